@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Actions\ReadForm;
+use Gorvan\Core\Form\EntryLoad;
+use Gorvan\Core\Form\Form;
+use Gorvan\Core\Form\Kinship;
+use Gorvan\Core\Lesson\JoinRest;
+use Gorvan\Core\Lesson\Lesson;
+use Gorvan\Core\Lesson\LessonCut;
+use Gorvan\Core\Lesson\LessonCutter;
+
+/** Cuts a form file or a plain list into lessons (docs/formats/commands.md). */
+final class CutCommand extends FileCommand
+{
+    protected $signature = 'gorvan:cut
+        {file? : A form file or a plain list}
+        {--target= : The load of a lesson}
+        {--lessons= : How many lessons, instead}
+        {--json : Print JSON}';
+
+    protected $description = 'Cut a form into lessons of near-equal load at good places to stop';
+
+    protected function answer(string $text, string $file): int
+    {
+        $target = $this->option('target');
+        $lessons = $this->option('lessons');
+        if ($target !== null && ! is_numeric($target)) {
+            return $this->wrong("--target: \"$target\" is not a number");
+        }
+        if ($lessons !== null && preg_match('/^-?\d{1,9}$/D', $lessons) !== 1) {
+            return $this->wrong("--lessons: \"$lessons\" is not a whole number");
+        }
+        $read = (new ReadForm)($text, pathinfo($file, PATHINFO_FILENAME));
+        $cut = (new LessonCutter)->cut($read->form, $target === null ? null : (float) $target, $lessons === null ? null : (int) $lessons);
+        $warnings = [...$read->warnings, ...array_map(static fn (Kinship $kin): string => $kin->sentence(), $read->inferred)];
+
+        return $this->option('json') ? $this->json($this->data($read->form, $cut, $warnings)) : $this->told($read->form, $cut, $warnings);
+    }
+
+    /**
+     * @param  list<string>  $warnings
+     * @return array<string, mixed>
+     */
+    private function data(Form $form, LessonCut $cut, array $warnings): array
+    {
+        return [
+            'form' => ['title' => $form->title, 'entries' => $form->count()],
+            'target' => $cut->target,
+            'lambda' => $cut->lambda,
+            'objective' => $cut->objective,
+            'entries' => array_map(static function (EntryLoad $load) use ($form): array {
+                $entry = $form->at($load->position);
+
+                return [
+                    'position' => $load->position,
+                    'id' => $entry->id,
+                    'number' => $entry->number,
+                    'title' => $entry->title,
+                    'demand' => $load->demand,
+                    'newness' => $load->newness,
+                    'load' => $load->load,
+                ];
+            }, $cut->loads),
+            'joins' => array_map(static fn (JoinRest $join): array => ['after' => $join->after, 'rest' => $join->rest, 'pin' => $join->pin?->value], $cut->joins),
+            'lessons' => array_map(static fn (Lesson $lesson): array => ['from' => $lesson->from, 'to' => $lesson->to, 'load' => $lesson->load], $cut->lessons),
+            'warnings' => $warnings,
+        ];
+    }
+
+    /** @param list<string> $warnings */
+    private function told(Form $form, LessonCut $cut, array $warnings): int
+    {
+        $this->line(sprintf('%s: %d entries, load %.2f, %d lessons of about %.2f', $form->title, $form->count(), $cut->totalLoad(), count($cut->lessons), $cut->target));
+        $this->table(['Lesson', 'From', 'To', 'Load', 'First', 'Last'], array_map(
+            static fn (int $at, Lesson $lesson): array => [$at + 1, $lesson->from, $lesson->to, sprintf('%.2f', $lesson->load), $form->at($lesson->from)->title, $form->at($lesson->to)->title],
+            array_keys($cut->lessons),
+            $cut->lessons,
+        ));
+        $this->warnings($warnings);
+
+        return self::SUCCESS;
+    }
+}

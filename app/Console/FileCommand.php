@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use Gorvan\Core\Lesson\CutImpossible;
+use Gorvan\Core\Reading\BadInput;
+use Illuminate\Console\Command;
+use Symfony\Component\Console\Output\ConsoleOutputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+
+/**
+ * A command that reads one file and prints data on standard output, or one line on standard error and exit 2.
+ * It needs no database.
+ */
+abstract class FileCommand extends Command
+{
+    private const MAX_BYTES = 16_777_216;
+
+    private const WRONG = 2;
+
+    final public function handle(): int
+    {
+        $file = $this->argument('file');
+        if (! is_string($file) || $file === '') {
+            return $this->wrong("{$this->getName()}: name the file to read");
+        }
+        if (! is_file($file) || ! is_readable($file)) {
+            return $this->wrong("$file: there is no such file, or it may not be read");
+        }
+        if (filesize($file) > self::MAX_BYTES) {
+            return $this->wrong("$file: larger than 16 MB");
+        }
+        try {
+            return $this->answer((string) file_get_contents($file), $file);
+        } catch (BadInput $e) {
+            return $this->wrong($e->place === '' ? "$file: $e->reason" : "$file:$e->place: $e->reason");
+        } catch (CutImpossible $e) {
+            return $this->wrong("$file: {$e->getMessage()}");
+        }
+    }
+
+    /** Prints the answer, all at once, so that nothing stands on standard output when something is wrong. */
+    abstract protected function answer(string $text, string $file): int;
+
+    /** @param array<string, mixed> $data */
+    protected function json(array $data): int
+    {
+        $this->getOutput()->writeln(
+            json_encode($data, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR),
+            OutputInterface::OUTPUT_RAW,
+        );
+
+        return self::SUCCESS;
+    }
+
+    /** @param list<string> $warnings */
+    protected function warnings(array $warnings): void
+    {
+        foreach ($warnings as $warning) {
+            $this->getOutput()->writeln("! $warning", OutputInterface::OUTPUT_RAW);
+        }
+    }
+
+    protected function wrong(string $line): int
+    {
+        $output = $this->getOutput()->getOutput();
+        $errors = $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;
+        $errors->writeln((string) preg_replace('/\s+/', ' ', $line), OutputInterface::OUTPUT_RAW);
+
+        return self::WRONG;
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data;
+
+use OpenApi\Attributes as OA;
+
+/** The meetings a term would have. */
+#[OA\Schema]
+final readonly class DatesData
+{
+    /**
+     * @param  list<DateData>  $meetings
+     * @param  list<string>  $warnings
+     */
+    public function __construct(
+        #[OA\Property(type: 'array', items: new OA\Items(ref: DateData::class))]
+        public array $meetings,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $warnings,
+        #[OA\Property]
+        public int $lessons,
+    ) {}
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data;
+
+use App\Models\Form as FormRow;
+use Gorvan\Core\Form\EntryLoad;
+use Gorvan\Core\Form\Form;
+use Gorvan\Core\Form\RunTime;
+use Gorvan\Core\Form\Section;
+use Gorvan\Core\Lesson\JoinRest;
+use Gorvan\Core\Lesson\Lesson;
+use Gorvan\Core\Lesson\LessonCut;
+use Gorvan\Core\Lesson\RecapFinder;
+use OpenApi\Attributes as OA;
+
+/** A form, cut into lessons, with everything the cut was decided by. */
+#[OA\Schema]
+final readonly class FormData
+{
+    /**
+     * @param  list<EntryData>  $entries
+     * @param  list<SectionData>  $sections
+     * @param  list<JoinData>  $joins
+     * @param  list<LessonData>  $lessons
+     */
+    public function __construct(
+        #[OA\Property]
+        public string $id,
+        #[OA\Property]
+        public string $title,
+        #[OA\Property]
+        public ?string $family,
+        #[OA\Property]
+        public ?int $announced,
+        #[OA\Property]
+        public ?float $chosenTarget,
+        #[OA\Property]
+        public ?int $chosenLessons,
+        #[OA\Property]
+        public float $target,
+        #[OA\Property]
+        public float $lambda,
+        #[OA\Property]
+        public float $objective,
+        #[OA\Property]
+        public float $totalLoad,
+        #[OA\Property]
+        public float $seconds,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: EntryData::class))]
+        public array $entries,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: SectionData::class))]
+        public array $sections,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: JoinData::class))]
+        public array $joins,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LessonData::class))]
+        public array $lessons,
+    ) {}
+
+    /** @param list<string> $ids row ids by position, empty for a form that is not saved */
+    public static function of(Form $form, LessonCut $cut, array $ids = [], ?FormRow $row = null): self
+    {
+        $time = new RunTime($form);
+        $recaps = new RecapFinder($cut->joins);
+
+        return new self(
+            id: $row->id ?? '',
+            title: $form->title,
+            family: $form->family,
+            announced: $form->announced,
+            chosenTarget: $row?->target,
+            chosenLessons: $row?->lesson_count,
+            target: $cut->target,
+            lambda: $cut->lambda,
+            objective: $cut->objective,
+            totalLoad: $cut->totalLoad(),
+            seconds: $time->secondsBetween(1, $form->count()),
+            entries: array_map(static fn (EntryLoad $load): EntryData => EntryData::of($form, $load, $ids[$load->position - 1] ?? ''), $cut->loads),
+            sections: array_map(static fn (Section $section): SectionData => new SectionData($section->title, $section->first, $section->last), $form->sections),
+            joins: array_map(static fn (JoinRest $join): JoinData => new JoinData($join->after, $join->rest, $join->pin?->value), $cut->joins),
+            lessons: array_map(static function (int $at, Lesson $lesson) use ($recaps, $time): LessonData {
+                $start = $recaps->startFor($lesson->from);
+
+                return new LessonData($at + 1, $lesson->from, $lesson->to, $lesson->load, $start === null ? null : new PassageData($start, $lesson->from - 1), $time->secondsBetween($lesson->from, $lesson->to));
+            }, array_keys($cut->lessons), $cut->lessons),
+        );
+    }
+}

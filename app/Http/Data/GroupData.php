@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data;
+
+use OpenApi\Attributes as OA;
+
+/** A group with the standing of everyone in it. */
+#[OA\Schema]
+final readonly class GroupData
+{
+    /**
+     * @param  list<int>  $taught
+     * @param  list<StudentData>  $students
+     */
+    public function __construct(
+        #[OA\Property]
+        public GroupSummary $group,
+        #[OA\Property]
+        public string $on,
+        #[OA\Property]
+        public FormData $form,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))]
+        public array $taught,
+        #[OA\Property]
+        public ?PassageData $nextRecap,
+        #[OA\Property]
+        public ?int $nextLesson,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StudentData::class))]
+        public array $students,
+    ) {}
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data;
+
+use OpenApi\Attributes as OA;
+
+/** A relation the reader supposed. */
+#[OA\Schema]
+final readonly class KinshipData
+{
+    public function __construct(
+        #[OA\Property]
+        public int $position,
+        #[OA\Property]
+        public int $to,
+        #[OA\Property]
+        public bool $isMirror,
+        #[OA\Property]
+        public string $key,
+    ) {}
+}

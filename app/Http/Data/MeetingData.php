@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data;
+
+use OpenApi\Attributes as OA;
+
+/** A meeting with its plan, who is there, and what was marked. */
+#[OA\Schema]
+final readonly class MeetingData
+{
+    /**
+     * @param  list<StudentData>  $students
+     * @param  list<MarkData>  $marks
+     * @param  list<MeetingRow>  $season
+     * @param  list<ClosureData>  $closures
+     */
+    public function __construct(
+        #[OA\Property]
+        public TermSummary $term,
+        #[OA\Property]
+        public MeetingRow $meeting,
+        #[OA\Property]
+        public FormData $form,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StudentData::class))]
+        public array $students,
+        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'boolean'))]
+        public object $present,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: MarkData::class))]
+        public array $marks,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: MeetingRow::class))]
+        public array $season,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ClosureData::class))]
+        public array $closures,
+        #[OA\Property]
+        public ?string $logId,
+    ) {}
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * One row of a form; the score is the entry as it stands in the form file.
+ *
+ * @property string $form_id
+ * @property int $position
+ * @property string $key
+ * @property \stdClass $score
+ */
+final class Entry extends Model
+{
+    use BelongsToSchool;
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['score' => 'object'];
+    }
+
+    /** @return BelongsTo<Form, $this> */
+    public function form(): BelongsTo
+    {
+        return $this->belongsTo(Form::class, 'form_id');
+    }
+}

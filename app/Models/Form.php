@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Gorvan\Core\Form\FormFileReader;
+use Gorvan\Core\Reading\JsonNode;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * A form; its score is read and written through core.
+ *
+ * @property string $title
+ * @property string|null $family
+ * @property int|null $announced
+ * @property float|null $breath_seconds
+ * @property string|null $footfall
+ * @property \stdClass $others
+ * @property float|null $target
+ * @property int|null $lesson_count
+ * @property \Illuminate\Database\Eloquent\Collection<int, Entry> $entries
+ * @property \Illuminate\Database\Eloquent\Collection<int, Section> $sections
+ * @property \Illuminate\Database\Eloquent\Collection<int, Lesson> $lessons
+ */
+final class Form extends Model
+{
+    use BelongsToSchool;
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['others' => 'object'];
+    }
+
+    /** @return HasMany<Entry, $this> in the order of the form */
+    public function entries(): HasMany
+    {
+        return $this->hasMany(Entry::class, 'form_id')->orderBy('position');
+    }
+
+    /** @return HasMany<Section, $this> in the order of the form */
+    public function sections(): HasMany
+    {
+        return $this->hasMany(Section::class, 'form_id')->orderBy('first');
+    }
+
+    /** @return HasMany<Lesson, $this> in the order of the form */
+    public function lessons(): HasMany
+    {
+        return $this->hasMany(Lesson::class, 'form_id')->orderBy('ordinal');
+    }
+
+    /** The form as core knows it. */
+    public function score(): Score
+    {
+        $root = [
+            ...get_object_vars($this->others),
+            'format' => FormFileReader::FORMAT,
+            'title' => $this->title,
+            'family' => $this->family,
+            'announced' => $this->announced,
+            'breath_seconds' => $this->breath_seconds,
+            'footfall' => $this->footfall,
+            'sections' => $this->sections->map(static fn (Section $section): \stdClass => (object) $section->only(['title', 'first', 'last']))->all(),
+            'entries' => $this->entries->map(static fn (Entry $entry): \stdClass => $entry->score)->all(),
+        ];
+
+        return new Score((new FormFileReader)->readNode(JsonNode::of((object) $root))->form, $this->entries->pluck('id')->all());
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A named stretch of a form.
+ *
+ * @property string $form_id
+ * @property string $title
+ * @property int $first
+ * @property int $last
+ */
+final class Section extends Model
+{
+    use BelongsToSchool;
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+}

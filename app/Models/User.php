@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Foundation\Auth\User as Authenticatable;
+
+/**
+ * Someone who signs in.
+ *
+ * @property string $id
+ * @property string $school_id
+ * @property string $name
+ * @property string $email
+ * @property string $password
+ * @property Role $role
+ * @property School $school
+ */
+final class User extends Authenticatable
+{
+    use HasUuids;
+
+    protected $guarded = [];
+
+    protected $hidden = ['password', 'remember_token'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['password' => 'hashed', 'role' => Role::class];
+    }
+
+    /** @return BelongsTo<School, $this> */
+    public function school(): BelongsTo
+    {
+        return $this->belongsTo(School::class);
+    }
+}

@@ -1,0 +1,8 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Policies;
+
+/** {@inheritDoc} */
+final class GroupPolicy extends OwnRows {}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Models\CurrentSchool;
+use Gorvan\Core\Term\FirstLayout;
+use Gorvan\Core\Term\TermLayout;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->scoped(CurrentSchool::class);
+        $this->app->bind(TermLayout::class, FirstLayout::class);
+        // Nothing is kept in files that are handed out, so no route for them either.
+        config(['filesystems.disks.local.serve' => false]);
+    }
+
+    public function boot(): void
+    {
+        Model::shouldBeStrict(! $this->app->isProduction());
+        JsonResource::withoutWrapping();
+        RateLimiter::for('sign-in', static function (Request $request): Limit {
+            $email = $request->input('email');
+
+            return Limit::perMinute(10)->by((is_string($email) ? mb_strtolower($email) : '').'|'.$request->ip());
+        });
+    }
+}

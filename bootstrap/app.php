@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Middleware\SecureHeaders;
+use App\Http\Middleware\UseSchool;
+use App\Http\Problems;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Routing\Middleware\SubstituteBindings;
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(
+        web: __DIR__.'/../routes/web.php',
+        api: __DIR__.'/../routes/api.php',
+        commands: __DIR__.'/../routes/console.php',
+        health: '/up',
+    )
+    ->withCommands([__DIR__.'/../app/Console'])
+    ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->remove(HandleCors::class); // same origin only, so there is nothing to allow
+        $middleware->statefulApi();
+        $middleware->append(SecureHeaders::class);
+        $middleware->alias(['school' => UseSchool::class]);
+        // Models are bound inside the school, so the school has to be known first.
+        $middleware->prependToPriorityList(SubstituteBindings::class, UseSchool::class);
+        $middleware->redirectGuestsTo(fn () => null);
+    })
+    ->withExceptions(fn (Exceptions $exceptions) => Problems::register($exceptions))
+    ->create();

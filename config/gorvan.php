@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * Everything of Gorvan's own that can be configured. The framework's own settings keep their defaults and are set
+ * by the environment (see bin/lib/settings.sh, which writes it).
+ */
+
+return [
+    // The most students one group may have, and the most marks one request may carry (all or nothing).
+    'limits' => [
+        'students' => 120,
+        'marks' => 2000,
+        'meetings' => 400,
+    ],
+
+    // Whether a person who comes to an empty installation may found the school there.
+    'founding' => (bool) env('GORVAN_FOUNDING', true),
+];

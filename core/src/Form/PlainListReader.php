@@ -1,0 +1,226 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Form;
+
+use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Reading\JsonNode;
+
+/**
+ * Reads the plain list, a line an entry (docs/formats/plain-list.md), and says what it inferred.
+ */
+final class PlainListReader
+{
+    public const MAX_BYTES = 524_288;
+
+    private const OPENINGS = ['commencing', 'opening', 'beginning', 'preparation', '起势', '预备势'];
+
+    private const CLOSINGS = ['closing', 'conclusion', '收势'];
+
+    /**
+     * @param  string  $fallbackTitle  the title when the first line gives none
+     *
+     * @throws BadInput when the list is empty, too long, not UTF-8, or has more entries than a form may have
+     */
+    public function read(string $text, string $fallbackTitle = 'Untitled form'): ReadForm
+    {
+        $lines = self::lines($text);
+        $title = trim($fallbackTitle) === '' ? 'Untitled form' : trim($fallbackTitle);
+        $entries = $sections = $warnings = [];
+        $open = null; // [title, first position, line number]
+        $isFirst = true;
+        foreach ($lines as $number => $line) {
+            if ($isFirst && preg_match('/^#\s*(\S.*)$/u', $line, $m) === 1) {
+                $title = $m[1];
+                $isFirst = false;
+
+                continue;
+            }
+            $isFirst = false;
+            if (self::opensSection($line)) {
+                self::close($open, count($entries), $sections, $warnings);
+                $open = [trim(mb_substr($line, 0, -1)), count($entries) + 1, $number];
+
+                continue;
+            }
+            $entry = self::entry($line, count($entries) + 1);
+            if ($entry === null) {
+                $warnings[] = "line $number: not understood, kept as a title: \"".mb_strimwidth($line, 0, 80, '…').'"';
+                $entry = new Entry(self::id(count($entries) + 1), EntryKind::Movement, $line);
+            }
+            $entries[] = $entry;
+            self::checkLength(count($entries), $number);
+        }
+        self::close($open, count($entries), $sections, $warnings);
+        if ($entries === []) {
+            throw BadInput::whole('there is no entry in this list; write one movement a line');
+        }
+        $inferred = (new KinshipReader)->suppose($entries);
+
+        return new ReadForm(
+            new Form(mb_strimwidth($title, 0, 300), self::related($entries, $inferred), $sections),
+            $inferred,
+            $warnings,
+        );
+    }
+
+    /** @return array<int, string> trimmed lines that are not blank, by line number from 1 */
+    private static function lines(string $text): array
+    {
+        if (strlen($text) > self::MAX_BYTES) {
+            throw BadInput::whole(sprintf('the list is larger than %d KB; a form has at most %d entries', self::MAX_BYTES / 1024, Form::MAX_ENTRIES));
+        }
+        $lines = [];
+        foreach (preg_split('/\r\n|\r|\n/', JsonNode::withoutByteOrderMark($text)) ?: [] as $at => $line) {
+            if (preg_match('//u', $line) !== 1) {
+                throw BadInput::atLine($at + 1, 'this line is not UTF-8 text; save the list as UTF-8 and try again');
+            }
+            $line = trim((string) preg_replace('/^[\s\p{Z}]+|[\s\p{Z}]+$/u', '', $line));
+            if ($line !== '') {
+                $lines[$at + 1] = $line;
+            }
+            if (mb_strlen($line) > 300) {
+                throw BadInput::atLine($at + 1, 'this line is longer than 300 characters; is a line break missing?');
+            }
+        }
+
+        return $lines;
+    }
+
+    private static function checkLength(int $entries, int $line): void
+    {
+        if ($entries > Form::MAX_ENTRIES) {
+            throw BadInput::atLine($line, 'a form has at most '.Form::MAX_ENTRIES.' entries and this list goes on; paste one form at a time');
+        }
+    }
+
+    private static function opensSection(string $line): bool
+    {
+        return preg_match('/[:：]$/u', $line) === 1
+            && preg_match('/^\d/', $line) !== 1
+            && mb_strlen($line) > 1;
+    }
+
+    /**
+     * @param  array{string, int, int}|null  $open
+     * @param  list<Section>  $sections
+     * @param  list<string>  $warnings
+     */
+    private static function close(?array $open, int $last, array &$sections, array &$warnings): void
+    {
+        if ($open === null) {
+            return;
+        }
+        [$title, $first, $line] = $open;
+        if ($last < $first) {
+            $warnings[] = "line $line: the section \"$title\" has no entry and was left out";
+        } else {
+            $sections[] = new Section($title, $first, $last);
+        }
+    }
+
+    /** One line as an entry, or null when it cannot be understood. */
+    private static function entry(string $line, int $position): ?Entry
+    {
+        if (preg_match('/^(?:(\d{1,4})\s*(?:[.):：、]|-(?=\s))\s*)?(.*?)\s*(?:[(（]([^()（）]*)[)）])?$/u', $line, $m, PREG_UNMATCHED_AS_NULL) !== 1) {
+            return null;
+        }
+        [$number, $title, $bracket] = [$m[1], trim($m[2]), $m[3]];
+        if ($title === '' || str_starts_with($title, '#') || preg_match('/\p{L}/u', $title) !== 1) {
+            return null;
+        }
+        $stated = $bracket === null ? [null, null] : self::bracket($bracket);
+        if ($stated === null) {
+            return null;
+        }
+        [$side, $repetition] = $stated;
+        $word = mb_strtolower($title);
+        $kind = match (true) {
+            in_array($word, self::OPENINGS, true) => EntryKind::Opening,
+            in_array($word, self::CLOSINGS, true) => EntryKind::Closing,
+            default => EntryKind::Movement,
+        };
+
+        return new Entry(
+            id: self::id($position),
+            kind: $kind,
+            title: $title,
+            number: $number === null ? null : (int) $number,
+            side: $side,
+            repetition: $repetition,
+        );
+    }
+
+    /**
+     * Sides and repetition in any order, comma-separated.
+     *
+     * @return array{?Side, ?Repetition}|null null when a part is not understood or contradicts another
+     */
+    private static function bracket(string $text): ?array
+    {
+        $side = $repetition = null;
+        foreach (preg_split('/[,，]/u', $text) ?: [] as $part) {
+            $found = match (mb_strtolower(trim($part))) {
+                'l', 'left' => Side::Left,
+                'r', 'right' => Side::Right,
+                'both' => Side::Both,
+                'centre', 'center' => Side::Centre,
+                default => Repetition::parse(trim($part)),
+            };
+            if ($found instanceof Side) {
+                if ($side !== null) {
+                    return null;
+                }
+                $side = $found;
+            } elseif (! $found->isUnderstood() || $repetition !== null) {
+                return null;
+            } else {
+                $repetition = $found;
+            }
+        }
+        if ($repetition?->kind === RepetitionKind::Alternating) {
+            if ($side !== null && $side !== Side::Both) {
+                return null;
+            }
+            $side = Side::Both;
+        }
+
+        return [$side, $repetition];
+    }
+
+    private static function id(int $position): string
+    {
+        return sprintf('e%02d', $position);
+    }
+
+    /**
+     * @param  list<Entry>  $entries
+     * @param  list<Kinship>  $kin
+     * @return list<Entry>
+     */
+    private static function related(array $entries, array $kin): array
+    {
+        $of = [];
+        foreach ($kin as $relation) {
+            $of[$relation->position] = $relation;
+        }
+        $related = [];
+        foreach ($entries as $at => $entry) {
+            $relation = $of[$at + 1] ?? null;
+            $to = $relation === null ? null : self::id($relation->to);
+            $related[] = $relation === null ? $entry : new Entry(
+                id: $entry->id,
+                kind: $entry->kind,
+                title: $entry->title,
+                number: $entry->number,
+                side: $entry->side,
+                repetition: $entry->repetition,
+                returns: $relation->isMirror ? null : $to,
+                mirrors: $relation->isMirror ? $to : null,
+            );
+        }
+
+        return $related;
+    }
+}

@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Term;
+
+use DateInterval;
+use DatePeriod;
+use DateTimeImmutable;
+use DateTimeZone;
+use Gorvan\Core\Reading\BadInput;
+
+/**
+ * The meetings of a term, by instant, with warnings about anything that was not as written.
+ *
+ * A local time that does not exist on the changing day moves forward by the gap; one that exists twice is the first
+ * (source: RFC 5545, 3.3.5).
+ */
+final readonly class TermDates
+{
+    /**
+     * @param  list<MeetingDate>  $meetings
+     * @param  list<string>  $warnings
+     */
+    private function __construct(public array $meetings, public array $warnings) {}
+
+    /** @throws BadInput when there is no meeting at all, or two would start at the same instant */
+    public static function of(Term $term): self
+    {
+        $meetings = [];
+        $warnings = self::closuresOutside($term);
+        $utc = new DateTimeZone('UTC');
+        $days = new DatePeriod(
+            new DateTimeImmutable($term->from, $utc),
+            new DateInterval('P1D'),
+            new DateTimeImmutable($term->to, $utc),
+            DatePeriod::INCLUDE_END_DATE,
+        );
+        foreach ($days as $date) {
+            $day = $date->format('Y-m-d');
+            if (self::isClosed($term, $day)) {
+                continue;
+            }
+            foreach ($term->pattern as $row) {
+                if ($date->format('D') !== $row->weekday->value) {
+                    continue;
+                }
+                $starts = self::instant($day, $row->at, $term->zone);
+                if ($starts->format('H:i') !== $row->at) {
+                    $warnings[] = "$day: $row->at does not exist, the clocks change; the meeting starts at {$starts->format('H:i')}";
+                }
+                $meetings[] = new MeetingDate($day, $starts, $row->minutes);
+            }
+        }
+        if ($meetings === []) {
+            throw BadInput::at('$', "there is no meeting between $term->from and $term->to; check the weekdays and closures");
+        }
+        usort($meetings, static fn (MeetingDate $a, MeetingDate $b): int => $a->starts <=> $b->starts);
+        self::refuseRepeats($meetings);
+
+        return new self($meetings, $warnings);
+    }
+
+    /** The instant of a local time: the first of two, or moved forward by the gap where there is none. */
+    private static function instant(string $day, string $at, DateTimeZone $zone): DateTimeImmutable
+    {
+        $local = new DateTimeImmutable("$day $at", new DateTimeZone('UTC'));
+        $offset = static fn (DateTimeImmutable $instant): int => $zone->getOffset($instant);
+        $before = $offset($local->modify('-1 day'));
+        foreach ([$before, $offset($local->modify('+1 day'))] as $seconds) {
+            $instant = $local->modify(sprintf('%+d seconds', -$seconds));
+            if ($offset($instant) === $seconds) {
+                return $instant->setTimezone($zone);
+            }
+        }
+
+        return $local->modify(sprintf('%+d seconds', -$before))->setTimezone($zone);
+    }
+
+    private static function isClosed(Term $term, string $day): bool
+    {
+        foreach ($term->closures as $closure) {
+            if ($closure->covers($day)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<string> */
+    private static function closuresOutside(Term $term): array
+    {
+        $warnings = [];
+        foreach ($term->closures as $at => $closure) {
+            if ($closure->to < $term->from || $closure->from > $term->to) {
+                $warnings[] = "\$.closures[$at]: $closure->from to $closure->to lies outside the term and closes nothing";
+            }
+        }
+
+        return $warnings;
+    }
+
+    /** @param list<MeetingDate> $meetings */
+    private static function refuseRepeats(array $meetings): void
+    {
+        foreach ($meetings as $at => $meeting) {
+            if ($at > 0 && $meeting->starts == $meetings[$at - 1]->starts) {
+                throw BadInput::at('$.pattern', "two meetings would start at {$meeting->starts->format('H:i')} on $meeting->on");
+            }
+        }
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Term;
+
+/** A term laid out: a plan for each open meeting, by its place in the term from 0, and warnings with numbers. */
+final readonly class TermPlan
+{
+    /**
+     * @param  array<int, PlannedMeeting>  $meetings
+     * @param  list<string>  $warnings
+     */
+    public function __construct(public array $meetings, public array $warnings) {}
+}
