@@ -26,7 +26,7 @@ final class DescribeGroup
      */
     public function __invoke(Group $group, Score $score, string $on, ?Passage $recap, ?array $only = null): array
     {
-        $students = $group->students->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE)
+        $students = $group->loadMissing('students')->students->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE)
             ->filter(static fn ($student): bool => $only === null || in_array($student->id, $only, true));
         $standings = ($this->standings)($score, $students->pluck('id')->values()->all(), $on);
         $taught = ($this->taught)($group->id, $score);

@@ -30,7 +30,7 @@ final class PlanTerm
 
     public function __invoke(Term $term): void
     {
-        $term->unsetRelations();
+        $term->load('form.entries', 'form.sections', 'group.students');
         $form = $term->form;
         $score = $form->score();
         $today = $this->school->today();

@@ -33,7 +33,7 @@ final class Form extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['others' => 'object'];
+        return ['others' => 'object', 'breath_seconds' => 'float', 'target' => 'float', 'announced' => 'integer', 'lesson_count' => 'integer'];
     }
 
     /** @return HasMany<Entry, $this> in the order of the form */
@@ -57,6 +57,7 @@ final class Form extends Model
     /** The form as core knows it. */
     public function score(): Score
     {
+        $this->loadMissing('entries', 'sections');
         $root = [
             ...get_object_vars($this->others),
             'format' => FormFileReader::FORMAT,

@@ -30,7 +30,7 @@ return new class extends Migration
             DB::statement("create policy own_school on $table using (school_id::text = current_setting('gorvan.school', true)) with check (school_id::text = current_setting('gorvan.school', true))");
         }
         DB::unprepared(<<<'SQL'
-            create function refuse_change() returns trigger language plpgsql as $$
+            create or replace function refuse_change() returns trigger language plpgsql as $$
             begin
                 raise exception 'facts are never edited: append a withdrawal to %', tg_table_name;
             end $$;

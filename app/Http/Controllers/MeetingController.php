@@ -140,7 +140,7 @@ final class MeetingController extends Controller
 
     private function described(Meeting $meeting): MeetingData
     {
-        $term = $meeting->term->load('group', 'form', 'meetings');
+        $term = $meeting->loadMissing('term.group.students', 'term.form', 'term.meetings')->term;
         $score = $term->form->score();
         $withdrawn = Withdrawal::query()->select('of');
 

@@ -1,0 +1,199 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Demo;
+
+use App\Actions\FillGroup;
+use App\Actions\FoundSchool;
+use App\Actions\LayTerm;
+use App\Actions\LogClass;
+use App\Actions\NewMark;
+use App\Actions\ReadForm;
+use App\Actions\RecordMarks;
+use App\Actions\SaveForm;
+use App\Actions\TakeAttendance;
+use App\Models\CurrentSchool;
+use App\Models\Form;
+use App\Models\Group;
+use App\Models\Meeting;
+use App\Models\Role;
+use App\Models\Score;
+use App\Models\Student;
+use App\Models\Term;
+use App\Models\User;
+use DateTimeImmutable;
+use Gorvan\Core\Term\Approach;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/**
+ * An invented school in an invented town, half-way through its term, with a meeting tonight. Everything is made by
+ * the Actions the pages use, on the days it would have happened; nothing is drawn by chance.
+ */
+final class DemoSchool
+{
+    public const PASSWORD = 'reeds-at-dusk';
+
+    public const OWNER = 'ottilie@lantern-quay.example';
+
+    public const INSTRUCTOR = 'bram@lantern-quay.example';
+
+    private const ZONE = 'Europe/London';
+
+    private const EVENING = [
+        'Anwen T.' => Profile::Steady, 'Bastian O.' => Profile::Steady, 'Corisande V.' => Profile::Quick,
+        'Dunstan P.' => Profile::NeedsCues, 'Elowen M.' => Profile::Steady, 'Fennick R.' => Profile::AwayForAMonth,
+        'Giselle A.' => Profile::Steady, 'Hartwin J.' => Profile::NeedsCues, 'Isaura K.' => Profile::Quick,
+        'Jocasta L.' => Profile::CameLate, 'Kenelm S.' => Profile::Steady, 'Lunette B.' => Profile::CameLate,
+        'Merrin D.' => Profile::AwayForAMonth, 'Nestor W.' => Profile::Steady, 'Orla F.' => Profile::Steady,
+        'Piers N.' => Profile::NeedsCues,
+    ];
+
+    private const MORNING = [
+        'Quillon H.' => Profile::Steady, 'Rosamund E.' => Profile::Quick, 'Sorrel C.' => Profile::Steady,
+        'Tancred G.' => Profile::NeedsCues, 'Undine Y.' => Profile::Steady, 'Viola Q.' => Profile::AwayForAMonth,
+        'Wystan I.' => Profile::Steady, 'Xenia U.' => Profile::CameLate, 'Ysolde Z.' => Profile::Steady,
+        'Zephyr X.' => Profile::Steady,
+    ];
+
+    public function __construct(
+        private readonly CurrentSchool $current,
+        private readonly FoundSchool $found,
+        private readonly ReadForm $read,
+        private readonly SaveForm $save,
+        private readonly FillGroup $fill,
+        private readonly LayTerm $lay,
+        private readonly TakeAttendance $attendance,
+        private readonly RecordMarks $record,
+        private readonly LogClass $log,
+    ) {}
+
+    /** @param callable(string): void $tell what is being done now */
+    public function load(callable $tell): User
+    {
+        return DB::transaction(fn (): User => $this->made($tell));
+    }
+
+    /** @param callable(string): void $tell */
+    private function made(callable $tell): User
+    {
+        $owner = ($this->found)('Lantern Quay School', self::ZONE, 'Ottilie Fenn', self::OWNER, self::PASSWORD, true);
+        $owner->school->users()->create(['name' => 'Bram Sallow', 'email' => self::INSTRUCTOR, 'password' => self::PASSWORD, 'role' => Role::Instructor]);
+        $today = new DateTimeImmutable('today', new \DateTimeZone(self::ZONE));
+        $this->current->during($owner->school, function () use ($owner, $today, $tell): void {
+            $tell('the forms');
+            $long = $this->form('marsh-lantern.json');
+            $short = $this->form('nine-lamps.txt');
+            $tell('the evening group and its half term');
+            $this->group('Evening long form', 'Boat Hall', $long, self::EVENING, $owner, $today, '19:00', 75);
+            $tell('the morning group and its half term');
+            $this->group('Morning lamps', 'Sail Loft', $short, self::MORNING, $owner, $today->modify('+2 days'), '10:00', 60);
+        });
+
+        return $owner;
+    }
+
+    private function form(string $file): Form
+    {
+        return ($this->save)(($this->read)((string) file_get_contents(__DIR__."/$file"))->form);
+    }
+
+    /** @param array<string, Profile> $roster */
+    private function group(string $name, string $room, Form $form, array $roster, User $by, DateTimeImmutable $next, string $at, int $minutes): void
+    {
+        $first = $next->modify('-49 days');
+        $this->on($first->modify('-7 days'), function () use ($name, $room, $form, $roster, $by, $next, $first, $at, $minutes): void {
+            $group = Group::create(['name' => $name, 'room' => $room, 'form_id' => $form->id]);
+            $profiles = [];
+            foreach (($this->fill)($group, array_keys($roster)) as $student) {
+                $profiles[$student->id] = $roster[$student->name];
+            }
+            $term = ($this->lay)($group, self::season($next), [
+                'from' => $first->format('Y-m-d'),
+                'to' => $first->modify('+97 days')->format('Y-m-d'),
+                'pattern' => [['weekday' => $next->format('D'), 'at' => $at, 'minutes' => $minutes]],
+                'closures' => [
+                    ['from' => $next->modify('-29 days')->format('Y-m-d'), 'to' => $next->modify('-26 days')->format('Y-m-d')],
+                    ['from' => $next->modify('+20 days')->format('Y-m-d'), 'to' => $next->modify('+22 days')->format('Y-m-d')],
+                ],
+            ], Approach::PieceByPiece);
+            $this->hold($term, $profiles, $form->score(), $by, $next);
+        });
+    }
+
+    /** @param array<string, Profile> $profiles by student id */
+    private function hold(Term $term, array $profiles, Score $score, User $by, DateTimeImmutable $next): void
+    {
+        $looks = [];
+        foreach ($term->meetings()->orderBy('starts_at')->get() as $number => $meeting) {
+            if ($meeting->on >= $next->format('Y-m-d')) {
+                break;
+            }
+            $weeksAgo = intdiv((int) (new DateTimeImmutable($meeting->on))->diff(new DateTimeImmutable($next->format('Y-m-d')))->days, 7);
+            $end = DateTimeImmutable::createFromInterface($meeting->starts_at)->modify("+$meeting->minutes minutes");
+            $this->on($end, function () use ($meeting, $profiles, $score, $by, $weeksAgo, $number, $end, &$looks): void {
+                $meeting = Meeting::findOrFail($meeting->id); // as planned by now, after the meetings before it
+                $present = array_map(static fn (Profile $profile): bool => $profile->attends($weeksAgo), $profiles);
+                ($this->attendance)($meeting, $present, $by);
+                $marks = $this->marks($meeting, array_intersect_key($profiles, array_filter($present)), $score, $number, $end, $looks);
+                if ($marks !== []) {
+                    ($this->record)($meeting, $marks, $by);
+                }
+                ($this->log)($meeting, (string) Str::ulid($end), $end, $by);
+            });
+        }
+    }
+
+    /**
+     * A teacher really sees about half of the class on one evening: every other student on a passage, turn about.
+     *
+     * @param  array<string, Profile>  $present
+     * @param  array<string, int>  $looks  how often each student was seen on each entry
+     * @return list<NewMark>
+     */
+    private function marks(Meeting $meeting, array $present, Score $score, int $number, DateTimeImmutable $at, array &$looks): array
+    {
+        $plan = $meeting->plan ?? [];
+        $passages = [$plan['lesson'] ?? null, ...($plan['review'] ?? [])];
+        $marks = [];
+        $place = 0;
+        foreach ($present as $student => $profile) {
+            $place++;
+            foreach ($passages as $turn => $stored) {
+                if (($place + $number + $turn) % 2 !== 0) {
+                    continue;
+                }
+                foreach ($score->passage($stored)?->positions() ?? [] as $position) {
+                    $look = $looks["$student $position"] = ($looks["$student $position"] ?? 0) + 1;
+                    $marks[] = new NewMark((string) Str::ulid($at), $student, $score->idAt($position), $profile->seen($look), $at);
+                }
+            }
+        }
+
+        return $marks;
+    }
+
+    /** Does something on another day than today, as the clock of the application sees it. */
+    private function on(DateTimeImmutable $at, callable $work): void
+    {
+        $before = Carbon::getTestNow();
+        Carbon::setTestNow($at);
+        try {
+            $work();
+        } finally {
+            Carbon::setTestNow($before);
+        }
+    }
+
+    private static function season(DateTimeImmutable $day): string
+    {
+        return match (intdiv((int) $day->format('n') % 12, 3)) {
+            0 => 'Winter term',
+            1 => 'Spring term',
+            2 => 'Summer term',
+            default => 'Autumn term',
+        };
+    }
+}

@@ -1,0 +1,17 @@
+import js from '@eslint/js';
+import a11y from 'eslint-plugin-jsx-a11y';
+import hooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+export default tseslint.config(
+  { ignores: ['public/build', 'vendor', 'node_modules', 'var', 'resources/js/api/schema.d.ts', 'test-results'] },
+  js.configs.recommended,
+  ...tseslint.configs.strict,
+  a11y.flatConfigs.recommended,
+  {
+    files: ['**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': hooks },
+    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+  },
+  { files: ['**/*.mjs'], languageOptions: { globals: { process: 'readonly', console: 'readonly', performance: 'readonly' } } },
+);

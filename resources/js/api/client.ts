@@ -1,0 +1,93 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+type Schemas = components['schemas'];
+export type Session = Schemas['SessionData'];
+export type Form = Schemas['FormData'];
+export type FormPreview = Schemas['FormPreviewData'];
+export type Entry = Schemas['EntryData'];
+export type Join = Schemas['JoinData'];
+export type Lesson = Schemas['LessonData'];
+export type Passage = Schemas['PassageData'];
+export type Meeting = Schemas['MeetingRow'];
+export type MeetingPage = Schemas['MeetingData'];
+export type Term = Schemas['TermData'];
+export type TermSummary = Schemas['TermSummary'];
+export type NewTerm = Schemas['NewTerm'];
+export type Closure = Schemas['ClosureData'];
+export type Group = Schemas['GroupData'];
+export type Student = Schemas['StudentData'];
+export type Cell = Schemas['CellData'];
+export type Mark = Schemas['MarkData'];
+
+/** What the server says is wrong: a sentence, and the place it is about when there is one. */
+export class Problem extends Error {
+  constructor(
+    message: string,
+    readonly status: number,
+    readonly place: string,
+    readonly fields: Record<string, string[]> = {},
+  ) {
+    super(message);
+  }
+}
+
+/** The network did not answer; nothing is known to have arrived. */
+export class Unreachable extends Error {}
+
+export const api = createClient<paths>({ baseUrl: '/', headers: { Accept: 'application/json' } });
+
+api.use({
+  onRequest({ request }) {
+    const token = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1];
+    if (token) request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token));
+    return request;
+  },
+  onError() {
+    return new Unreachable();
+  },
+});
+
+type Answer<T> = { data?: T; error?: unknown; response: Response };
+
+function asProblem(error: unknown, status: number): Problem {
+  const told = typeof error === 'object' && error !== null ? (error as Record<string, unknown>) : {};
+  return new Problem(
+    typeof told.message === 'string' && told.message !== '' ? told.message : `The server answered ${String(status)}.`,
+    status,
+    typeof told.place === 'string' ? told.place : '',
+    (told.errors ?? {}) as Record<string, string[]>,
+  );
+}
+
+/** The data of an answer, or the problem it tells, thrown. */
+export async function ask<T>(answer: Promise<Answer<T>>): Promise<T> {
+  const { data, error, response } = await answer;
+  if (!response.ok) throw asProblem(error, response.status);
+  return data as T;
+}
+
+/** Sends prepared JSON, for requests that are kept until they arrive. */
+export async function send(method: string, url: string, body: unknown): Promise<unknown> {
+  let failed: Problem | undefined;
+  let response: Response;
+  try {
+    const token = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1];
+    response = await fetch(url, {
+      method,
+      headers: {
+        Accept: 'application/json',
+        'Content-Type': 'application/json',
+        ...(token ? { 'X-XSRF-TOKEN': decodeURIComponent(token) } : {}),
+      },
+      body: JSON.stringify(body),
+    });
+    if (response.status === 204) return null;
+    const told: unknown = await response.json();
+    if (response.ok) return told;
+    failed = asProblem(told, response.status);
+  } catch {
+    throw new Unreachable();
+  }
+  throw failed;
+}

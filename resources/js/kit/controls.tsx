@@ -1,0 +1,135 @@
+import { Dialog as RadixDialog } from 'radix-ui';
+import { type ComponentProps, type ReactNode, useId } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
+
+const base =
+  'inline-flex min-h-11 items-center justify-center gap-2 rounded border px-4 text-[0.95rem] font-medium disabled:cursor-not-allowed disabled:opacity-55';
+const looks = {
+  primary: `${base} border-pine bg-pine text-on-pine hover:bg-pine2 hover:border-pine2`,
+  plain: `${base} border-line bg-sheet text-ink hover:border-pine2`,
+  quiet: `${base} border-transparent bg-transparent text-pine underline-offset-4 hover:underline px-2`,
+};
+type Look = keyof typeof looks;
+
+export function Button({ look = 'plain', className = '', type = 'button', ...rest }: ComponentProps<'button'> & { look?: Look }) {
+  return <button type={type} className={`${looks[look]} ${className}`} {...rest} />;
+}
+
+export function ButtonLink({ look = 'plain', className = '', ...rest }: ComponentProps<typeof Link> & { look?: Look }) {
+  return <Link className={`${looks[look]} no-underline ${className}`} {...rest} />;
+}
+
+const field = 'min-h-11 w-full rounded border border-line bg-sheet px-3 py-2 text-ink aria-[invalid=true]:border-persimmon';
+
+interface FieldProps {
+  label: string;
+  hint?: string | undefined;
+  error?: string | undefined;
+}
+
+function Labelled({
+  label,
+  hint,
+  error,
+  children,
+}: FieldProps & { children: (ids: { id: string; describedBy: string }) => ReactNode }) {
+  const id = useId();
+  return (
+    <div className="flex flex-col gap-1">
+      <label htmlFor={id} className="text-sm font-medium">
+        {label}
+      </label>
+      {children({ id, describedBy: `${id}-hint` })}
+      <div id={`${id}-hint`} className="text-sm">
+        {error ? (
+          <p role="alert" className="font-medium text-persimmon">
+            {error}
+          </p>
+        ) : hint ? (
+          <p className="text-soft">{hint}</p>
+        ) : null}
+      </div>
+    </div>
+  );
+}
+
+export function TextField({ label, hint, error, className = '', ...rest }: FieldProps & ComponentProps<'input'>) {
+  return (
+    <Labelled label={label} hint={hint} error={error}>
+      {({ id, describedBy }) => (
+        <input
+          id={id}
+          aria-describedby={describedBy}
+          aria-invalid={Boolean(error)}
+          className={`${field} ${className}`}
+          {...rest}
+        />
+      )}
+    </Labelled>
+  );
+}
+
+export function TextArea({ label, hint, error, className = '', ...rest }: FieldProps & ComponentProps<'textarea'>) {
+  return (
+    <Labelled label={label} hint={hint} error={error}>
+      {({ id, describedBy }) => (
+        <textarea
+          id={id}
+          aria-describedby={describedBy}
+          aria-invalid={Boolean(error)}
+          className={`${field} ${className}`}
+          {...rest}
+        />
+      )}
+    </Labelled>
+  );
+}
+
+/** A native select: the phone's own wheel is better than anything drawn. */
+export function Choice({ label, hint, error, children, ...rest }: FieldProps & ComponentProps<'select'>) {
+  return (
+    <Labelled label={label} hint={hint} error={error}>
+      {({ id, describedBy }) => (
+        <select id={id} aria-describedby={describedBy} aria-invalid={Boolean(error)} className={field} {...rest}>
+          {children}
+        </select>
+      )}
+    </Labelled>
+  );
+}
+
+interface DialogProps {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  title: string;
+  children: ReactNode;
+  wide?: boolean;
+}
+
+export function Dialog({ open, onOpenChange, title, children, wide = false }: DialogProps) {
+  const { t } = useTranslation();
+  return (
+    <RadixDialog.Root open={open} onOpenChange={onOpenChange}>
+      <RadixDialog.Portal>
+        <RadixDialog.Overlay className="fixed inset-0 z-30 bg-ink/35" />
+        <RadixDialog.Content
+          aria-describedby={undefined}
+          className={`fixed inset-x-3 top-[6vh] z-40 mx-auto max-h-[88vh] overflow-y-auto rounded bg-sheet p-6 ${wide ? 'max-w-3xl' : 'max-w-lg'}`}
+          style={{ boxShadow: 'var(--float)' }}
+        >
+          <div className="mb-4 flex items-start justify-between gap-4">
+            <RadixDialog.Title className="text-2xl">{title}</RadixDialog.Title>
+            <RadixDialog.Close
+              className="min-h-11 min-w-11 rounded text-2xl leading-none text-soft hover:text-ink"
+              aria-label={t('app.close')}
+            >
+              ×
+            </RadixDialog.Close>
+          </div>
+          {children}
+        </RadixDialog.Content>
+      </RadixDialog.Portal>
+    </RadixDialog.Root>
+  );
+}

@@ -1,0 +1,99 @@
+import type { UseQueryResult } from '@tanstack/react-query';
+import { type ReactNode, useEffect } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Problem } from '../api/client';
+import { Button } from './controls';
+
+interface PageProps {
+  title: string;
+  kicker?: ReactNode;
+  actions?: ReactNode;
+  children: ReactNode;
+}
+
+/** The frame of a place: its title, what can be done, and what is in it. */
+export function Page({ title, kicker, actions, children }: PageProps) {
+  const { t } = useTranslation();
+  useEffect(() => {
+    document.title = `${title} · ${t('app.name')}`;
+  }, [title, t]);
+  return (
+    <>
+      <header className="mb-6 flex flex-wrap items-end justify-between gap-x-6 gap-y-3">
+        <div className="min-w-0">
+          {kicker ? <div className="mb-1 text-sm text-soft">{kicker}</div> : null}
+          <h1 className="text-[2rem] break-words">{title}</h1>
+        </div>
+        {actions ? <div className="no-print flex flex-wrap gap-2">{actions}</div> : null}
+      </header>
+      {children}
+    </>
+  );
+}
+
+export function Heading({ children, aside }: { children: ReactNode; aside?: ReactNode }) {
+  return (
+    <div className="mt-8 mb-3 flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-line pb-1">
+      <h2 className="text-xl">{children}</h2>
+      {aside ? <p className="text-sm text-soft">{aside}</p> : null}
+    </div>
+  );
+}
+
+export function Warnings({ title, lines }: { title: string; lines: string[] }) {
+  if (lines.length === 0) return null;
+  return (
+    <aside className="my-3 border-l-4 border-straw bg-straw-soft px-4 py-2 text-[0.95rem]" aria-label={title}>
+      {lines.length === 1 ? (
+        <p>{lines[0]}</p>
+      ) : (
+        <ul className="list-disc pl-5">
+          {lines.map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </ul>
+      )}
+    </aside>
+  );
+}
+
+export function Trouble({ error, onRetry }: { error: unknown; onRetry?: (() => void) | undefined }) {
+  const { t } = useTranslation();
+  return (
+    <div role="alert" className="my-4 border-l-4 border-persimmon bg-sheet px-4 py-3">
+      <p className="font-medium">{error instanceof Problem ? error.message : t('app.unreachable')}</p>
+      {onRetry ? (
+        <Button className="mt-2" onClick={onRetry}>
+          {t('app.retry')}
+        </Button>
+      ) : null}
+    </div>
+  );
+}
+
+export function Empty({ title, hint, children }: { title: string; hint?: string; children?: ReactNode }) {
+  return (
+    <div className="max-w-xl border-t border-b border-line py-8">
+      <h2 className="text-xl">{title}</h2>
+      {hint ? <p className="mt-2 text-soft">{hint}</p> : null}
+      {children ? <div className="mt-4 flex flex-wrap gap-2">{children}</div> : null}
+    </div>
+  );
+}
+
+/** What was asked for, or its loading and error states. */
+export function Asked<T>({ query, children }: { query: UseQueryResult<T>; children: (data: T) => ReactNode }) {
+  const { t } = useTranslation();
+  if (query.data !== undefined) return children(query.data);
+  if (query.isError) return <Trouble error={query.error} onRetry={() => void query.refetch()} />;
+  return (
+    <div role="status" className="py-10 text-soft">
+      <span className="sr-only">{t('app.loading')}</span>
+      <div aria-hidden="true" className="flex flex-col gap-3">
+        <div className="h-8 w-72 max-w-full animate-pulse rounded bg-line" />
+        <div className="h-24 w-full animate-pulse rounded bg-line/60" />
+        <div className="h-4 w-2/3 animate-pulse rounded bg-line/60" />
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,24 @@
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Problem } from '../api/client';
+
+/** What a form was refused for: the sentence, and what each field was refused for. */
+export interface Refusal {
+  message: string;
+  place: string;
+  fields: Record<string, string[]>;
+}
+
+/** Turns whatever was thrown into something a form can show beside what was typed. */
+export function useProblem(): [Refusal | null, (error: unknown) => void] {
+  const { t } = useTranslation();
+  const [refusal, setRefusal] = useState<Refusal | null>(null);
+  return [
+    refusal,
+    (error) => {
+      if (error === null) setRefusal(null);
+      else if (error instanceof Problem) setRefusal({ message: error.message, place: error.place, fields: error.fields });
+      else setRefusal({ message: t('app.unreachable'), place: '', fields: {} });
+    },
+  ];
+}

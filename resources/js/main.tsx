@@ -1,0 +1,55 @@
+import { QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { createBrowserRouter, RouterProvider } from 'react-router';
+import './messages';
+import { queryClient } from './api/queries';
+import { Toasts } from './kit/toasts';
+import { applyTheme } from './kit/theme';
+import { Shell } from './places/Shell';
+import { FormPlace } from './places/forms/FormPlace';
+import { FormsPlace } from './places/forms/FormsPlace';
+import { NewFormPlace } from './places/forms/NewFormPlace';
+import { GroupPlace } from './places/groups/GroupPlace';
+import { GroupsPlace } from './places/groups/GroupsPlace';
+import { MeetingPlace } from './places/meeting/MeetingPlace';
+import { NotFound } from './places/NotFound';
+import { NewTermPlace } from './places/terms/NewTermPlace';
+import { TermPlace } from './places/terms/TermPlace';
+import { TermsPlace } from './places/terms/TermsPlace';
+import { TodayPlace } from './places/today/TodayPlace';
+
+applyTheme();
+
+const router = createBrowserRouter([
+  {
+    path: '/',
+    Component: Shell,
+    children: [
+      { index: true, Component: TodayPlace },
+      { path: 'forms', Component: FormsPlace },
+      { path: 'forms/new', Component: NewFormPlace },
+      { path: 'forms/:form', Component: FormPlace },
+      { path: 'terms', Component: TermsPlace },
+      { path: 'terms/new', Component: NewTermPlace },
+      { path: 'terms/:term', Component: TermPlace },
+      { path: 'groups', Component: GroupsPlace },
+      { path: 'groups/:group', Component: GroupPlace },
+      { path: 'meetings/:meeting', Component: MeetingPlace },
+      { path: '*', Component: NotFound },
+    ],
+  },
+]);
+
+const root = document.getElementById('app');
+if (root) {
+  createRoot(root).render(
+    <StrictMode>
+      <QueryClientProvider client={queryClient}>
+        <Toasts>
+          <RouterProvider router={router} />
+        </Toasts>
+      </QueryClientProvider>
+    </StrictMode>,
+  );
+}

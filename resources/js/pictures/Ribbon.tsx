@@ -1,0 +1,279 @@
+import { type KeyboardEvent, type PointerEvent, useId, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import type { Entry, Form, Passage } from '../api/client';
+import { number } from '../kit/format';
+import { type Strip, stripOf, type WidthBy } from './strip';
+import { useWidth } from './useWidth';
+
+export type CellState = 'plain' | 'known' | 'now';
+
+interface Props {
+  form: Form;
+  by?: WidthBy;
+  state?: (position: number) => CellState;
+  selected?: Passage | null;
+  onSelect?: (position: number) => void;
+  /** Makes the notches movable: from the join after one position to the join after another. */
+  onMoveNotch?: (from: number, to: number) => void;
+  onFreeNotch?: (after: number) => void;
+  arcs?: boolean;
+}
+
+const TOP = 26;
+const CELL = 46;
+const NOTCH = TOP + CELL;
+
+const fills: Record<CellState, string> = { plain: 'var(--sheet)', known: 'var(--moss-soft)', now: 'var(--pine)' };
+
+/** A form drawn as one long strip: see the legend beside it. */
+export function Ribbon({
+  form,
+  by = 'load',
+  state = () => 'plain',
+  selected = null,
+  onSelect,
+  onMoveNotch,
+  onFreeNotch,
+  arcs = true,
+}: Props) {
+  const { t } = useTranslation();
+  const [ref, available] = useWidth<HTMLDivElement>();
+  const [active, setActive] = useState(1);
+  const id = useId();
+  const strip = stripOf(form.entries, Math.max(available - 4, 280), by);
+  const height = arcs ? NOTCH + 86 : NOTCH + 26;
+  const label = (entry: Entry) => `${entry.number === null ? '' : `${String(entry.number)}. `}${entry.title}`;
+
+  function onKey(event: KeyboardEvent) {
+    if (!onSelect) return;
+    const step = { ArrowRight: 1, ArrowLeft: -1, PageDown: 10, PageUp: -10 }[event.key];
+    let next = active;
+    if (step) next = Math.min(Math.max(active + step, 1), form.entries.length);
+    else if (event.key === 'Home') next = 1;
+    else if (event.key === 'End') next = form.entries.length;
+    else if (event.key !== 'Enter' && event.key !== ' ') return;
+    event.preventDefault();
+    setActive(next);
+    onSelect(next);
+  }
+
+  return (
+    <div ref={ref} className="w-full overflow-x-auto">
+      <svg width={strip.width + 4} height={height} className="block font-sans">
+        <g transform="translate(2 0)">
+          {form.sections.map((section) => (
+            <g key={section.first}>
+              <line
+                x1={strip.x(section.first)}
+                x2={strip.x(section.last + 1) - 4}
+                y1={20}
+                y2={20}
+                stroke="var(--ink)"
+                strokeWidth={2}
+              />
+              <text x={strip.x(section.first)} y={13} fontSize={13} fill="var(--ink)">
+                {section.title}
+              </text>
+            </g>
+          ))}
+          <g
+            role={onSelect ? 'listbox' : 'img'}
+            aria-label={`${t('forms.ribbon')}: ${form.title}`}
+            tabIndex={onSelect ? 0 : undefined}
+            aria-activedescendant={onSelect ? `${id}-${String(active)}` : undefined}
+            onKeyDown={onKey}
+          >
+            {form.entries.map((entry) => {
+              const at = entry.position;
+              const left = strip.x(at);
+              const width = strip.x(at + 1) - left - gap(form, at);
+              const isSelected = selected !== null && at >= selected.from && at <= selected.to;
+              const kind = state(at);
+              return (
+                <g
+                  key={at}
+                  id={`${id}-${String(at)}`}
+                  role={onSelect ? 'option' : undefined}
+                  aria-selected={onSelect ? isSelected : undefined}
+                  aria-label={onSelect ? `${label(entry)}, ${t('forms.load', { load: number(entry.load) })}` : undefined}
+                  className={onSelect ? 'cursor-pointer' : undefined}
+                  onClick={() => {
+                    setActive(at);
+                    onSelect?.(at);
+                  }}
+                >
+                  <title>{label(entry)}</title>
+                  <rect x={left} y={TOP} width={Math.max(width, 3)} height={CELL} fill={fills[kind]} stroke="var(--line)" />
+                  {isSelected ? (
+                    <rect
+                      x={left + 1}
+                      y={TOP + 1}
+                      width={Math.max(width - 2, 2)}
+                      height={CELL - 2}
+                      fill="none"
+                      stroke="var(--persimmon)"
+                      strokeWidth={2}
+                    />
+                  ) : null}
+                  {entry.kind === 'movement' && width >= 15 && entry.number !== null ? (
+                    <text
+                      x={left + width / 2}
+                      y={TOP + CELL / 2 + 4}
+                      fontSize={11}
+                      textAnchor="middle"
+                      fill={kind === 'now' ? 'var(--on-pine)' : 'var(--ink)'}
+                    >
+                      {entry.number}
+                    </text>
+                  ) : null}
+                  {entry.kind !== 'movement' ? (
+                    <circle cx={left + width / 2} cy={TOP + CELL / 2} r={2.5} fill="var(--soft)" />
+                  ) : null}
+                </g>
+              );
+            })}
+          </g>
+          {form.lessons.map((lesson) => (
+            <text
+              key={lesson.number}
+              x={(strip.x(lesson.from) + strip.x(lesson.to + 1)) / 2}
+              y={NOTCH + 20}
+              fontSize={11}
+              textAnchor="middle"
+              fill="var(--soft)"
+            >
+              {lesson.number}
+            </text>
+          ))}
+          {form.lessons.slice(0, -1).map((lesson) => (
+            <Notch key={lesson.to} after={lesson.to} form={form} strip={strip} onMove={onMoveNotch} onFree={onFreeNotch} />
+          ))}
+          {form.joins
+            .filter((join) => join.pin === 'never')
+            .map((join) => (
+              <line
+                key={join.after}
+                x1={strip.x(join.after + 1) - 6}
+                x2={strip.x(join.after + 1) + 4}
+                y1={NOTCH + 5}
+                y2={NOTCH + 5}
+                stroke="var(--persimmon)"
+                strokeWidth={2.5}
+              />
+            ))}
+          {arcs ? <Arcs form={form} strip={strip} /> : null}
+        </g>
+      </svg>
+    </div>
+  );
+}
+
+/** The better a join is to rest at, the wider the gap that is left there. */
+function gap(form: Form, position: number): number {
+  const rest = form.joins[position - 1]?.rest ?? 0;
+  return 1 + (rest >= 0.6 ? 3 : 0);
+}
+
+function Arcs({ form, strip }: { form: Form; strip: Strip }) {
+  const middle = (position: number) => (strip.x(position) + strip.x(position + 1)) / 2;
+  const top = NOTCH + 26;
+  return (
+    <g fill="none" stroke="var(--river)" strokeWidth={1.2} aria-hidden="true">
+      {form.entries.map((entry) => {
+        const to = entry.returns ?? entry.mirrors;
+        if (to === null) return null;
+        const [from, until] = [middle(to), middle(entry.position)];
+        const depth = Math.min(16 + (until - from) * 0.12, 104);
+        return (
+          <path
+            key={entry.position}
+            d={`M ${String(from)} ${String(top)} Q ${String((from + until) / 2)} ${String(top + depth)} ${String(until)} ${String(top)}`}
+            strokeDasharray={entry.returns === null ? undefined : '4 3'}
+          />
+        );
+      })}
+    </g>
+  );
+}
+
+interface NotchProps {
+  after: number;
+  form: Form;
+  strip: Strip;
+  onMove?: ((from: number, to: number) => void) | undefined;
+  onFree?: ((after: number) => void) | undefined;
+}
+
+/** A lesson cut. Dragged or keyed to another join it becomes a pin there. */
+function Notch({ after, form, strip, onMove, onFree }: NotchProps) {
+  const { t } = useTranslation();
+  const [target, setTarget] = useState<number | null>(null);
+  const [isDragged, setDragged] = useState(false);
+  const shown = target ?? after;
+  const x = strip.x(shown + 1) - 1;
+  const isPinned = form.joins[after - 1]?.pin === 'always';
+  const color = target !== null && target !== after ? 'var(--persimmon)' : 'var(--ink)';
+  const shape = (
+    <>
+      {target !== null && target !== after ? (
+        <line x1={x} x2={x} y1={TOP - 4} y2={NOTCH} stroke="var(--persimmon)" strokeWidth={2} />
+      ) : null}
+      <path d={`M ${String(x)} ${String(NOTCH + 1)} l 6 9 h -12 z`} fill={color} />
+      {isPinned ? <rect x={x - 6} y={NOTCH + 11.5} width={12} height={2.5} fill={color} /> : null}
+    </>
+  );
+  if (!onMove) return <g aria-hidden="true">{shape}</g>;
+
+  const place = (event: PointerEvent<SVGGElement>) => {
+    const svg = event.currentTarget.ownerSVGElement;
+    return svg ? strip.joinAt(event.clientX - svg.getBoundingClientRect().left - 2) : after;
+  };
+  const settle = () => {
+    if (target !== null && target !== after) onMove(after, target);
+    setTarget(null);
+  };
+  function onKey(event: KeyboardEvent) {
+    if (event.key === 'ArrowRight') setTarget(Math.min(shown + 1, form.entries.length - 1));
+    else if (event.key === 'ArrowLeft') setTarget(Math.max(shown - 1, 1));
+    else if (event.key === 'Enter') settle();
+    else if (event.key === 'Escape') setTarget(null);
+    else if (event.key === 'Delete' || event.key === 'Backspace') onFree?.(after);
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  }
+  return (
+    <g
+      role="slider"
+      tabIndex={0}
+      aria-label={t('forms.notchLabel', { position: after })}
+      aria-valuemin={1}
+      aria-valuemax={form.entries.length - 1}
+      aria-valuenow={shown}
+      aria-valuetext={form.entries[shown - 1]?.title}
+      data-notch={after}
+      className="cursor-ew-resize"
+      style={{ touchAction: 'none' }}
+      onKeyDown={onKey}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+        setDragged(true);
+        setTarget(after);
+      }}
+      onPointerMove={(event) => {
+        if (isDragged) setTarget(place(event));
+      }}
+      onPointerUp={() => {
+        setDragged(false);
+        settle();
+      }}
+      onPointerCancel={() => {
+        setDragged(false);
+        setTarget(null);
+      }}
+    >
+      <rect x={x - 14} y={NOTCH - 10} width={28} height={34} fill="transparent" />
+      {shape}
+    </g>
+  );
+}

@@ -1,0 +1,68 @@
+import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
+import type { Closure, Meeting } from '../api/client';
+import { day } from '../kit/format';
+import { meetingKind } from './meetingKind';
+
+interface Props {
+  meetings: Meeting[];
+  closures: Closure[];
+  current?: string;
+}
+
+type Tick = { kind: 'meeting'; on: string; meeting: Meeting } | { kind: 'closed'; on: string };
+
+/** A thin line along the top of everything inside a term: a tick for each meeting, hatched where there is no class. */
+export function SeasonLine({ meetings, closures, current }: Props) {
+  const { t } = useTranslation();
+  const ticks: Tick[] = [
+    ...meetings.map((meeting): Tick => ({ kind: 'meeting', on: meeting.on, meeting })),
+    ...closures.map((closure): Tick => ({ kind: 'closed', on: closure.from })),
+  ].sort((a, b) => a.on.localeCompare(b.on));
+  return (
+    <nav aria-label={t('meeting.season')} className="no-print mb-5 overflow-x-auto border-b border-line">
+      <ol className="m-0 flex min-w-max list-none p-0">
+        {ticks.map((tick) =>
+          tick.kind === 'closed' ? (
+            <li
+              key={`closed${tick.on}`}
+              className="relative flex min-w-12 grow flex-col items-center justify-end pb-1 text-xs text-soft"
+            >
+              <svg width="26" height="12" aria-hidden="true">
+                <path d="M2 11 10 1M9 11 17 1M16 11 24 1" stroke="var(--soft)" strokeWidth="1.5" />
+              </svg>
+              <span>{t('terms.noClass')}</span>
+            </li>
+          ) : (
+            <li key={tick.meeting.id} className="grow">
+              <Link
+                to={`/meetings/${tick.meeting.id}`}
+                aria-current={tick.meeting.id === current ? 'page' : undefined}
+                title={t('terms.tick', {
+                  date: day(tick.on, 'weekday'),
+                  kind: t(`kind.${meetingKind(tick.meeting)}`, { number: tick.meeting.lessonNumber ?? '' }),
+                })}
+                className={`flex min-h-11 min-w-12 flex-col items-center justify-end gap-1 border-b-4 px-1 pb-1 text-xs whitespace-nowrap no-underline ${
+                  tick.meeting.id === current
+                    ? 'border-pine font-bold text-ink'
+                    : 'border-transparent text-soft hover:border-line'
+                } ${tick.meeting.isToday ? 'bg-straw-soft text-ink' : ''}`}
+              >
+                <svg width="14" height="14" aria-hidden="true">
+                  {tick.meeting.isHeld ? (
+                    <rect x="4" y="0" width="6" height="14" fill="var(--pine)" />
+                  ) : tick.meeting.isPast ? (
+                    <path d="M7 0V5M7 9V14" stroke="var(--persimmon)" strokeWidth="2" />
+                  ) : (
+                    <rect x="4.75" y="0.75" width="4.5" height="12.5" fill="none" stroke="var(--pine)" strokeWidth="1.5" />
+                  )}
+                </svg>
+                {day(tick.on)}
+              </Link>
+            </li>
+          ),
+        )}
+      </ol>
+    </nav>
+  );
+}

@@ -1,0 +1,14 @@
+import { useTranslation } from 'react-i18next';
+import type { Cell } from '../api/client';
+import { isSupport } from './reed';
+
+/** What a screen reader hears for a standing. */
+export function useReedWords(): (cell: Cell | undefined) => string {
+  const { t } = useTranslation();
+  return (cell) => {
+    if (!cell?.isMet) return t('recall.none');
+    if (cell.support === null) return t(cell.isAssumed ? 'recall.assumed' : 'recall.unseen');
+    const sure = (cell.recall ?? 0) >= 0.8 ? 'holds' : (cell.recall ?? 0) >= 0.6 ? 'fading' : 'weak';
+    return `${isSupport(cell.support) ? t(`support.${cell.support}`) : cell.support}, ${t(`recall.${sure}`)}`;
+  };
+}

@@ -1,0 +1,155 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { BookOpenText, CalendarRange, Sun, UsersRound } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { NavLink, Outlet } from 'react-router';
+import { api, ask, type Session } from '../api/client';
+import { openOutbox } from '../api/outbox';
+import { sessionQuery } from '../api/queries';
+import { Dialog } from '../kit/controls';
+import { Asked } from '../kit/page';
+import { applyTheme, theme } from '../kit/theme';
+import { EntryPlace } from './entry/EntryPlace';
+
+const places = [
+  { to: '/', key: 'today', Icon: Sun },
+  { to: '/forms', key: 'forms', Icon: BookOpenText },
+  { to: '/terms', key: 'terms', Icon: CalendarRange },
+  { to: '/groups', key: 'groups', Icon: UsersRound },
+] as const;
+
+/** The rail or bar of places round whatever is open; or, for who is not signed in, the way in. */
+export function Shell() {
+  const session = useQuery(sessionQuery);
+  return (
+    <Asked query={session}>
+      {(data) => (data.person && data.school ? <Rooms session={data} /> : <EntryPlace needsFounding={data.needsFounding} />)}
+    </Asked>
+  );
+}
+
+function Rooms({ session }: { session: Session }) {
+  const { t } = useTranslation();
+  const person = session.person?.id ?? '';
+  useEffect(() => {
+    openOutbox(person);
+  }, [person]);
+  return (
+    <div className="lg:flex">
+      <a
+        href="#page"
+        className="sr-only focus:not-sr-only focus:fixed focus:top-2 focus:left-2 focus:z-50 focus:bg-sheet focus:p-3"
+      >
+        {t('app.skip')}
+      </a>
+      <nav
+        aria-label={t('places.label')}
+        className="fixed inset-x-0 bottom-0 z-20 flex border-t border-line bg-sheet lg:sticky lg:top-0 lg:h-screen lg:w-48 lg:shrink-0 lg:flex-col lg:border-t-0 lg:border-r lg:bg-paper lg:py-6"
+      >
+        <p className="mb-6 hidden px-5 font-serif text-2xl font-semibold lg:block">{t('app.name')}</p>
+        <ul className="m-0 flex grow list-none p-0 lg:flex-col">
+          {places.map(({ to, key, Icon }) => (
+            <li key={to} className="grow lg:grow-0">
+              <NavLink
+                to={to}
+                end={to === '/'}
+                className={({ isActive }) =>
+                  `flex min-h-14 flex-col items-center justify-center gap-0.5 border-t-4 text-xs no-underline lg:min-h-11 lg:flex-row lg:justify-start lg:gap-3 lg:border-t-0 lg:border-l-4 lg:px-4 lg:text-base ${
+                    isActive ? 'border-pine font-semibold text-ink' : 'border-transparent text-soft hover:text-ink'
+                  }`
+                }
+              >
+                <Icon size={20} strokeWidth={1.6} aria-hidden="true" />
+                {t(`places.${key}`)}
+              </NavLink>
+            </li>
+          ))}
+        </ul>
+        <div className="hidden px-5 text-sm lg:block">
+          <p className="font-medium break-words">{session.school?.name}</p>
+          <p className="text-soft">{session.person?.name}</p>
+          <Corner />
+        </div>
+      </nav>
+      <main id="page" className="min-w-0 grow px-4 pt-5 pb-28 sm:px-8 lg:pt-8 lg:pb-16">
+        <Outlet />
+        <footer className="no-print mt-16 border-t border-line pt-3 text-sm lg:hidden">
+          <p>
+            {session.school?.name} · <span className="text-soft">{session.person?.name}</span>
+          </p>
+          <Corner />
+        </footer>
+      </main>
+    </div>
+  );
+}
+
+/** Light or dark, the keys, and the way out. */
+function Corner() {
+  const { t } = useTranslation();
+  const client = useQueryClient();
+  const [chosen, setChosen] = useState(theme());
+  const [isHelpOpen, setHelpOpen] = useState(false);
+  const signOut = useMutation({
+    mutationFn: () => ask(api.DELETE('/api/session')),
+    onSuccess: (session) => {
+      client.clear();
+      client.setQueryData(sessionQuery.queryKey, session);
+    },
+  });
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement;
+      if (event.key === '?' && !['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) && target.offsetParent !== null)
+        setHelpOpen(true);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => {
+      window.removeEventListener('keydown', onKey);
+    };
+  }, []);
+  const quiet = 'min-h-11 pr-4 text-left text-sm text-pine underline-offset-4 hover:underline lg:min-h-8';
+  return (
+    <div className="mt-2 flex flex-wrap lg:flex-col">
+      <button
+        type="button"
+        className={quiet}
+        onClick={() => {
+          const next = chosen === 'day' ? 'hall' : 'day';
+          applyTheme(next);
+          setChosen(next);
+        }}
+      >
+        {t(chosen === 'day' ? 'app.hall' : 'app.day')}
+      </button>
+      <button
+        type="button"
+        className={quiet}
+        onClick={() => {
+          setHelpOpen(true);
+        }}
+      >
+        {t('app.shortcuts')}
+      </button>
+      <button
+        type="button"
+        className={quiet}
+        onClick={() => {
+          signOut.mutate();
+        }}
+      >
+        {t('app.signOut')}
+      </button>
+      <Dialog open={isHelpOpen} onOpenChange={setHelpOpen} title={t('keys.title')}>
+        <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2">
+          {(['arrows', 'mark', 'clear', 'notch', 'help'] as const).map((key) => (
+            <div key={key} className="contents">
+              <dt className="font-medium">{t(`keys.${key}`)}</dt>
+              <dd>{t(`keys.${key}Do`)}</dd>
+            </div>
+          ))}
+        </dl>
+      </Dialog>
+    </div>
+  );
+}

@@ -1,0 +1,87 @@
+import { useTranslation } from 'react-i18next';
+import type { Entry, Form } from '../../api/client';
+import { Button } from '../../kit/controls';
+import { duration, number } from '../../kit/format';
+import type { Pin } from './FormPlace';
+
+interface Props {
+  form: Form;
+  position: number | null;
+  onPin: (after: number, pin: Pin) => void;
+}
+
+/** One entry's load as its parts, and what is said about the join after it. */
+export function EntryLoad({ form, position, onPin }: Props) {
+  const { t } = useTranslation();
+  const entry = position === null ? undefined : form.entries[position - 1];
+  if (!entry) return <p className="mt-4 min-h-28 border-t border-line pt-3 text-soft">{t('forms.chooseHint')}</p>;
+  const join = form.joins[entry.position - 1];
+  return (
+    <section className="mt-4 grid min-h-28 gap-x-10 gap-y-3 border-t border-line pt-3 md:grid-cols-2" aria-live="polite">
+      <div>
+        <h2 className="text-xl">
+          {entry.number === null ? '' : `${String(entry.number)}. `}
+          {entry.title}
+          {entry.aliases.length > 0 ? <span className="font-normal text-soft"> · {entry.aliases.join(' · ')}</span> : null}
+        </h2>
+        <p className="text-soft">
+          {[
+            entry.kind,
+            entry.side,
+            entry.repetition,
+            entry.seconds === null ? null : duration(entry.seconds) + (entry.isTimeAssumed ? ` (${t('forms.assumed')})` : ''),
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        </p>
+        <p className="mt-1" data-testid="load-parts">
+          <Parts entry={entry} />
+        </p>
+      </div>
+      {join ? (
+        <div>
+          <h3 className="text-lg">{t('forms.joinAfter', { position: entry.number ?? entry.position, title: entry.title })}</h3>
+          <p className="text-soft">
+            {t('forms.rest', { rest: number(join.rest) })}
+            {join.pin === null ? '' : ` · ${t(join.pin === 'always' ? 'forms.always' : 'forms.barred')}`}
+          </p>
+          <div className="mt-2 flex flex-wrap gap-2">
+            {(['always', 'never', null] as const)
+              .filter((pin) => pin !== join.pin)
+              .map((pin) => (
+                <Button
+                  key={String(pin)}
+                  onClick={() => {
+                    onPin(join.after, pin);
+                  }}
+                >
+                  {t(pin === 'always' ? 'forms.pinAlways' : pin === 'never' ? 'forms.pinNever' : 'forms.pinNone')}
+                </Button>
+              ))}
+          </div>
+        </div>
+      ) : null}
+    </section>
+  );
+}
+
+/** "1 movement + ½ turn, × ½ mirrored, + 0.2 join = 0.95" */
+function Parts({ entry }: { entry: Entry }) {
+  const { t } = useTranslation();
+  if (entry.kind === 'extra') return <>{t('forms.extra')}</>;
+  const name = (reason: string) => {
+    const parts: Record<string, string> = t('forms.parts', { returnObjects: true });
+    return reason === 'base' && entry.kind !== 'movement' ? entry.kind : (parts[reason] ?? reason);
+  };
+  const sum = entry.parts.map((part) => `${number(part.amount)} ${name(part.reason)}`).join(' + ');
+  const newness =
+    entry.newness === 1 ? '' : `, × ${number(entry.newness)} ${t(entry.returns === null ? 'forms.mirrored' : 'forms.returning')}`;
+  const join = entry.join === 0 ? '' : `, + ${number(entry.join)} ${t('forms.join')}`;
+  return (
+    <>
+      {sum}
+      {newness}
+      {join} = <strong>{number(entry.load, 3)}</strong>
+    </>
+  );
+}

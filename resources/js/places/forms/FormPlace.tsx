@@ -1,0 +1,222 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, useParams } from 'react-router';
+import { api, ask, type Form } from '../../api/client';
+import { formQuery } from '../../api/queries';
+import { Button, ButtonLink } from '../../kit/controls';
+import { duration, number } from '../../kit/format';
+import { Asked, Heading, Page } from '../../kit/page';
+import { useTell } from '../../kit/toasts';
+import { useProblem } from '../../kit/useProblem';
+import { Ribbon } from '../../pictures/Ribbon';
+import type { WidthBy } from '../../pictures/strip';
+import { usePassageWords } from '../meeting/PlanList';
+import { Cutting } from './Cutting';
+import { EntryLoad } from './EntryLoad';
+import { WidthChoice } from './WidthChoice';
+
+export type Pin = 'always' | 'never' | null;
+
+/** A form: its ribbon, its lessons, and why they are cut so. */
+export function FormPlace() {
+  const { form = '' } = useParams();
+  const query = useQuery(formQuery(form));
+  return <Asked query={query}>{(data) => <Score key={data.id} form={data} />}</Asked>;
+}
+
+function Score({ form }: { form: Form }) {
+  const { t } = useTranslation();
+  const client = useQueryClient();
+  const tell = useTell();
+  const words = usePassageWords(form);
+  const [by, setBy] = useState<WidthBy>('load');
+  const [chosen, setChosen] = useState<number | null>(null);
+  const [refusal, setProblem] = useProblem();
+
+  const store = (changed: Form) => {
+    setProblem(null);
+    client.setQueryData(formQuery(form.id).queryKey, changed);
+    for (const key of ['forms', 'term', 'today', 'meeting', 'group']) void client.invalidateQueries({ queryKey: [key] });
+  };
+  const pin = useMutation({
+    mutationFn: (joins: { after: number; pin: Pin }[]) =>
+      ask(api.PUT('/api/forms/{form}/joins', { params: { path: { form: form.id } }, body: { joins } })),
+    onSuccess: store,
+    onError: setProblem,
+  });
+  const size = useMutation({
+    mutationFn: (body: { target?: number | null; lessons?: number | null }) =>
+      ask(api.PUT('/api/forms/{form}/cutting', { params: { path: { form: form.id } }, body })),
+    onSuccess: store,
+    onError: setProblem,
+  });
+
+  /** Sets pins, and offers to put back what stood there. */
+  function setPins(joins: { after: number; pin: Pin }[]) {
+    const before = joins.map(({ after }) => ({ after, pin: (form.joins[after - 1]?.pin ?? null) as Pin }));
+    pin.mutate(joins, {
+      onSuccess: () => {
+        tell(t('forms.pinned'), {
+          takeBack: () => {
+            pin.mutate(before);
+          },
+        });
+      },
+    });
+  }
+  const pins = form.joins.filter((join) => join.pin !== null);
+
+  return (
+    <Page
+      title={form.title}
+      kicker={
+        <>
+          {t('forms.entries', { count: form.entries.length })} · {t('forms.load', { load: number(form.totalLoad, 1) })} ·{' '}
+          {t('forms.time', { time: duration(form.seconds) })}
+          {form.entries.some((entry) => entry.isTimeAssumed) ? ` (${t('forms.assumed')})` : ''}
+          {form.announced === null ? '' : ` · ${t('forms.announced', { count: form.announced })}`}
+        </>
+      }
+      actions={
+        <>
+          <a
+            href={`/api/forms/${form.id}/file`}
+            download
+            className="inline-flex min-h-11 items-center rounded border border-line bg-sheet px-4 font-medium no-underline hover:border-pine2"
+          >
+            {t('forms.download')}
+          </a>
+          <ButtonLink to={`/groups?new&form=${form.id}`}>{t('forms.makeGroup')}</ButtonLink>
+          <ButtonLink look="primary" to="/terms/new">
+            {t('forms.layTerm')}
+          </ButtonLink>
+        </>
+      }
+    >
+      <WidthChoice by={by} onChange={setBy} />
+      <Ribbon
+        form={form}
+        by={by}
+        selected={chosen === null ? null : { from: chosen, to: chosen }}
+        onSelect={setChosen}
+        onMoveNotch={(from, to) => {
+          const isPinned = form.joins[from - 1]?.pin === 'always';
+          setPins([{ after: to, pin: 'always' }, ...(isPinned ? [{ after: from, pin: null }] : [])]);
+        }}
+        onFreeNotch={(after) => {
+          if (form.joins[after - 1]?.pin !== null) setPins([{ after, pin: null }]);
+        }}
+      />
+      <p className="mt-1 text-sm text-soft">
+        {t('forms.legend', {
+          width: t(by === 'load' ? 'forms.byLoad' : by === 'time' ? 'forms.byTime' : 'forms.even').toLowerCase(),
+        })}
+        . {t('forms.notchHint')}
+      </p>
+      {refusal ? (
+        <p role="alert" className="mt-3 border-l-4 border-persimmon bg-sheet px-4 py-2 font-medium">
+          {refusal.message}
+        </p>
+      ) : null}
+      <EntryLoad
+        form={form}
+        position={chosen}
+        onPin={(after, to) => {
+          setPins([{ after, pin: to }]);
+        }}
+      />
+      <Heading
+        aside={t('forms.cutBy', {
+          count: form.lessons.length,
+          target: number(form.target),
+          objective: number(form.objective, 3),
+        })}
+      >
+        {t('forms.lessonsTitle')}
+      </Heading>
+      <div className="grid gap-8 xl:grid-cols-[1fr_20rem]">
+        <div className="overflow-x-auto">
+          <table className="w-full border-collapse text-[0.95rem]">
+            <thead>
+              <tr className="text-left text-sm text-soft">
+                <th scope="col" className="py-1 pr-4 font-normal">
+                  {t('forms.lesson')}
+                </th>
+                <th scope="col" className="pr-4 font-normal">
+                  {t('forms.from')} – {t('forms.to')}
+                </th>
+                <th scope="col" className="pr-4 font-normal">
+                  {t('forms.recapCol')}
+                </th>
+                <th scope="col" className="pr-2 text-right font-normal">
+                  {t('forms.loadCol')}
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {form.lessons.map((lesson) => (
+                <tr key={lesson.number} className="border-t border-line">
+                  <th scope="row" className="py-1.5 pr-4 text-left font-medium">
+                    {lesson.number}
+                  </th>
+                  <td className="pr-4">
+                    <strong className="font-medium">{words.numbers(lesson)}</strong>{' '}
+                    <span className="text-soft">{words.titles(lesson)}</span>
+                  </td>
+                  <td className="pr-4 text-soft">{lesson.recap ? words.numbers(lesson.recap) : '–'}</td>
+                  <td className="pr-2 text-right">
+                    <span className="inline-flex items-center gap-2">
+                      <span aria-hidden="true" className="inline-block h-2 w-24 bg-line">
+                        <span
+                          className="block h-2 bg-pine"
+                          style={{ width: `${String(Math.min(100, (lesson.load / (form.target * 1.5 || 1)) * 100))}%` }}
+                        />
+                      </span>
+                      {lesson.load.toFixed(2)}
+                    </span>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+        <Cutting
+          form={form}
+          isBusy={size.isPending || pin.isPending}
+          onSize={(body) => {
+            size.mutate(body);
+          }}
+        >
+          {pins.length > 0 ? (
+            <div className="mt-4">
+              <h3 className="text-lg">{t('forms.pins', { count: pins.length })}</h3>
+              <ul className="m-0 mt-1 list-none p-0 text-sm">
+                {pins.map((join) => (
+                  <li key={join.after}>
+                    {words.numbers({ from: join.after, to: join.after })} |{' '}
+                    {words.numbers({ from: join.after + 1, to: join.after + 1 })} ·{' '}
+                    {t(join.pin === 'always' ? 'forms.always' : 'forms.barred')}
+                  </li>
+                ))}
+              </ul>
+              <Button
+                className="mt-2"
+                onClick={() => {
+                  setPins(pins.map((join) => ({ after: join.after, pin: null })));
+                }}
+              >
+                {t('forms.clearPins')}
+              </Button>
+            </div>
+          ) : null}
+        </Cutting>
+      </div>
+      <p className="mt-6">
+        <Link to="/forms" className="text-pine underline underline-offset-4">
+          {t('forms.title')}
+        </Link>
+      </p>
+    </Page>
+  );
+}

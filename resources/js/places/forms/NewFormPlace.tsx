@@ -1,0 +1,216 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { type ChangeEvent, type FormEvent, useEffect, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useNavigate } from 'react-router';
+import { api, ask, type FormPreview } from '../../api/client';
+import { Button, TextArea, TextField } from '../../kit/controls';
+import { Heading, Page, Warnings } from '../../kit/page';
+import { type Refusal, useProblem } from '../../kit/useProblem';
+import { Ribbon } from '../../pictures/Ribbon';
+
+const DRAFT = 'gorvan.draft.form';
+const MOST_BYTES = 1_048_576;
+const EXAMPLE =
+  '# A first short form\nAt the gate:\n1. Opening\n2. Gather the mist\n3. Heron looks up (L)\n4. Heron looks up (R)\nOn the water:\n5. Part the reeds (L-R-L)\n6. Heron looks up (L)\n7. Stand in the shallows (20 s)\n8. Closing\n';
+
+/** Pasting or importing a form: what would be made is shown, and what was supposed is confirmed, before anything is saved. */
+export function NewFormPlace() {
+  const { t } = useTranslation();
+  const navigate = useNavigate();
+  const client = useQueryClient();
+  const [text, setText] = useState(() => sessionStorage.getItem(DRAFT) ?? '');
+  const [title, setTitle] = useState('');
+  const [preview, setPreview] = useState<FormPreview | null>(null);
+  const [declined, setDeclined] = useState<string[]>([]);
+  const [refusal, setProblem] = useProblem();
+  const [isTooLarge, setTooLarge] = useState(false);
+
+  useEffect(() => {
+    sessionStorage.setItem(DRAFT, text);
+  }, [text]);
+
+  const read = useMutation({
+    mutationFn: () => ask(api.POST('/api/forms/preview', { body: { text, title } })),
+    onSuccess: (found) => {
+      setDeclined([]);
+      setPreview(found);
+      window.scrollTo(0, 0);
+    },
+    onError: setProblem,
+  });
+  const save = useMutation({
+    mutationFn: () => ask(api.POST('/api/forms', { body: { text, title, declined } })),
+    onSuccess: async (form) => {
+      sessionStorage.removeItem(DRAFT);
+      await client.invalidateQueries({ queryKey: ['forms'] });
+      await client.invalidateQueries({ queryKey: ['today'] });
+      await navigate(`/forms/${form.id}`);
+    },
+    onError: setProblem,
+  });
+
+  async function choose(event: ChangeEvent<HTMLInputElement>) {
+    const file = event.target.files?.[0];
+    if (!file) return;
+    if (file.size > MOST_BYTES) {
+      setTooLarge(true);
+      return;
+    }
+    setTooLarge(false);
+    setProblem(null);
+    setText(await file.text());
+    setTitle(file.name.replace(/\.[^.]*$/, ''));
+  }
+  function submit(event: FormEvent) {
+    event.preventDefault();
+    setProblem(null);
+    setTooLarge(false);
+    read.mutate();
+  }
+
+  if (preview) {
+    return (
+      <Preview
+        preview={preview}
+        declined={declined}
+        onDecline={(key, isDeclined) => {
+          setDeclined(isDeclined ? [...declined, key] : declined.filter((one) => one !== key));
+        }}
+        onBack={() => {
+          setPreview(null);
+        }}
+        onSave={() => {
+          save.mutate();
+        }}
+        isSaving={save.isPending}
+        refusal={refusal}
+      />
+    );
+  }
+  const error = isTooLarge ? t('forms.fileTooLarge') : refusal?.message;
+  return (
+    <Page title={t('forms.pasteTitle')}>
+      <form onSubmit={submit} className="grid max-w-5xl gap-6 md:grid-cols-[1fr_17rem]">
+        <TextArea
+          label={t('forms.pasteLabel')}
+          hint={t('forms.pasteHint')}
+          error={error}
+          rows={18}
+          value={text}
+          onChange={(event) => {
+            setText(event.target.value);
+          }}
+          spellCheck={false}
+          className="font-sans leading-relaxed"
+        />
+        <div className="flex flex-col gap-5">
+          <div className="flex flex-col gap-1">
+            <label className="text-sm font-medium" htmlFor="form-file">
+              {t('forms.file')}
+            </label>
+            <input
+              id="form-file"
+              type="file"
+              accept=".txt,.json,.csv,text/plain,application/json"
+              onChange={(event) => void choose(event)}
+              className="min-h-11 w-full text-sm"
+            />
+            <p className="text-sm text-soft">{t('forms.fileHint')}</p>
+          </div>
+          <TextField
+            label={t('forms.name')}
+            value={title}
+            onChange={(event) => {
+              setTitle(event.target.value);
+            }}
+          />
+          <Button look="primary" type="submit" disabled={read.isPending}>
+            {t(read.isPending ? 'forms.reading' : 'forms.read')}
+          </Button>
+          {text === '' ? (
+            <Button
+              look="quiet"
+              onClick={() => {
+                setText(EXAMPLE);
+              }}
+            >
+              {t('forms.example')}
+            </Button>
+          ) : null}
+        </div>
+      </form>
+    </Page>
+  );
+}
+
+interface PreviewProps {
+  preview: FormPreview;
+  declined: string[];
+  onDecline: (key: string, isDeclined: boolean) => void;
+  onBack: () => void;
+  onSave: () => void;
+  isSaving: boolean;
+  refusal: Refusal | null;
+}
+
+function Preview({ preview, declined, onDecline, onBack, onSave, isSaving, refusal }: PreviewProps) {
+  const { t } = useTranslation();
+  const { form, inferred, warnings } = preview;
+  const at = (position: number) => form.entries[position - 1];
+  const spoken = (position: number) => String(at(position)?.number ?? at(position)?.title ?? position);
+  return (
+    <Page
+      title={form.title}
+      kicker={
+        <>
+          {t('forms.found')} · {t('forms.lines', { count: preview.lines })} · {t('forms.entries', { count: form.entries.length })}{' '}
+          · {t('forms.lessons', { count: form.lessons.length })}
+        </>
+      }
+      actions={
+        <>
+          <Button onClick={onBack}>{t('forms.change')}</Button>
+          <Button look="primary" onClick={onSave} disabled={isSaving}>
+            {t(isSaving ? 'forms.saving' : 'forms.saveForm')}
+          </Button>
+        </>
+      }
+    >
+      {refusal ? (
+        <p role="alert" className="mb-3 font-medium text-persimmon">
+          {refusal.message}
+        </p>
+      ) : null}
+      <Ribbon form={form} />
+      <Heading>{t('forms.warnings')}</Heading>
+      {warnings.length === 0 ? (
+        <p className="text-soft">{t('forms.none')}</p>
+      ) : (
+        <Warnings title={t('forms.warnings')} lines={warnings} />
+      )}
+      <Heading aside={t('forms.inferredHint')}>{t('forms.inferredTitle', { count: inferred.length })}</Heading>
+      {inferred.length === 0 ? <p className="text-soft">{t('forms.noneInferred')}</p> : null}
+      <ul className="m-0 grid list-none gap-x-8 p-0 sm:grid-cols-2">
+        {inferred.map((kin) => (
+          <li key={kin.position}>
+            <label className="flex min-h-11 items-center gap-3">
+              <input
+                type="checkbox"
+                className="size-5 shrink-0 accent-pine"
+                checked={!declined.includes(kin.key)}
+                onChange={(event) => {
+                  onDecline(kin.key, !event.target.checked);
+                }}
+              />
+              {t(kin.isMirror ? 'forms.mirrors' : 'forms.returnsTo', {
+                title: at(kin.position)?.title ?? '',
+                position: spoken(kin.position),
+                to: spoken(kin.to),
+              })}
+            </label>
+          </li>
+        ))}
+      </ul>
+    </Page>
+  );
+}

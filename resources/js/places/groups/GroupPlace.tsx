@@ -1,0 +1,257 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { type FormEvent, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { api, ask, type Group, type Student } from '../../api/client';
+import { groupQuery } from '../../api/queries';
+import { Button, ButtonLink, Choice, Dialog, TextArea, TextField } from '../../kit/controls';
+import { ranges } from '../../kit/format';
+import { Asked, Empty, Heading, Page } from '../../kit/page';
+import { useProblem } from '../../kit/useProblem';
+import { ReedLegend } from '../../pictures/ReedLegend';
+import { StandingMap } from '../../pictures/StandingMap';
+import { namesIn } from './GroupsPlace';
+
+type Show = 'taught' | 'recap' | 'whole';
+
+/** A group: who is not ready and why, and the standing map. */
+export function GroupPlace() {
+  const { group = '' } = useParams();
+  const [search, setSearch] = useSearchParams();
+  const on = search.get('day') ?? '';
+  const query = useQuery({ ...groupQuery(group, on), placeholderData: keepPreviousData });
+  return (
+    <Asked query={query}>
+      {(data) => (
+        <Standings
+          data={data}
+          onDay={(day) => {
+            setSearch(day ? { day } : {}, { replace: true });
+          }}
+        />
+      )}
+    </Asked>
+  );
+}
+
+function Standings({ data, onDay }: { data: Group; onDay: (day: string) => void }) {
+  const { t } = useTranslation();
+  const [sort, setSort] = useState<'frontier' | 'name'>('frontier');
+  const [show, setShow] = useState<Show>('taught');
+  const [isAdding, setAdding] = useState(false);
+  const { group, form, students, taught, nextRecap } = data;
+  const spoken = (position: number) => form.entries[position - 1]?.number ?? position;
+  const entries = form.entries.filter((entry) => {
+    if (show === 'whole') return true;
+    if (show === 'recap') return nextRecap !== null && entry.position >= nextRecap.from && entry.position <= nextRecap.to;
+    return taught.includes(entry.position);
+  });
+  const sorted = [...students].sort(
+    (a, b) => (sort === 'frontier' ? (b.frontier ?? 0) - (a.frontier ?? 0) : 0) || a.name.localeCompare(b.name),
+  );
+  const notReady = students.filter((student) => student.notReady.length > 0);
+  const numbers = (positions: number[]) => ranges(positions.map(spoken));
+
+  return (
+    <Page
+      title={group.name}
+      kicker={[form.title, t('groups.students', { count: students.length }), group.room].filter(Boolean).join(' · ')}
+      actions={
+        <>
+          <Button
+            onClick={() => {
+              setAdding(true);
+            }}
+          >
+            {t('groups.addTitle')}
+          </Button>
+          {group.termId ? (
+            <ButtonLink to={`/terms/${group.termId}`}>{t('groups.openTerm')}</ButtonLink>
+          ) : (
+            <ButtonLink look="primary" to="/terms/new">
+              {t('groups.layTerm')}
+            </ButtonLink>
+          )}
+        </>
+      }
+    >
+      {students.length === 0 ? (
+        <Empty title={t('meeting.noStudents')} hint={t('groups.emptyHint')}>
+          <Button
+            look="primary"
+            onClick={() => {
+              setAdding(true);
+            }}
+          >
+            {t('groups.addTitle')}
+          </Button>
+        </Empty>
+      ) : (
+        <>
+          <section aria-label={t('groups.detail')}>
+            {data.nextLesson === null ? (
+              <p className="text-soft">{t('groups.noNext')}</p>
+            ) : notReady.length === 0 ? (
+              <p>{t('groups.readyAll', { number: data.nextLesson })}</p>
+            ) : (
+              <details open={notReady.length <= 4}>
+                <summary className="min-h-11 py-2">
+                  <h2 className="inline text-xl">{t('groups.notReadyTitle', { number: data.nextLesson })}</h2>{' '}
+                  <span className="text-soft">
+                    {notReady.length} / {students.length}
+                  </span>
+                </summary>
+                <ul className="m-0 grid list-none gap-x-10 p-0 md:grid-cols-2">
+                  {notReady.map((student) => (
+                    <Reason key={student.id} student={student} numbers={numbers} />
+                  ))}
+                </ul>
+              </details>
+            )}
+          </section>
+          <Heading aside={t('groups.mapHint')}>{t('groups.map')}</Heading>
+          {taught.length === 0 && show === 'taught' ? (
+            <p className="text-soft">
+              {t('groups.nothingTaught')}{' '}
+              {group.termId ? (
+                <Link to={`/terms/${group.termId}`} className="text-pine underline underline-offset-4">
+                  {t('groups.openTerm')}
+                </Link>
+              ) : null}
+            </p>
+          ) : (
+            <>
+              <div className="no-print mb-3 flex flex-wrap items-end gap-4">
+                <div className="w-44">
+                  <Choice
+                    label={t('groups.sort')}
+                    value={sort}
+                    onChange={(event) => {
+                      setSort(event.target.value === 'name' ? 'name' : 'frontier');
+                    }}
+                  >
+                    <option value="frontier">{t('groups.byFrontier')}</option>
+                    <option value="name">{t('groups.byName')}</option>
+                  </Choice>
+                </div>
+                <div className="w-64">
+                  <Choice
+                    label={t('groups.show')}
+                    value={show}
+                    onChange={(event) => {
+                      setShow(event.target.value as Show);
+                    }}
+                  >
+                    <option value="taught">{t('groups.all')}</option>
+                    {nextRecap ? <option value="recap">{t('groups.tonight')}</option> : null}
+                    <option value="whole">{t('groups.whole')}</option>
+                  </Choice>
+                </div>
+                <div className="w-44">
+                  <TextField
+                    label={t('groups.on')}
+                    type="date"
+                    value={data.on}
+                    onChange={(event) => {
+                      onDay(event.target.value);
+                    }}
+                  />
+                </div>
+              </div>
+              <StandingMap entries={entries} students={sorted} caption={t('groups.map')} />
+              <div className="mt-4">
+                <ReedLegend />
+              </div>
+              <Heading>{t('groups.detail')}</Heading>
+              <ul className="m-0 list-none p-0">
+                {sorted.map((student) => (
+                  <li key={student.id} className="grid gap-x-6 border-b border-line py-2 md:grid-cols-[9rem_15rem_1fr]">
+                    <strong className="font-medium">{student.name}</strong>
+                    <span className="text-soft">
+                      {student.frontier === null
+                        ? t('groups.noFrontier')
+                        : t('groups.frontier', { number: spoken(student.frontier) })}{' '}
+                      · {t('groups.holds', { count: student.holding })}
+                    </span>
+                    <span>
+                      {[
+                        student.holes.length > 0 ? t('groups.holes', { entries: numbers(student.holes) }) : null,
+                        student.behind.length > 0 ? t('groups.behind', { entries: numbers(student.behind) }) : null,
+                        student.missed.length > 0 ? t('groups.missed', { entries: numbers(student.missed) }) : null,
+                      ]
+                        .filter(Boolean)
+                        .join(' · ') || '–'}
+                    </span>
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
+        </>
+      )}
+      <Dialog open={isAdding} onOpenChange={setAdding} title={t('groups.addTitle')}>
+        <Adding
+          group={group.id}
+          onDone={() => {
+            setAdding(false);
+          }}
+        />
+      </Dialog>
+    </Page>
+  );
+}
+
+function Reason({ student, numbers }: { student: Student; numbers: (positions: number[]) => string }) {
+  const { t } = useTranslation();
+  const unmet = student.notReady.filter((position) => student.missed.includes(position));
+  const unsure = student.notReady.filter((position) => !student.missed.includes(position));
+  return (
+    <li className="border-b border-line py-2">
+      <strong className="font-medium">{student.name}</strong>:{' '}
+      <span className="text-soft">
+        {[
+          unsure.length > 0 ? t('groups.why', { entries: numbers(unsure) }) : null,
+          unmet.length > 0 ? t('groups.whyMissed', { entries: numbers(unmet) }) : null,
+        ]
+          .filter(Boolean)
+          .join('; ')}
+      </span>
+    </li>
+  );
+}
+
+function Adding({ group, onDone }: { group: string; onDone: () => void }) {
+  const { t } = useTranslation();
+  const client = useQueryClient();
+  const [names, setNames] = useState('');
+  const [refusal, setProblem] = useProblem();
+  const add = useMutation({
+    mutationFn: () =>
+      ask(api.POST('/api/groups/{group}/students', { params: { path: { group } }, body: { students: namesIn(names) } })),
+    onSuccess: async () => {
+      for (const key of ['group', 'groups', 'meeting', 'today']) await client.invalidateQueries({ queryKey: [key] });
+      onDone();
+    },
+    onError: setProblem,
+  });
+  function submit(event: FormEvent) {
+    event.preventDefault();
+    add.mutate();
+  }
+  return (
+    <form onSubmit={submit} className="flex flex-col gap-3">
+      <TextArea
+        label={t('groups.names')}
+        rows={8}
+        value={names}
+        error={refusal?.message}
+        onChange={(event) => {
+          setNames(event.target.value);
+        }}
+      />
+      <Button look="primary" type="submit" disabled={add.isPending}>
+        {t('groups.add')}
+      </Button>
+    </form>
+  );
+}

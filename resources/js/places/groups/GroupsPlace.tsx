@@ -1,0 +1,143 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { type FormEvent, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { api, ask } from '../../api/client';
+import { formsQuery, groupsQuery } from '../../api/queries';
+import { Button, ButtonLink, Choice, Dialog, TextArea, TextField } from '../../kit/controls';
+import { Asked, Empty, Page } from '../../kit/page';
+import { useProblem } from '../../kit/useProblem';
+
+/** The groups of the school. */
+export function GroupsPlace() {
+  const { t } = useTranslation();
+  const query = useQuery(groupsQuery);
+  const [search, setSearch] = useSearchParams();
+  const add = (
+    <Button
+      look="primary"
+      onClick={() => {
+        setSearch({ new: '' });
+      }}
+    >
+      {t('groups.new')}
+    </Button>
+  );
+  return (
+    <Page title={t('groups.title')} actions={add}>
+      <Asked query={query}>
+        {(groups) =>
+          groups.length === 0 ? (
+            <Empty title={t('groups.empty')} hint={t('groups.emptyHint')}>
+              {add}
+            </Empty>
+          ) : (
+            <ul className="m-0 list-none border-t border-line p-0">
+              {groups.map((group) => (
+                <li key={group.id} className="border-b border-line">
+                  <Link
+                    to={`/groups/${group.id}`}
+                    className="flex flex-wrap items-baseline gap-x-6 gap-y-1 py-4 no-underline hover:text-pine"
+                  >
+                    <h2 className="min-w-64 grow text-xl break-words">{group.name}</h2>
+                    <span className="text-soft">
+                      {[group.formTitle, t('groups.students', { count: group.students }), group.room].filter(Boolean).join(' · ')}
+                    </span>
+                  </Link>
+                </li>
+              ))}
+            </ul>
+          )
+        }
+      </Asked>
+      <Dialog
+        open={search.has('new')}
+        onOpenChange={(isOpen) => {
+          if (!isOpen) setSearch({});
+        }}
+        title={t('groups.makeTitle')}
+      >
+        <Making form={search.get('form') ?? ''} />
+      </Dialog>
+    </Page>
+  );
+}
+
+/** Names typed or pasted, one a line. */
+export function namesIn(text: string): string[] {
+  return text
+    .split('\n')
+    .map((line) => line.trim())
+    .filter((line) => line !== '');
+}
+
+function Making({ form: wanted }: { form: string }) {
+  const { t } = useTranslation();
+  const navigate = useNavigate();
+  const client = useQueryClient();
+  const forms = useQuery(formsQuery);
+  const [refusal, setProblem] = useProblem();
+  const [given, setGiven] = useState({ name: '', room: '', form: wanted, names: '' });
+  const form = given.form || (forms.data?.[0]?.id ?? '');
+  const make = useMutation({
+    mutationFn: () =>
+      ask(
+        api.POST('/api/groups', { body: { name: given.name, room: given.room || null, form, students: namesIn(given.names) } }),
+      ),
+    onSuccess: async (group) => {
+      await client.invalidateQueries({ queryKey: ['groups'] });
+      await client.invalidateQueries({ queryKey: ['today'] });
+      await navigate(`/groups/${group.id}`);
+    },
+    onError: setProblem,
+  });
+  const put = (key: keyof typeof given) => ({
+    value: given[key],
+    onChange: (event: { target: { value: string } }) => {
+      setGiven({ ...given, [key]: event.target.value });
+    },
+    error: refusal?.fields[key]?.[0],
+  });
+  if (forms.data?.length === 0) {
+    return (
+      <Empty title={t('groups.needForm')} hint={t('forms.emptyHint')}>
+        <ButtonLink look="primary" to="/forms/new">
+          {t('forms.new')}
+        </ButtonLink>
+      </Empty>
+    );
+  }
+  function submit(event: FormEvent) {
+    event.preventDefault();
+    setProblem(null);
+    make.mutate();
+  }
+  return (
+    <form onSubmit={submit} className="flex flex-col gap-3" noValidate>
+      <TextField label={t('groups.name')} {...put('name')} />
+      <Choice
+        label={t('groups.form')}
+        value={form}
+        onChange={(event) => {
+          setGiven({ ...given, form: event.target.value });
+        }}
+      >
+        {forms.data?.map((one) => (
+          <option key={one.id} value={one.id}>
+            {one.title}
+          </option>
+        ))}
+      </Choice>
+      <TextField label={t('groups.room')} {...put('room')} />
+      <TextArea label={t('groups.names')} rows={8} {...put('names')} />
+      {refusal && Object.keys(refusal.fields).length === 0 ? (
+        <p role="alert" className="font-medium text-persimmon">
+          {refusal.message}
+        </p>
+      ) : null}
+      <Button look="primary" type="submit" disabled={make.isPending}>
+        {t('groups.make')}
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,151 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Tabs } from 'radix-ui';
+import { useTranslation } from 'react-i18next';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { ulid } from 'ulid';
+import { api, ask, type MeetingPage, Problem } from '../../api/client';
+import { meetingQuery } from '../../api/queries';
+import { Button } from '../../kit/controls';
+import { clock, day } from '../../kit/format';
+import { Asked, Page } from '../../kit/page';
+import { useTell } from '../../kit/toasts';
+import { meetingKind } from '../../pictures/meetingKind';
+import { Ribbon } from '../../pictures/Ribbon';
+import { SeasonLine } from '../../pictures/SeasonLine';
+import { Timeline } from '../../pictures/Timeline';
+import { Attendance } from './Attendance';
+import { Marking } from './Marking';
+import { momentOf } from './moment';
+import { PlanList } from './PlanList';
+import { stateIn } from './stateIn';
+
+const tabs = ['plan', 'here', 'mark'] as const;
+
+/** One class: its plan to the minute, who is here, and what they needed. */
+export function MeetingPlace() {
+  const { meeting = '' } = useParams();
+  const query = useQuery(meetingQuery(meeting));
+  return <Asked query={query}>{(page) => <Class key={page.meeting.id} page={page} />}</Asked>;
+}
+
+function Class({ page }: { page: MeetingPage }) {
+  const { t } = useTranslation();
+  const [search, setSearch] = useSearchParams();
+  const { meeting, term, form } = page;
+  const wanted = tabs.find((tab) => tab === search.get('on')) ?? 'plan';
+  const isFuture = !meeting.isToday && !meeting.isPast;
+  return (
+    <>
+      <SeasonLine meetings={page.season} closures={page.closures} current={meeting.id} />
+      <Page
+        title={`${term.groupName}, ${day(meeting.on, 'weekday')}`}
+        kicker={
+          <>
+            <Link to={`/terms/${term.id}`} className="text-pine underline underline-offset-4">
+              {term.title}
+            </Link>{' '}
+            · {clock(meeting.startsAt)} · {t(`kind.${meetingKind(meeting)}`, { number: meeting.lessonNumber ?? '' })} ·{' '}
+            {t('plan.minutes', { count: meeting.minutes })}
+          </>
+        }
+        actions={isFuture ? null : <Logging page={page} />}
+      >
+        <Tabs.Root
+          value={wanted}
+          onValueChange={(value) => {
+            setSearch({ on: value }, { replace: true });
+          }}
+        >
+          <Tabs.List className="no-print mb-4 flex border-b border-line" aria-label={term.groupName}>
+            {tabs.map((tab) => (
+              <Tabs.Trigger
+                key={tab}
+                value={tab}
+                className="min-h-14 grow border-b-4 border-transparent px-4 text-soft data-[state=active]:border-pine data-[state=active]:font-semibold data-[state=active]:text-ink sm:grow-0 sm:px-8"
+              >
+                {t(`meeting.${tab}`)}
+              </Tabs.Trigger>
+            ))}
+          </Tabs.List>
+          <Tabs.Content value="plan">
+            <Timeline meeting={meeting} />
+            <PlanList meeting={meeting} form={form} isLarge />
+            <Ribbon form={form} state={stateIn(meeting, page.season)} />
+          </Tabs.Content>
+          <Tabs.Content value="here">
+            <Attendance page={page} />
+          </Tabs.Content>
+          <Tabs.Content value="mark">
+            {isFuture ? <p className="text-soft">{t('meeting.future')}</p> : <Marking page={page} />}
+          </Tabs.Content>
+        </Tabs.Root>
+      </Page>
+    </>
+  );
+}
+
+/** The class went as planned: one action, which can be taken back. */
+function Logging({ page }: { page: MeetingPage }) {
+  const { t } = useTranslation();
+  const client = useQueryClient();
+  const tell = useTell();
+  const { meeting } = page;
+  const refresh = async () => {
+    for (const key of ['meeting', 'today', 'term', 'terms', 'group']) await client.invalidateQueries({ queryKey: [key] });
+  };
+  const onError = (error: unknown) => {
+    tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });
+  };
+  const back = useMutation({
+    mutationFn: (log: string) =>
+      ask(api.POST('/api/withdrawals', { body: { withdrawals: [{ id: ulid(), of: log, at: new Date().toISOString() }] } })),
+    onSuccess: async () => {
+      await refresh();
+      tell(t('meeting.logBackDone'));
+    },
+    onError,
+  });
+  const log = useMutation({
+    mutationFn: (id: string) =>
+      ask(
+        api.POST('/api/meetings/{meeting}/log', {
+          params: { path: { meeting: meeting.id } },
+          body: { id, at: momentOf(meeting) },
+        }),
+      ),
+    onSuccess: async (_, id) => {
+      await refresh();
+      tell(t('meeting.logDone'), {
+        takeBack: () => {
+          back.mutate(id);
+        },
+      });
+    },
+    onError,
+  });
+  if (page.logId !== null) {
+    const logId = page.logId;
+    return (
+      <Button
+        disabled={back.isPending}
+        onClick={() => {
+          back.mutate(logId);
+        }}
+      >
+        {t('meeting.logBack')}
+      </Button>
+    );
+  }
+  return (
+    <Button
+      look="primary"
+      title={t('meeting.logHint')}
+      disabled={log.isPending}
+      onClick={() => {
+        log.mutate(ulid());
+      }}
+    >
+      {t('meeting.log')}
+    </Button>
+  );
+}

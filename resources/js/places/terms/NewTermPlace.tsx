@@ -1,0 +1,299 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { type FormEvent, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useNavigate } from 'react-router';
+import { api, ask, type Closure, type NewTerm, Problem } from '../../api/client';
+import { groupsQuery, sessionQuery } from '../../api/queries';
+import { Button, ButtonLink, Choice, TextField } from '../../kit/controls';
+import { day } from '../../kit/format';
+import { Asked, Empty, Heading, Page, Warnings } from '../../kit/page';
+import { useProblem } from '../../kit/useProblem';
+
+const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
+const DRAFT = 'gorvan.draft.term';
+type Draft = Omit<NewTerm, 'pattern'> & { pattern: { weekday: string; at: string; minutes: number }[] };
+
+function daysLater(on: string, days: number): string {
+  return new Date(Date.parse(`${on}T12:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
+}
+
+function fresh(today: string, group: string): Draft {
+  return {
+    group,
+    title: 'Next term',
+    from: today,
+    to: daysLater(today, 83),
+    pattern: [{ weekday: 'Tue', at: '19:00', minutes: 75 }],
+    closures: [],
+    approach: 'pieces',
+  };
+}
+
+/** Laying a group's form over a term: the dates show as they are typed, and a date is closed by choosing it. */
+export function NewTermPlace() {
+  const { t } = useTranslation();
+  const groups = useQuery(groupsQuery);
+  const session = useQuery(sessionQuery);
+  return (
+    <Page title={t('terms.layTitle')}>
+      <Asked query={groups}>
+        {(found) =>
+          found.length === 0 ? (
+            <Empty title={t('terms.needGroup')} hint={t('groups.emptyHint')}>
+              <ButtonLink look="primary" to="/groups?new">
+                {t('groups.new')}
+              </ButtonLink>
+            </Empty>
+          ) : (
+            <Laying groups={found} today={session.data?.school?.today ?? new Date().toISOString().slice(0, 10)} />
+          )
+        }
+      </Asked>
+    </Page>
+  );
+}
+
+function Laying({ groups, today }: { groups: { id: string; name: string }[]; today: string }) {
+  const { t } = useTranslation();
+  const navigate = useNavigate();
+  const client = useQueryClient();
+  const [draft, setDraft] = useState<Draft>(() => {
+    const kept = sessionStorage.getItem(DRAFT);
+    const first = groups[groups.length - 1]?.id ?? '';
+    const read = kept ? (JSON.parse(kept) as Draft) : fresh(today, first);
+    return groups.some((group) => group.id === read.group) ? read : { ...read, group: first };
+  });
+  const [refusal, setProblem] = useProblem();
+  const change = (part: Partial<Draft>) => {
+    const next = { ...draft, ...part };
+    sessionStorage.setItem(DRAFT, JSON.stringify(next));
+    setProblem(null);
+    setDraft(next);
+  };
+  // The dates without closures, so that one can be closed by choosing it; and what is wrong, as one types.
+  const dates = useQuery({
+    queryKey: ['dates', draft],
+    queryFn: () => ask(api.POST('/api/terms/preview', { body: draft })),
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+  const open = useQuery({
+    queryKey: ['dates', { ...draft, closures: [] }],
+    queryFn: () => ask(api.POST('/api/terms/preview', { body: { ...draft, closures: [] } })),
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+  const lay = useMutation({
+    mutationFn: () => ask(api.POST('/api/terms', { body: draft })),
+    onSuccess: async (term) => {
+      sessionStorage.removeItem(DRAFT);
+      for (const key of ['terms', 'today', 'groups', 'group']) await client.invalidateQueries({ queryKey: [key] });
+      await navigate(`/terms/${term.id}`);
+    },
+    onError: setProblem,
+  });
+  const wrong = refusal?.message ?? (dates.error instanceof Problem ? dates.error.message : undefined);
+  const covering = (on: string) => draft.closures.find((closure) => closure.from <= on && on <= closure.to);
+  const isSingle = (closure: Closure) => closure.from === closure.to;
+
+  function submit(event: FormEvent) {
+    event.preventDefault();
+    lay.mutate();
+  }
+  return (
+    <form onSubmit={submit} className="grid max-w-6xl gap-x-12 gap-y-4 lg:grid-cols-[24rem_1fr]" noValidate>
+      <div className="flex flex-col gap-3">
+        <Choice
+          label={t('terms.group')}
+          value={draft.group}
+          onChange={(event) => {
+            change({ group: event.target.value });
+          }}
+        >
+          {groups.map((group) => (
+            <option key={group.id} value={group.id}>
+              {group.name}
+            </option>
+          ))}
+        </Choice>
+        <TextField
+          label={t('terms.name')}
+          value={draft.title}
+          onChange={(event) => {
+            change({ title: event.target.value });
+          }}
+        />
+        <div className="grid grid-cols-2 gap-3">
+          <TextField
+            label={t('terms.from')}
+            type="date"
+            value={draft.from}
+            onChange={(event) => {
+              change({ from: event.target.value });
+            }}
+          />
+          <TextField
+            label={t('terms.to')}
+            type="date"
+            value={draft.to}
+            onChange={(event) => {
+              change({ to: event.target.value });
+            }}
+          />
+        </div>
+        {draft.pattern.map((row, at) => {
+          const put = (part: Partial<typeof row>) => {
+            change({ pattern: draft.pattern.map((one, other) => (other === at ? { ...one, ...part } : one)) });
+          };
+          return (
+            <div key={at} className="grid grid-cols-[1.3fr_1fr_1fr] gap-3">
+              <Choice
+                label={t('terms.weekday')}
+                value={row.weekday}
+                onChange={(event) => {
+                  put({ weekday: event.target.value });
+                }}
+              >
+                {WEEKDAYS.map((weekday) => (
+                  <option key={weekday} value={weekday}>
+                    {t(`terms.weekdays.${weekday}`)}
+                  </option>
+                ))}
+              </Choice>
+              <TextField
+                label={t('terms.at')}
+                type="time"
+                value={row.at}
+                onChange={(event) => {
+                  put({ at: event.target.value });
+                }}
+              />
+              <TextField
+                label={t('terms.minutes')}
+                type="number"
+                min={10}
+                max={480}
+                value={row.minutes}
+                onChange={(event) => {
+                  put({ minutes: Number(event.target.value) });
+                }}
+              />
+            </div>
+          );
+        })}
+        <Button
+          look="quiet"
+          className="self-start"
+          onClick={() => {
+            change({ pattern: [...draft.pattern, { weekday: 'Thu', at: '19:00', minutes: 75 }] });
+          }}
+        >
+          {t('terms.addDay')}
+        </Button>
+        <Choice
+          label={t('terms.approach')}
+          value={draft.approach}
+          onChange={(event) => {
+            change({ approach: event.target.value as Draft['approach'] });
+          }}
+        >
+          {(['pieces', 'outline', 'sides'] as const).map((approach) => (
+            <option key={approach} value={approach}>
+              {t(`terms.approaches.${approach}`)}
+            </option>
+          ))}
+        </Choice>
+      </div>
+      <div>
+        <Heading
+          aside={
+            dates.data && !dates.isError
+              ? `${t('terms.datesFound', { count: dates.data.meetings.length })} · ${t('terms.lessonsAgainst', { lessons: dates.data.lessons })}`
+              : undefined
+          }
+        >
+          {t('terms.colDate')}
+        </Heading>
+        {wrong ? (
+          <p role="alert" className="mb-3 border-l-4 border-persimmon bg-sheet px-4 py-2 font-medium">
+            {wrong}
+          </p>
+        ) : null}
+        <Warnings title={t('terms.warnings')} lines={dates.isError ? [] : (dates.data?.warnings ?? [])} />
+        <ul className="m-0 flex list-none flex-wrap gap-2 p-0">
+          {(open.data?.meetings ?? []).map((meeting) => {
+            const closure = covering(meeting.on);
+            return (
+              <li key={meeting.startsAt}>
+                <button
+                  type="button"
+                  aria-pressed={closure !== undefined}
+                  title={t(closure ? 'terms.remove' : 'terms.addClosure')}
+                  className={`min-h-11 rounded border px-3 text-[0.95rem] ${closure ? 'border-dashed border-soft text-soft line-through' : 'border-line bg-sheet'}`}
+                  onClick={() => {
+                    change({
+                      closures: closure
+                        ? draft.closures.filter((one) => one !== closure)
+                        : [...draft.closures, { from: meeting.on, to: meeting.on }],
+                    });
+                  }}
+                >
+                  {day(meeting.on, 'weekday')}
+                  {closure ? <span className="sr-only"> {t('terms.noClass')}</span> : null}
+                </button>
+              </li>
+            );
+          })}
+        </ul>
+        <h2 className="mt-6 mb-2 text-lg">{t('terms.closures')}</h2>
+        {draft.closures.map((closure, at) => {
+          if (isSingle(closure)) return null;
+          const put = (part: Partial<Closure>) => {
+            change({ closures: draft.closures.map((one, other) => (other === at ? { ...one, ...part } : one)) });
+          };
+          return (
+            <div key={at} className="mb-2 flex flex-wrap items-end gap-3">
+              <TextField
+                label={t('terms.closureFrom')}
+                type="date"
+                value={closure.from}
+                onChange={(event) => {
+                  put({ from: event.target.value });
+                }}
+              />
+              <TextField
+                label={t('terms.closureTo')}
+                type="date"
+                value={closure.to}
+                onChange={(event) => {
+                  put({ to: event.target.value });
+                }}
+              />
+              <Button
+                look="quiet"
+                onClick={() => {
+                  change({ closures: draft.closures.filter((_, other) => other !== at) });
+                }}
+              >
+                {t('terms.remove')}
+              </Button>
+            </div>
+          );
+        })}
+        <div className="flex flex-wrap gap-3">
+          <Button
+            onClick={() => {
+              change({ closures: [...draft.closures, { from: daysLater(draft.from, 28), to: daysLater(draft.from, 34) }] });
+            }}
+          >
+            {t('terms.addClosure')}
+          </Button>
+          <Button look="primary" type="submit" disabled={lay.isPending}>
+            {t(lay.isPending ? 'terms.laying' : 'terms.lay')}
+          </Button>
+        </div>
+        <p className="mt-4 text-sm text-soft">{t('terms.planHint')}</p>
+      </div>
+    </form>
+  );
+}
