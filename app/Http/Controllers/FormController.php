@@ -57,7 +57,7 @@ final class FormController extends Controller
             FormData::of($found->form, $cutter->cut($found->form)),
             array_map(static fn (Kinship $kin): KinshipData => new KinshipData($kin->position, $kin->to, $kin->isMirror, $found->form->at($kin->position)->id), $found->inferred),
             $found->warnings,
-            substr_count($given['text'], "\n") + 1,
+            substr_count(trim($given['text']), "\n") + 1,
         ));
     }
 

@@ -111,15 +111,15 @@ export function Ribbon({
                       width={Math.max(width - 2, 2)}
                       height={CELL - 2}
                       fill="none"
-                      stroke="var(--persimmon)"
-                      strokeWidth={2}
+                      stroke={kind === 'now' ? 'var(--straw)' : 'var(--ink)'}
+                      strokeWidth={2.5}
                     />
                   ) : null}
-                  {entry.kind === 'movement' && width >= 15 && entry.number !== null ? (
+                  {entry.kind === 'movement' && width >= 12 && entry.number !== null ? (
                     <text
                       x={left + width / 2}
                       y={TOP + CELL / 2 + 4}
-                      fontSize={11}
+                      fontSize={width >= 16 ? 11 : 9.5}
                       textAnchor="middle"
                       fill={kind === 'now' ? 'var(--on-pine)' : 'var(--ink)'}
                     >

@@ -66,7 +66,7 @@ export function Weave({ term }: { term: Term }) {
                 <text x={4} y={19} fontSize={13} fill="var(--soft)">
                   {day(row.on)}
                 </text>
-                <text x={78} y={19} fontSize={12} fill="var(--soft)">
+                <text x={64} y={19} fontSize={12} fill="var(--soft)">
                   {t('terms.noClass')}
                 </text>
                 <rect x={LEFT} y={6} width={strip.width} height={ROW - 12} fill="url(#closed)" />

@@ -12,7 +12,7 @@ export interface Strip {
   cellAt: (x: number) => number;
 }
 
-const LEAST_CELL = 11;
+const LEAST_CELL = 9;
 
 function weight(entry: Entry, by: WidthBy): number {
   if (by === 'even') return 1;

@@ -75,7 +75,7 @@ export function PlanList({ meeting, form, isLarge = false }: { meeting: Meeting;
         {boxesOf(meeting).map((box) => (
           <li
             key={box.name}
-            className="grid grid-cols-[3.6rem_1fr_4.2rem] gap-x-3 border-b border-line py-2 sm:grid-cols-[3.6rem_7.5rem_1fr_4.2rem]"
+            className="grid grid-cols-[3.6rem_1fr_4.2rem] items-baseline gap-x-3 border-b border-line py-2 sm:grid-cols-[3.6rem_7.5rem_1fr_4.2rem]"
           >
             <span className="text-soft">{box.at}</span>
             <h3 className="text-[1.05em]">{t(`boxes.${box.name}`)}</h3>

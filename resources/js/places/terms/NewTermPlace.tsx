@@ -53,13 +53,13 @@ export function NewTermPlace() {
   );
 }
 
-function Laying({ groups, today }: { groups: { id: string; name: string }[]; today: string }) {
+function Laying({ groups, today }: { groups: { id: string; name: string; termId: string | null }[]; today: string }) {
   const { t } = useTranslation();
   const navigate = useNavigate();
   const client = useQueryClient();
   const [draft, setDraft] = useState<Draft>(() => {
     const kept = sessionStorage.getItem(DRAFT);
-    const first = groups[groups.length - 1]?.id ?? '';
+    const first = (groups.find((group) => group.termId === null) ?? groups[0])?.id ?? '';
     const read = kept ? (JSON.parse(kept) as Draft) : fresh(today, first);
     return groups.some((group) => group.id === read.group) ? read : { ...read, group: first };
   });
@@ -245,6 +245,7 @@ function Laying({ groups, today }: { groups: { id: string; name: string }[]; tod
             );
           })}
         </ul>
+        <p className="mt-2 text-sm text-soft">{t('terms.closeHint')}</p>
         <h2 className="mt-6 mb-2 text-lg">{t('terms.closures')}</h2>
         {draft.closures.map((closure, at) => {
           if (isSingle(closure)) return null;

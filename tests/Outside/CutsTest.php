@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+use Gorvan\Core\Form\CutPin;
+use Gorvan\Core\Form\Entry;
+use Gorvan\Core\Form\EntryKind;
+use Gorvan\Core\Form\Form;
+use Gorvan\Core\Form\Section;
+use Gorvan\Core\Form\Side;
+use Gorvan\Core\Form\WeightRange;
+use Gorvan\Core\Lesson\CutImpossible;
+use Gorvan\Core\Lesson\LessonCut;
+use Gorvan\Core\Lesson\LessonCutter;
+use Tests\Outside\Reference;
+
+function randomForm(int $number): Form
+{
+    $count = $number < 6 ? $number + 1 : mt_rand(7, 80);
+    $entries = [];
+    for ($at = 1; $at <= $count; $at++) {
+        $entries[] = new Entry(
+            id: "e$at",
+            kind: [EntryKind::Movement, EntryKind::Movement, EntryKind::Movement, EntryKind::Connector, EntryKind::Extra][mt_rand(0, 4)],
+            title: "E$at",
+            side: [null, Side::Left, Side::Both][mt_rand(0, 2)],
+            steps: mt_rand(0, 6),
+            weightEnd: WeightRange::exactly((float) mt_rand(0, 100)),
+            turn: mt_rand(0, 9) === 0 ? null : 45.0 * mt_rand(-4, 4),
+            oneLeg: mt_rand(0, 5) === 0,
+            returns: $at > 1 && mt_rand(0, 5) === 0 ? 'e'.mt_rand(1, $at - 1) : null,
+            mirrors: $at > 1 && mt_rand(0, 3) === 0 ? 'e'.mt_rand(1, $at - 1) : null,
+            demand: mt_rand(0, 11) === 0 ? mt_rand(25, 500) / 100 : null,
+            cut: $number % 3 === 0 ? null : [0 => CutPin::Always, 1 => CutPin::Never][mt_rand(0, 14)] ?? null,
+        );
+    }
+
+    return new Form('T', $entries, [new Section('S', 1, (int) ceil($count / 3))]);
+}
+
+test('cuts of 90 random forms cost what HiGHS finds to be least (source: the HiGHS solver on npm)', function () {
+    mt_srand(4711);
+    $asked = $cuts = $wanted = [];
+    for ($number = 0; count($cuts) < 90; $number++) {
+        $form = randomForm($number);
+        [$target, $lessons] = $number % 2 === 0 ? [mt_rand(15, 80) / 10, null] : [null, mt_rand(1, max(1, intdiv($form->count(), 2)))];
+        try {
+            $cut = (new LessonCutter)->cut($form, $target, $lessons);
+        } catch (CutImpossible) {
+            continue;
+        }
+        $cuts[] = [$cut, $lessons];
+        $asked[] = asked($cut, count($cut->lessons));
+        $wanted[] = asked($cut, $lessons ?? max(1, (int) floor($cut->totalLoad() / $cut->target + 0.5)));
+    }
+    $best = Reference::ask('cuts.mjs', $asked);
+    $first = Reference::ask('cuts.mjs', $wanted);
+    $pinned = $given = $moved = 0;
+    foreach ($cuts as $at => [$cut, $lessons]) {
+        expect($best[$at]['status'])->toBe('Optimal')
+            ->and($best[$at]['objective'])->toEqualWithDelta($cut->objective, 1e-9);
+        if ($asked[$at]['lessons'] !== $wanted[$at]['lessons']) {
+            expect($first[$at]['status'])->toBe('Infeasible'); // moved away from the rounded number only where that cannot be
+            $moved++;
+        }
+        $pinned += (int) (array_filter($asked[$at]['pins']) !== []);
+        $given += (int) ($lessons !== null);
+    }
+    expect($pinned)->toBeGreaterThan(20)->and($given)->toBeGreaterThan(20)->and($moved)->toBeGreaterThan(0);
+});
+
+test('what is called infeasible is infeasible for HiGHS too (source: the HiGHS solver on npm)', function () {
+    mt_srand(99);
+    $refused = [];
+    for ($number = 1; count($refused) < 15; $number += 3) {
+        $form = randomForm($number);
+        $lessons = mt_rand(1, $form->count());
+        try {
+            (new LessonCutter)->cut($form, null, $lessons);
+        } catch (CutImpossible) {
+            $free = (new LessonCutter)->cut(new Form('T', $form->entries, $form->sections), 1000.0); // only for its loads and joins
+            $refused[] = [...asked($free, $lessons), 'target' => $free->totalLoad() / $lessons];
+        }
+    }
+    foreach (Reference::ask('cuts.mjs', $refused) as $answer) {
+        expect($answer['status'])->toBe('Infeasible');
+    }
+});
+
+/** @return array<string, mixed> */
+function asked(LessonCut $cut, int $lessons): array
+{
+    return [
+        'loads' => array_map(fn ($load) => $load->load, $cut->loads),
+        'rests' => array_map(fn ($join) => $join->rest, $cut->joins),
+        'pins' => array_map(fn ($join) => $join->pin?->value, $cut->joins),
+        'target' => $cut->target,
+        'lambda' => $cut->lambda,
+        'lessons' => $lessons,
+    ];
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use App\Actions\FillGroup;
+use App\Actions\FoundSchool;
+use App\Actions\LayTerm;
+use App\Actions\ReadForm;
+use App\Actions\SaveForm;
+use App\Models\CurrentSchool;
+use App\Models\Form;
+use App\Models\Group;
+use App\Models\Meeting;
+use App\Models\School;
+use App\Models\Term;
+use App\Models\User;
+use Gorvan\Core\Term\Approach;
+use Illuminate\Foundation\Testing\TestCase as Framework;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Str;
+
+/** What tests of the application share: a school made by the same Actions the pages use. */
+abstract class TestCase extends Framework
+{
+    public const LIST = "# Short set\nAt the gate:\n1. Gather\n2. Heron (L)\n3. Heron (R)\n4. Part the reeds (L-R-L)\nOn the water:\n5. Turn\n6. Heron (L)\n7. Wade\n8. Rest\n";
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        // The stateful API answers requests that come from its own pages.
+        $this->withHeader('Referer', (string) config('app.url'));
+    }
+
+    protected function clockAt(string $instant): void
+    {
+        Carbon::setTestNow(new Carbon($instant));
+    }
+
+    protected function found(string $name = 'Reed School'): User
+    {
+        return app(FoundSchool::class)($name, 'Europe/Berlin', 'Teacher', Str::slug($name).'@example.test', 'a long password');
+    }
+
+    /**
+     * Works inside a school, as a command would.
+     *
+     * @template T
+     *
+     * @param  callable(): T  $work
+     * @return T
+     */
+    protected function inside(School $school, callable $work): mixed
+    {
+        return app(CurrentSchool::class)->during($school, $work);
+    }
+
+    /**
+     * A school with a form, a group of three, and a term of ten Tuesdays from 6 January 2026, 19:00.
+     *
+     * @return array{user: User, form: Form, group: Group, term: Term}
+     */
+    protected function school(string $name = 'Reed School', string $list = self::LIST): array
+    {
+        $user = $this->found($name);
+
+        return $this->inside($user->school, function () use ($user, $list): array {
+            $form = app(SaveForm::class)(app(ReadForm::class)($list)->form);
+            $group = Group::create(['name' => 'Tuesdays', 'form_id' => $form->id]);
+            app(FillGroup::class)($group, ['Ada', 'Bo', 'Cy']);
+            $term = app(LayTerm::class)($group, 'Winter', [
+                'from' => '2026-01-06',
+                'to' => '2026-03-10',
+                'pattern' => [['weekday' => 'Tue', 'at' => '19:00', 'minutes' => 60]],
+                'closures' => [],
+            ], Approach::PieceByPiece);
+
+            return ['user' => $user, 'form' => $form, 'group' => $group, 'term' => $term];
+        });
+    }
+
+    /** @return list<Meeting> in order */
+    protected function meetings(Term $term): array
+    {
+        return $this->inside(School::findOrFail($term->school_id), static fn (): array => array_values($term->meetings()->orderBy('starts_at')->get()->all()));
+    }
+
+    /** A mark as a page sends it. @return array<string, string|null> */
+    protected function mark(string $student, string $entry, string $support = 'Alone', ?string $id = null, ?string $at = null): array
+    {
+        return ['id' => $id ?? (string) Str::ulid(), 'student' => $student, 'entry' => $entry, 'side' => null, 'support' => $support, 'at' => $at ?? now()->toRfc3339String()];
+    }
+}
