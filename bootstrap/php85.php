@@ -8,7 +8,11 @@ declare(strict_types=1);
  */
 
 if (! function_exists('array_first')) {
-    /** The first value of an array, or null when it is empty. */
+    /**
+     * The first value of an array, or null when it is empty.
+     *
+     * @param  array<mixed>  $array
+     */
     function array_first(array $array): mixed
     {
         return $array === [] ? null : $array[array_key_first($array)];
@@ -16,7 +20,11 @@ if (! function_exists('array_first')) {
 }
 
 if (! function_exists('array_last')) {
-    /** The last value of an array, or null when it is empty. */
+    /**
+     * The last value of an array, or null when it is empty.
+     *
+     * @param  array<mixed>  $array
+     */
     function array_last(array $array): mixed
     {
         return $array === [] ? null : $array[array_key_last($array)];

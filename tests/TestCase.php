@@ -83,7 +83,8 @@ abstract class TestCase extends Framework
     /** @return list<Meeting> in order */
     protected function meetings(Term $term): array
     {
-        return $this->inside(School::findOrFail($term->school_id), static fn (): array => array_values($term->meetings()->orderBy('starts_at')->get()->all()));
+        return $this->inside(School::findOrFail($term->school_id), static fn (): array => $term->meetings()->orderBy('starts_at')->pluck('id')
+            ->map(static fn (string $id): Meeting => Meeting::findOrFail($id))->all());
     }
 
     /** A mark as a page sends it. @return array<string, string|null> */

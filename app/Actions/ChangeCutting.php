@@ -12,7 +12,9 @@ use Illuminate\Support\Facades\DB;
 /** Pins or bars joins, or says how large or how many the lessons should be; core then cuts again. */
 final class ChangeCutting
 {
-    public function __construct(private readonly CutForm $cut) {}
+    public function __construct(private readonly CutForm $cut)
+    {
+    }
 
     /**
      * @param  array<int, CutPin|null>  $pins  by the position before the join

@@ -13,7 +13,9 @@ use Illuminate\Support\Facades\DB;
 /** Cuts a form into lessons with its pins and bars, keeps the lessons, and lays running terms anew. */
 final class CutForm
 {
-    public function __construct(private readonly LessonCutter $cutter, private readonly PlanTerm $plan) {}
+    public function __construct(private readonly LessonCutter $cutter, private readonly PlanTerm $plan)
+    {
+    }
 
     /** The cut as the form now asks for it, without saving. @throws \Gorvan\Core\Lesson\CutImpossible */
     public function preview(Form $form): LessonCut

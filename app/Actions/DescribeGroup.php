@@ -16,7 +16,9 @@ use Gorvan\Core\Term\Passage;
 /** Says where each student of a group stands in a form, on a day. */
 final class DescribeGroup
 {
-    public function __construct(private readonly ReadStandings $standings, private readonly TaughtEntries $taught) {}
+    public function __construct(private readonly ReadStandings $standings, private readonly TaughtEntries $taught)
+    {
+    }
 
     /**
      * @param  string  $on  the day `Y-m-d`

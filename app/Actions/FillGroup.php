@@ -13,7 +13,9 @@ use Illuminate\Support\Facades\DB;
 /** Puts students, by name, into a group. */
 final class FillGroup
 {
-    public function __construct(private readonly CurrentSchool $school) {}
+    public function __construct(private readonly CurrentSchool $school)
+    {
+    }
 
     /**
      * @param  list<string>  $names

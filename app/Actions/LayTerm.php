@@ -7,7 +7,6 @@ namespace App\Actions;
 use App\Models\CurrentSchool;
 use App\Models\Group;
 use App\Models\Term;
-use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Term\Approach;
 use Gorvan\Core\Term\TermDates;
 use Gorvan\Core\Term\TermReader;
@@ -16,7 +15,9 @@ use Illuminate\Support\Facades\DB;
 /** Lays a group's form over a term of weekly meetings. */
 final class LayTerm
 {
-    public function __construct(private readonly CurrentSchool $school, private readonly PlanTerm $plan) {}
+    public function __construct(private readonly CurrentSchool $school, private readonly PlanTerm $plan)
+    {
+    }
 
     /**
      * The meetings a term would have, without saving.
@@ -37,7 +38,7 @@ final class LayTerm
         return $dates;
     }
 
-    /** @param array<mixed> $term */
+    /** @param  array<mixed>  $term */
     public function __invoke(Group $group, string $title, array $term, Approach $approach): Term
     {
         $dates = $this->dates($term);

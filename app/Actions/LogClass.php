@@ -20,9 +20,11 @@ use Illuminate\Support\Str;
  */
 final class LogClass
 {
-    public function __construct(private readonly PlanTerm $plan, private readonly TakeAttendance $attendance) {}
+    public function __construct(private readonly PlanTerm $plan, private readonly TakeAttendance $attendance)
+    {
+    }
 
-    /** @param string $log a ULID made by the client; the same one twice changes nothing */
+    /** @param  string  $log a ULID made by the client; the same one twice changes nothing */
     public function __invoke(Meeting $meeting, string $log, DateTimeImmutable $at, User $by): void
     {
         if ($meeting->log_id === $log) {

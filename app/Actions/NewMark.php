@@ -18,5 +18,6 @@ final readonly class NewMark
         public Support $support,
         public DateTimeImmutable $at,
         public ?Side $side = null,
-    ) {}
+    ) {
+    }
 }

@@ -26,7 +26,8 @@ final class PlanTerm
         private readonly TermLayout $layout,
         private readonly ReadStandings $standings,
         private readonly TaughtEntries $taught,
-    ) {}
+    ) {
+    }
 
     public function __invoke(Term $term): void
     {
@@ -34,6 +35,7 @@ final class PlanTerm
         $form = $term->form;
         $score = $form->score();
         $today = $this->school->today();
+        /** @var \Illuminate\Database\Eloquent\Collection<int, Meeting> $meetings */
         $meetings = $term->meetings()->orderBy('starts_at')->get();
         $students = $term->group->students->pluck('id')->all();
         $plan = $this->layout->lay(new LayoutRequest(

@@ -19,7 +19,9 @@ use Illuminate\Support\Collection;
 /** Replays the record of some students: every standing is computed from the facts, none is stored. */
 final class ReadStandings
 {
-    public function __construct(private readonly CurrentSchool $school) {}
+    public function __construct(private readonly CurrentSchool $school)
+    {
+    }
 
     /**
      * @param  list<string>  $students

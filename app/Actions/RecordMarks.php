@@ -17,7 +17,7 @@ use Illuminate\Support\Facades\DB;
  */
 final class RecordMarks
 {
-    /** @param list<NewMark> $marks */
+    /** @param  list<NewMark>  $marks */
     public function __invoke(Meeting $meeting, array $marks, User $by): void
     {
         DB::transaction(function () use ($meeting, $marks, $by): void {

@@ -12,9 +12,11 @@ use Illuminate\Support\Facades\DB;
 /** Adds a form to the school and cuts it into lessons. */
 final class SaveForm
 {
-    public function __construct(private readonly CutForm $cut) {}
+    public function __construct(private readonly CutForm $cut)
+    {
+    }
 
-    /** @param list<string> $declined ids of entries whose supposed relation the teacher did not confirm */
+    /** @param  list<string>  $declined ids of entries whose supposed relation the teacher did not confirm */
     public function __invoke(CoreForm $form, array $declined = []): Form
     {
         return DB::transaction(function () use ($form, $declined): Form {

@@ -12,7 +12,7 @@ use Illuminate\Support\Facades\DB;
 /** Notes who was there. Who is not named keeps what was noted before. */
 final class TakeAttendance
 {
-    /** @param array<string, bool> $present by student id */
+    /** @param  array<string, bool>  $present by student id */
     public function __invoke(Meeting $meeting, array $present, User $by): void
     {
         if ($meeting->log_id !== null) {

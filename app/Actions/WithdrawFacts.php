@@ -15,9 +15,11 @@ use Illuminate\Support\Facades\DB;
 /** Takes marks, logs or withdrawals back by appending a withdrawal; the record keeps both. */
 final class WithdrawFacts
 {
-    public function __construct(private readonly PlanTerm $plan) {}
+    public function __construct(private readonly PlanTerm $plan)
+    {
+    }
 
-    /** @param list<array{id: string, of: string, at: DateTimeImmutable}> $withdrawals */
+    /** @param  list<array{id: string, of: string, at: DateTimeImmutable}>  $withdrawals */
     public function __invoke(array $withdrawals, User $by): void
     {
         DB::transaction(function () use ($withdrawals, $by): void {
@@ -27,7 +29,7 @@ final class WithdrawFacts
         });
     }
 
-    /** @param array{id: string, of: string, at: DateTimeImmutable} $withdrawal */
+    /** @param  array{id: string, of: string, at: DateTimeImmutable}  $withdrawal */
     private function append(array $withdrawal, int $at, User $by): void
     {
         $known = Withdrawal::find($withdrawal['id']);

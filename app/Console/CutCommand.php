@@ -71,7 +71,7 @@ final class CutCommand extends FileCommand
         ];
     }
 
-    /** @param list<string> $warnings */
+    /** @param  list<string>  $warnings */
     private function told(Form $form, LessonCut $cut, array $warnings): int
     {
         $this->line(sprintf('%s: %d entries, load %.2f, %d lessons of about %.2f', $form->title, $form->count(), $cut->totalLoad(), count($cut->lessons), $cut->target));

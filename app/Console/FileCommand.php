@@ -44,7 +44,7 @@ abstract class FileCommand extends Command
     /** Prints the answer, all at once, so that nothing stands on standard output when something is wrong. */
     abstract protected function answer(string $text, string $file): int;
 
-    /** @param array<string, mixed> $data */
+    /** @param  array<string, mixed>  $data */
     protected function json(array $data): int
     {
         $this->getOutput()->writeln(
@@ -55,7 +55,7 @@ abstract class FileCommand extends Command
         return self::SUCCESS;
     }
 
-    /** @param list<string> $warnings */
+    /** @param  list<string>  $warnings */
     protected function warnings(array $warnings): void
     {
         foreach ($warnings as $warning) {

@@ -8,6 +8,7 @@ use DateTimeImmutable;
 use DateTimeZone;
 use Illuminate\Support\Facades\DB;
 use LogicException;
+use Throwable;
 
 /**
  * The school whose rows may be seen and written now. It is told to PostgreSQL too, whose row policies show a
@@ -20,13 +21,13 @@ final class CurrentSchool
     public function enter(School $school): void
     {
         $this->school = $school;
-        DB::statement("select set_config('gorvan.school', ?, false)", [$school->id]);
+        $this->tell($school);
     }
 
     public function leave(): void
     {
         $this->school = null;
-        DB::statement("select set_config('gorvan.school', '', false)");
+        $this->tell(null);
     }
 
     /**
@@ -42,10 +43,19 @@ final class CurrentSchool
         $before = $this->school;
         $this->enter($school);
         try {
-            return $work();
-        } finally {
-            $before === null ? $this->leave() : $this->enter($before);
+            $done = $work();
+        } catch (Throwable $e) {
+            $this->school = $before;
+            // Inside a transaction that failed PostgreSQL takes no statement; its rollback puts the setting back.
+            if (DB::transactionLevel() === 0) {
+                $this->tell($before);
+            }
+            throw $e;
         }
+        $this->school = $before;
+        $this->tell($before);
+
+        return $done;
     }
 
     public function id(): string
@@ -72,5 +82,10 @@ final class CurrentSchool
     public function today(): string
     {
         return DateTimeImmutable::createFromInterface(now())->setTimezone($this->zone())->format('Y-m-d');
+    }
+
+    private function tell(?School $school): void
+    {
+        DB::statement("select set_config('gorvan.school', ?, false)", [$school->id ?? '']);
     }
 }

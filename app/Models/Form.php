@@ -39,19 +39,28 @@ final class Form extends Model
     /** @return HasMany<Entry, $this> in the order of the form */
     public function entries(): HasMany
     {
-        return $this->hasMany(Entry::class, 'form_id')->orderBy('position');
+        $rows = $this->hasMany(Entry::class, 'form_id');
+        $rows->orderBy('position');
+
+        return $rows;
     }
 
     /** @return HasMany<Section, $this> in the order of the form */
     public function sections(): HasMany
     {
-        return $this->hasMany(Section::class, 'form_id')->orderBy('first');
+        $rows = $this->hasMany(Section::class, 'form_id');
+        $rows->orderBy('first');
+
+        return $rows;
     }
 
     /** @return HasMany<Lesson, $this> in the order of the form */
     public function lessons(): HasMany
     {
-        return $this->hasMany(Lesson::class, 'form_id')->orderBy('ordinal');
+        $rows = $this->hasMany(Lesson::class, 'form_id');
+        $rows->orderBy('ordinal');
+
+        return $rows;
     }
 
     /** The form as core knows it. */

@@ -13,7 +13,7 @@ final readonly class Score
     /** @var array<string, int> position by row id */
     private array $positions;
 
-    /** @param list<string> $ids row ids in the order of the form */
+    /** @param  list<string>  $ids row ids in the order of the form */
     public function __construct(public CoreForm $form, public array $ids)
     {
         $this->positions = array_map(static fn (int $at): int => $at + 1, array_flip($ids));

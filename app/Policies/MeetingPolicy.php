@@ -5,4 +5,6 @@ declare(strict_types=1);
 namespace App\Policies;
 
 /** {@inheritDoc} */
-final class MeetingPolicy extends OwnRows {}
+final class MeetingPolicy extends OwnRows
+{
+}

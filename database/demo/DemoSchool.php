@@ -23,6 +23,7 @@ use App\Models\Student;
 use App\Models\Term;
 use App\Models\User;
 use DateTimeImmutable;
+use DateTimeZone;
 use Gorvan\Core\Term\Approach;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -68,20 +69,21 @@ final class DemoSchool
         private readonly TakeAttendance $attendance,
         private readonly RecordMarks $record,
         private readonly LogClass $log,
-    ) {}
+    ) {
+    }
 
-    /** @param callable(string): void $tell what is being done now */
+    /** @param  callable(string): void  $tell what is being done now */
     public function load(callable $tell): User
     {
         return DB::transaction(fn (): User => $this->made($tell));
     }
 
-    /** @param callable(string): void $tell */
+    /** @param  callable(string): void  $tell */
     private function made(callable $tell): User
     {
         $owner = ($this->found)('Lantern Quay School', self::ZONE, 'Ottilie Fenn', self::OWNER, self::PASSWORD, true);
         $owner->school->users()->create(['name' => 'Bram Sallow', 'email' => self::INSTRUCTOR, 'password' => self::PASSWORD, 'role' => Role::Instructor]);
-        $today = new DateTimeImmutable('today', new \DateTimeZone(self::ZONE));
+        $today = DateTimeImmutable::createFromInterface(now())->setTimezone(new DateTimeZone(self::ZONE))->setTime(0, 0);
         $this->current->during($owner->school, function () use ($owner, $today, $tell): void {
             $tell('the forms');
             $long = $this->form('marsh-lantern.json');
@@ -100,7 +102,7 @@ final class DemoSchool
         return ($this->save)(($this->read)((string) file_get_contents(__DIR__."/$file"))->form);
     }
 
-    /** @param array<string, Profile> $roster */
+    /** @param  array<string, Profile>  $roster */
     private function group(string $name, string $room, Form $form, array $roster, User $by, DateTimeImmutable $next, string $at, int $minutes): void
     {
         $first = $next->modify('-49 days');
@@ -123,7 +125,7 @@ final class DemoSchool
         });
     }
 
-    /** @param array<string, Profile> $profiles by student id */
+    /** @param  array<string, Profile>  $profiles by student id */
     private function hold(Term $term, array $profiles, Score $score, User $by, DateTimeImmutable $next): void
     {
         $looks = [];

@@ -25,7 +25,13 @@ function model({ loads, rests, pins, target, lambda, lessons }) {
     if (covering.length === 0) return null;
     rows.push(row(`c${entry}`, covering, 1));
   }
-  rows.push(row('k', columns.map((_, at) => at), lessons));
+  rows.push(
+    row(
+      'k',
+      columns.map((_, at) => at),
+      lessons,
+    ),
+  );
   return [
     'Minimize',
     ` obj: ${columns.map((column, at) => `${number(column.cost)} x${at}`).join(' + ')}`,

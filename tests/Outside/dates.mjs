@@ -13,9 +13,16 @@ const answers = given().map(({ from, to, timezone, pattern, closures }) => {
     const set = new RRuleSet();
     const options = { freq: RRule.WEEKLY, byweekday: [WEEKDAYS[weekday]], dtstart: utc(from, at), until: utc(to, '23:59') };
     set.rrule(new RRule(options));
-    for (const closure of closures) set.exrule(new RRule({ freq: RRule.DAILY, dtstart: utc(closure.from, at), until: utc(closure.to, '23:59') }));
+    for (const closure of closures)
+      set.exrule(new RRule({ freq: RRule.DAILY, dtstart: utc(closure.from, at), until: utc(closure.to, '23:59') }));
     return set.all().map((local) => {
-      const naive = { year: local.getUTCFullYear(), month: local.getUTCMonth() + 1, day: local.getUTCDate(), hour: local.getUTCHours(), minute: local.getUTCMinutes() };
+      const naive = {
+        year: local.getUTCFullYear(),
+        month: local.getUTCMonth() + 1,
+        day: local.getUTCDate(),
+        hour: local.getUTCHours(),
+        minute: local.getUTCMinutes(),
+      };
       const [first] = DateTime.fromObject(naive, { zone: timezone })
         .getPossibleOffsets()
         .sort((a, b) => a.toMillis() - b.toMillis());

@@ -24,7 +24,10 @@ function step(state, days, seen) {
   const recall = algorithm.forgetting_curve(days, state.stability);
   const [good, bad] = [algorithm.next_state(state, days, grade), algorithm.next_state(state, days, 1)];
   const share = later ?? recall;
-  return { stability: mix(share, good.stability, bad.stability), difficulty: later === null ? state.difficulty : good.difficulty };
+  return {
+    stability: mix(share, good.stability, bad.stability),
+    difficulty: later === null ? state.difficulty : good.difficulty,
+  };
 }
 
 const answers = given().map((history) => {

@@ -25,12 +25,17 @@ use OpenApi\Attributes as OA;
 
 final class GroupController extends Controller
 {
-    public function __construct(private readonly CurrentSchool $school) {}
+    public function __construct(private readonly CurrentSchool $school)
+    {
+    }
 
     #[OA\Get(path: '/api/groups', operationId: 'groups', responses: [new OA\Response(response: 200, description: 'The groups of the school', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: GroupSummary::class)))])]
     public function index(): JsonResponse
     {
-        return new JsonResponse(Group::with('form', 'terms')->withCount('students')->orderBy('name')->get()->map($this->summary(...))->all());
+        /** @var \Illuminate\Database\Eloquent\Collection<int, Group> $groups */
+        $groups = Group::with('form', 'terms')->withCount('students')->orderBy('name')->get();
+
+        return new JsonResponse($groups->map($this->summary(...))->all());
     }
 
     #[OA\Post(path: '/api/groups', operationId: 'makeGroup', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['name', 'form', 'students'], properties: [new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'room', type: 'string', nullable: true), new OA\Property(property: 'form', type: 'string'), new OA\Property(property: 'students', type: 'array', items: new OA\Items(type: 'string'))])), responses: [new OA\Response(response: 201, description: 'Made', content: new OA\JsonContent(ref: GroupSummary::class)), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]

@@ -43,7 +43,8 @@ final class MeetingController extends Controller
         private readonly CurrentSchool $school,
         private readonly DescribeGroup $describe,
         private readonly CutForm $cut,
-    ) {}
+    ) {
+    }
 
     #[OA\Get(path: '/api/today', operationId: 'today', responses: [new OA\Response(response: 200, description: 'What is on today', content: new OA\JsonContent(ref: TodayData::class))])]
     public function today(): JsonResponse

@@ -21,7 +21,7 @@ use OpenApi\Attributes as OA;
 final class SessionController extends Controller
 {
     #[OA\Get(path: '/api/session', operationId: 'session', responses: [new OA\Response(response: 200, description: 'Who is signed in', content: new OA\JsonContent(ref: SessionData::class))])]
-    public function show(Request $request): SessionData|JsonResponse
+    public function show(Request $request): JsonResponse
     {
         return new JsonResponse($this->describe($request->user()));
     }

@@ -36,12 +36,17 @@ use OpenApi\Attributes as OA;
 ])]
 final class TermController extends Controller
 {
-    public function __construct(private readonly CurrentSchool $school) {}
+    public function __construct(private readonly CurrentSchool $school)
+    {
+    }
 
     #[OA\Get(path: '/api/terms', operationId: 'terms', responses: [new OA\Response(response: 200, description: 'The terms of the school', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: TermSummary::class)))])]
     public function index(): JsonResponse
     {
-        return new JsonResponse(Term::with('group', 'form', 'meetings')->orderByDesc('starts_on')->get()->map(self::summary(...))->all());
+        /** @var \Illuminate\Database\Eloquent\Collection<int, Term> $terms */
+        $terms = Term::with('group', 'form', 'meetings')->orderByDesc('starts_on')->get();
+
+        return new JsonResponse($terms->map(self::summary(...))->all());
     }
 
     #[OA\Post(path: '/api/terms/preview', operationId: 'previewTerm', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/NewTerm')), responses: [new OA\Response(response: 200, description: 'The dates it would have', content: new OA\JsonContent(ref: DatesData::class)), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]

@@ -27,5 +27,6 @@ final readonly class CellData
         public ?string $left,
         #[OA\Property]
         public ?string $right,
-    ) {}
+    ) {
+    }
 }

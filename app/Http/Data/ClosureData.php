@@ -15,5 +15,6 @@ final readonly class ClosureData
         public string $from,
         #[OA\Property]
         public string $to,
-    ) {}
+    ) {
+    }
 }

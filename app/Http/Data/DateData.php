@@ -17,5 +17,6 @@ final readonly class DateData
         public string $startsAt,
         #[OA\Property]
         public int $minutes,
-    ) {}
+    ) {
+    }
 }

@@ -21,5 +21,6 @@ final readonly class DatesData
         public array $warnings,
         #[OA\Property]
         public int $lessons,
-    ) {}
+    ) {
+    }
 }

@@ -57,7 +57,8 @@ final readonly class EntryData
         public ?float $seconds,
         #[OA\Property]
         public bool $isTimeAssumed,
-    ) {}
+    ) {
+    }
 
     public static function of(Form $form, EntryLoad $load, string $id): self
     {

@@ -56,9 +56,10 @@ final readonly class FormData
         public array $joins,
         #[OA\Property(type: 'array', items: new OA\Items(ref: LessonData::class))]
         public array $lessons,
-    ) {}
+    ) {
+    }
 
-    /** @param list<string> $ids row ids by position, empty for a form that is not saved */
+    /** @param  list<string>  $ids row ids by position, empty for a form that is not saved */
     public static function of(Form $form, LessonCut $cut, array $ids = [], ?FormRow $row = null): self
     {
         $time = new RunTime($form);

@@ -23,5 +23,6 @@ final readonly class FormPreviewData
         public array $warnings,
         #[OA\Property]
         public int $lines,
-    ) {}
+    ) {
+    }
 }

@@ -26,5 +26,6 @@ final readonly class FormSummary
         public float $load,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $groups,
-    ) {}
+    ) {
+    }
 }

@@ -29,5 +29,6 @@ final readonly class GroupData
         public ?int $nextLesson,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StudentData::class))]
         public array $students,
-    ) {}
+    ) {
+    }
 }

@@ -25,5 +25,6 @@ final readonly class GroupSummary
         public int $students,
         #[OA\Property]
         public ?string $termId,
-    ) {}
+    ) {
+    }
 }

@@ -17,5 +17,6 @@ final readonly class JoinData
         public float $rest,
         #[OA\Property]
         public ?string $pin,
-    ) {}
+    ) {
+    }
 }

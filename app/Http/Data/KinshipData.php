@@ -19,5 +19,6 @@ final readonly class KinshipData
         public bool $isMirror,
         #[OA\Property]
         public string $key,
-    ) {}
+    ) {
+    }
 }

@@ -23,5 +23,6 @@ final readonly class LessonData
         public ?PassageData $recap,
         #[OA\Property]
         public float $seconds,
-    ) {}
+    ) {
+    }
 }

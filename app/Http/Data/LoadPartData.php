@@ -15,5 +15,6 @@ final readonly class LoadPartData
         public string $reason,
         #[OA\Property]
         public float $amount,
-    ) {}
+    ) {
+    }
 }

@@ -23,5 +23,6 @@ final readonly class MarkData
         public string $support,
         #[OA\Property]
         public string $at,
-    ) {}
+    ) {
+    }
 }

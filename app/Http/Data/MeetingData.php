@@ -35,5 +35,6 @@ final readonly class MeetingData
         public array $closures,
         #[OA\Property]
         public ?string $logId,
-    ) {}
+    ) {
+    }
 }

@@ -52,7 +52,8 @@ final readonly class MeetingRow
         public ?float $recallAfter,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $notes,
-    ) {}
+    ) {
+    }
 
     public static function of(Meeting $meeting, Score $score, CurrentSchool $school): self
     {

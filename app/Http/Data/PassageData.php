@@ -16,7 +16,8 @@ final readonly class PassageData
         public int $from,
         #[OA\Property]
         public int $to,
-    ) {}
+    ) {
+    }
 
     public static function of(?Passage $passage): ?self
     {

@@ -19,5 +19,6 @@ final readonly class PersonData
         public string $email,
         #[OA\Property]
         public string $role,
-    ) {}
+    ) {
+    }
 }

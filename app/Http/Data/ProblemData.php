@@ -15,5 +15,6 @@ final readonly class ProblemData
         public string $message,
         #[OA\Property]
         public string $place,
-    ) {}
+    ) {
+    }
 }

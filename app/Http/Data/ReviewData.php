@@ -21,5 +21,6 @@ final readonly class ReviewData
         public float $minutes,
         #[OA\Property]
         public float $meanRecall,
-    ) {}
+    ) {
+    }
 }

@@ -22,7 +22,8 @@ final readonly class SchoolData
         public string $today,
         #[OA\Property]
         public bool $isDemo,
-    ) {}
+    ) {
+    }
 
     public static function of(School $school, string $today): self
     {

@@ -17,5 +17,6 @@ final readonly class SectionData
         public int $first,
         #[OA\Property]
         public int $last,
-    ) {}
+    ) {
+    }
 }

@@ -17,5 +17,6 @@ final readonly class SessionData
         public ?PersonData $person,
         #[OA\Property]
         public ?SchoolData $school,
-    ) {}
+    ) {
+    }
 }

@@ -36,5 +36,6 @@ final readonly class StudentData
         public array $missed,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))]
         public array $notReady,
-    ) {}
+    ) {
+    }
 }

@@ -30,5 +30,6 @@ final readonly class TermData
         public array $meetings,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $warnings,
-    ) {}
+    ) {
+    }
 }

@@ -29,5 +29,6 @@ final readonly class TermSummary
         public int $meetings,
         #[OA\Property]
         public int $held,
-    ) {}
+    ) {
+    }
 }

@@ -30,5 +30,6 @@ final readonly class TodayData
         public bool $hasTerms,
         #[OA\Property]
         public bool $isDemoOver,
-    ) {}
+    ) {
+    }
 }

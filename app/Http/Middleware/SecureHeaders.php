@@ -11,7 +11,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** Headers that keep a page from being framed, sniffed or made to load anything from elsewhere. */
 final class SecureHeaders
 {
-    /** @param Closure(Request): Response $next */
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         $response = $next($request);

@@ -13,9 +13,11 @@ use Symfony\Component\HttpFoundation\Response;
 /** Everything a request reads or writes belongs to the school of the person who sent it. */
 final class UseSchool
 {
-    public function __construct(private readonly CurrentSchool $current) {}
+    public function __construct(private readonly CurrentSchool $current)
+    {
+    }
 
-    /** @param Closure(Request): Response $next */
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         $user = $request->user();

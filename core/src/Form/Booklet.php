@@ -7,5 +7,7 @@ namespace Gorvan\Core\Form;
 /** The number an entry carries in the school's own booklet, and its page. */
 final readonly class Booklet
 {
-    public function __construct(public ?string $number, public ?int $page) {}
+    public function __construct(public ?string $number, public ?int $page)
+    {
+    }
 }

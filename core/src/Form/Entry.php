@@ -41,7 +41,8 @@ final readonly class Entry
         public ?float $rest = null,
         public ?CutPin $cut = null,
         public array $others = [],
-    ) {}
+    ) {
+    }
 
     /** Left and right, one after the other, inside the entry. Pure. */
     public function isDoneOnBothSides(): bool

@@ -9,7 +9,7 @@ final readonly class EntryLoad
 {
     public float $load;
 
-    /** @param list<LoadPart> $parts what the demand is made of */
+    /** @param  list<LoadPart>  $parts what the demand is made of */
     public function __construct(
         public int $position,
         public float $demand,

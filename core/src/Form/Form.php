@@ -38,7 +38,7 @@ final readonly class Form
             throw BadInput::at('$.entries', 'a form needs at least one entry');
         }
         if ($count > self::MAX_ENTRIES) {
-            throw BadInput::at('$.entries', "a form has at most ".self::MAX_ENTRIES." entries, this one has $count");
+            throw BadInput::at('$.entries', 'a form has at most '.self::MAX_ENTRIES." entries, this one has $count");
         }
         $positions = [];
         foreach ($entries as $at => $entry) {
@@ -56,7 +56,7 @@ final readonly class Form
         return count($this->entries);
     }
 
-    /** @param int $position from 1 */
+    /** @param  int  $position from 1 */
     public function at(int $position): Entry
     {
         return $this->entries[$position - 1] ?? throw BadInput::whole("there is no entry at position $position");
@@ -92,7 +92,7 @@ final readonly class Form
         return null;
     }
 
-    /** @param list<Section> $sections */
+    /** @param  list<Section>  $sections */
     private static function checkSections(array $sections, int $count): void
     {
         $before = 0;

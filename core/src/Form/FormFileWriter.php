@@ -26,7 +26,7 @@ final class FormFileWriter
             'announced' => $form->announced,
             'breath_seconds' => $form->breathSeconds,
             'footfall' => $form->footfall?->value,
-            'sections' => array_map(
+            'sections' => $form->sections === [] ? null : array_map(
                 static fn (Section $section): array => ['title' => $section->title, 'first' => $section->first, 'last' => $section->last],
                 $form->sections,
             ),

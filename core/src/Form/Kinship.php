@@ -7,7 +7,9 @@ namespace Gorvan\Core\Form;
 /** "Entry 12 returns to entry 4", or "entry 7 mirrors entry 6": positions from 1. */
 final readonly class Kinship
 {
-    private function __construct(public int $position, public int $to, public bool $isMirror) {}
+    private function __construct(public int $position, public int $to, public bool $isMirror)
+    {
+    }
 
     public static function returns(int $position, int $to): self
     {

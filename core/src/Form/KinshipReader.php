@@ -12,7 +12,7 @@ namespace Gorvan\Core\Form;
  */
 final class KinshipReader
 {
-    /** @param list<Entry> $entries
+    /** @param  list<Entry>  $entries
      * @return list<Kinship> */
     public function suppose(array $entries): array
     {
@@ -37,7 +37,7 @@ final class KinshipReader
         return $kin;
     }
 
-    /** @param array<string, int> $nearest */
+    /** @param  array<string, int>  $nearest */
     private static function nearestMirror(Entry $entry, array $nearest): ?int
     {
         $title = self::plain($entry->title);

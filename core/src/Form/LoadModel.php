@@ -21,7 +21,8 @@ final readonly class LoadModel
         public float $mirrored = 0.5,
         public float $returning = 0.15,
         public float $join = 0.2,
-    ) {}
+    ) {
+    }
 
     /** @return list<EntryLoad> one for each entry of the form, in order */
     public function of(Form $form): array

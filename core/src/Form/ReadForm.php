@@ -11,5 +11,7 @@ final readonly class ReadForm
      * @param  list<Kinship>  $inferred  relations the reader supposed and the teacher should confirm
      * @param  list<string>  $warnings  sentences that name their place
      */
-    public function __construct(public Form $form, public array $inferred = [], public array $warnings = []) {}
+    public function __construct(public Form $form, public array $inferred = [], public array $warnings = [])
+    {
+    }
 }

@@ -12,14 +12,15 @@ namespace Gorvan\Core\Form;
  */
 final readonly class Repetition
 {
-    /** @param list<Side> $sides in order, for an alternating repetition only */
+    /** @param  list<Side>  $sides in order, for an alternating repetition only */
     private function __construct(
         public string $stated,
         public RepetitionKind $kind,
         public ?int $times = null,
         public ?float $seconds = null,
         public array $sides = [],
-    ) {}
+    ) {
+    }
 
     public static function parse(string $stated): self
     {

@@ -14,7 +14,9 @@ final readonly class RunTime
 
     public const BREATH_SECONDS = 6.0;
 
-    public function __construct(private Form $form) {}
+    public function __construct(private Form $form)
+    {
+    }
 
     /** Seconds of one entry, or null when it lasts until told. An extra is no part of the form and takes none. */
     public function secondsOf(int $position): ?float

@@ -7,5 +7,7 @@ namespace Gorvan\Core\Form;
 /** A named stretch of a form: positions, from 1, both ends inside. */
 final readonly class Section
 {
-    public function __construct(public string $title, public int $first, public int $last) {}
+    public function __construct(public string $title, public int $first, public int $last)
+    {
+    }
 }

@@ -7,5 +7,7 @@ namespace Gorvan\Core\Form;
 /** Another name of the same movement: another script, language, or family. */
 final readonly class TitleAlias
 {
-    public function __construct(public string $text, public ?string $lang = null) {}
+    public function __construct(public string $text, public ?string $lang = null)
+    {
+    }
 }

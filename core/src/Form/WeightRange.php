@@ -7,7 +7,9 @@ namespace Gorvan\Core\Form;
 /** How much of the weight stands on the left foot, per cent, 0..100; a single value is a range of no width. */
 final readonly class WeightRange
 {
-    private function __construct(public float $from, public float $to) {}
+    private function __construct(public float $from, public float $to)
+    {
+    }
 
     public static function exactly(float $percent): self
     {

@@ -24,7 +24,7 @@ final class CutImpossible extends DomainException
         return new self('say either the load of a lesson or the number of lessons, not both');
     }
 
-    /** @param list<int> $feasible numbers of lessons that would work, in order */
+    /** @param  list<int>  $feasible numbers of lessons that would work, in order */
     public static function lessonsInfeasible(int $lessons, array $feasible): self
     {
         $range = $feasible === [] ? 'no number of lessons is feasible' : 'feasible: '.self::ranges($feasible);
@@ -40,7 +40,7 @@ final class CutImpossible extends DomainException
         ));
     }
 
-    /** @param non-empty-list<int> $numbers in order */
+    /** @param  non-empty-list<int>  $numbers in order */
     private static function ranges(array $numbers): string
     {
         $ranges = [];

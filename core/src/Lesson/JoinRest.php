@@ -9,5 +9,7 @@ use Gorvan\Core\Form\CutPin;
 /** The join after an entry: how good it is to stop at, 0..1, and what the teacher has said about cutting there. */
 final readonly class JoinRest
 {
-    public function __construct(public int $after, public float $rest, public ?CutPin $pin) {}
+    public function __construct(public int $after, public float $rest, public ?CutPin $pin)
+    {
+    }
 }

@@ -7,5 +7,7 @@ namespace Gorvan\Core\Lesson;
 /** A passage of new material: positions from 1, both ends inside, with its load. */
 final readonly class Lesson
 {
-    public function __construct(public int $from, public int $to, public float $load) {}
+    public function __construct(public int $from, public int $to, public float $load)
+    {
+    }
 }

@@ -21,7 +21,8 @@ final readonly class LessonCut
         public array $loads,
         public array $joins,
         public array $lessons,
-    ) {}
+    ) {
+    }
 
     public function totalLoad(): float
     {

@@ -26,7 +26,8 @@ final readonly class LessonCutter
         private LoadModel $loads = new LoadModel,
         private RestModel $rests = new RestModel,
         private float $lambda = self::LAMBDA,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  float|null  $target  load of a lesson; 4 when neither is given

@@ -16,8 +16,10 @@ final readonly class RecapFinder
 
     private const GOOD_REST = 0.6;
 
-    /** @param list<JoinRest> $joins */
-    public function __construct(private array $joins) {}
+    /** @param  list<JoinRest>  $joins */
+    public function __construct(private array $joins)
+    {
+    }
 
     /** The recap's first position, or null when the lesson starts the form. */
     public function startFor(int $lessonStart): ?int

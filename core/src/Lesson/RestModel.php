@@ -15,7 +15,8 @@ final readonly class RestModel
         public float $settled = 0.2,
         public float $squareFacing = 0.1,
         public float $sidesTogether = 0.2,
-    ) {}
+    ) {
+    }
 
     /** @return list<JoinRest> one for each join, so one fewer than entries */
     public function of(Form $form): array

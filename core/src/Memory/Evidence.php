@@ -10,7 +10,9 @@ namespace Gorvan\Core\Memory;
  */
 final readonly class Evidence
 {
-    private function __construct(public int $grade, public float $firstShare, private ?float $laterShare) {}
+    private function __construct(public int $grade, public float $firstShare, private ?float $laterShare)
+    {
+    }
 
     public static function seen(int $grade, float $share): self
     {

@@ -21,7 +21,8 @@ final readonly class Fact
         public DateTimeImmutable $at,
         public ?Support $support = null,
         public ?Side $side = null,
-    ) {}
+    ) {
+    }
 
     public static function mark(string $id, string $entry, DateTimeImmutable $at, Support $support, ?Side $side = null): self
     {

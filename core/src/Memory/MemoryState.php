@@ -7,5 +7,7 @@ namespace Gorvan\Core\Memory;
 /** What the model keeps of one student's memory of one entry: stability in days, difficulty 1..10. */
 final readonly class MemoryState
 {
-    public function __construct(public float $stability, public float $difficulty) {}
+    public function __construct(public float $stability, public float $difficulty)
+    {
+    }
 }

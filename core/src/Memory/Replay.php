@@ -16,7 +16,9 @@ use Gorvan\Core\Memory\Internal\Ledger;
  */
 final readonly class Replay
 {
-    public function __construct(private DateTimeZone $zone, private MemoryModel $model = new MemoryModel) {}
+    public function __construct(private DateTimeZone $zone, private MemoryModel $model = new MemoryModel)
+    {
+    }
 
     /**
      * @param  iterable<Fact>  $facts
@@ -54,7 +56,7 @@ final readonly class Replay
         );
     }
 
-    /** @param non-empty-array<string, Fact> $days the deciding fact of each day */
+    /** @param  non-empty-array<string, Fact>  $days the deciding fact of each day */
     private function standing(array $days, string $on): Standing
     {
         ksort($days);

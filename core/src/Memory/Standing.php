@@ -18,5 +18,6 @@ final readonly class Standing
         public ?float $recall,
         public ?string $last,
         public int $updates,
-    ) {}
+    ) {
+    }
 }

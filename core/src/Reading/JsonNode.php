@@ -17,7 +17,9 @@ final readonly class JsonNode
     /** Deeper nesting than this is refused; no format of ours needs more than five. */
     public const MAX_DEPTH = 32;
 
-    private function __construct(public mixed $value, public string $path) {}
+    private function __construct(public mixed $value, public string $path)
+    {
+    }
 
     /**
      * Parses a document (RFC 8259, UTF-8, a byte-order mark is accepted).

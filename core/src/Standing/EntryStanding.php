@@ -14,13 +14,14 @@ final readonly class EntryStanding
 
     public const PASS_RECALL = 0.6;
 
-    /** @param int $position from 1 */
+    /** @param  int  $position from 1 */
     public function __construct(
         public int $position,
         public ?Support $support,
         public ?float $recall,
         public ?string $last = null,
-    ) {}
+    ) {
+    }
 
     /**
      * An entry kept per side stands where its weaker side stands; with one side never met, it is not met.

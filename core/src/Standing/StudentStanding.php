@@ -17,7 +17,7 @@ final readonly class StudentStanding
     /** @var array<int, EntryStanding> by position */
     private array $entries;
 
-    /** @param iterable<EntryStanding> $entries those without any record may be left out */
+    /** @param  iterable<EntryStanding>  $entries those without any record may be left out */
     public function __construct(private Form $form, iterable $entries)
     {
         $byPosition = [];

@@ -7,7 +7,9 @@ namespace Gorvan\Core\Term;
 /** Days without class, `Y-m-d`, both ends inside. */
 final readonly class Closure
 {
-    public function __construct(public string $from, public string $to) {}
+    public function __construct(public string $from, public string $to)
+    {
+    }
 
     public function covers(string $day): bool
     {

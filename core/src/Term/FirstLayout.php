@@ -43,7 +43,7 @@ final readonly class FirstLayout implements TermLayout
         return new TermPlan($planned, $this->warnings($request, $left));
     }
 
-    /** @param int $at the meeting's place in the term, from 0 */
+    /** @param  int  $at the meeting's place in the term, from 0 */
     private function kind(int $at, int $meetings, bool $hasLesson): MeetingKind
     {
         $reserve = max(1, intdiv($meetings, self::RESERVE_ONE_IN));

@@ -22,5 +22,6 @@ final readonly class LayoutRequest
         public array $taught,
         public array $roster,
         public Approach $approach,
-    ) {}
+    ) {
+    }
 }

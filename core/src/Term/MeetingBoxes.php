@@ -22,9 +22,11 @@ final readonly class MeetingBoxes
      * @param  array<string, int>  $minutes  whole minutes by box, in order
      * @param  list<string>  $warnings
      */
-    private function __construct(public int $total, private array $minutes, public array $warnings) {}
+    private function __construct(public int $total, private array $minutes, public array $warnings)
+    {
+    }
 
-    /** The boxes when no lesson is known yet. @param int $total minutes, 1 or more */
+    /** The boxes when no lesson is known yet. @param  int  $total minutes, 1 or more */
     public static function unplanned(int $total): self
     {
         return new self($total, self::warmedUp($total, self::shared($total, self::SHARES)), []);

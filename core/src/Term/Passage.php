@@ -7,7 +7,9 @@ namespace Gorvan\Core\Term;
 /** A run of neighbouring entries: positions from 1, both ends inside. */
 final readonly class Passage
 {
-    public function __construct(public int $from, public int $to) {}
+    public function __construct(public int $from, public int $to)
+    {
+    }
 
     /** @return list<int> */
     public function positions(): array

@@ -28,5 +28,6 @@ final readonly class PlannedMeeting
         public int $taughtAfter,
         public ?float $recallAfter,
         public array $notes,
-    ) {}
+    ) {
+    }
 }

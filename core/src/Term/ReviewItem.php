@@ -12,5 +12,6 @@ final readonly class ReviewItem
         public int $passes,
         public float $minutes,
         public float $meanRecall,
-    ) {}
+    ) {
+    }
 }

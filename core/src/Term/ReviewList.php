@@ -20,7 +20,9 @@ final readonly class ReviewList
 
     public const SET_UP_MINUTES = 1.5;
 
-    public function __construct(private RunTime $time) {}
+    public function __construct(private RunTime $time)
+    {
+    }
 
     /**
      * @param  array<int, float>  $meanRecall  by position, 0..1, for every entry that is known
@@ -44,7 +46,7 @@ final readonly class ReviewList
         return $this->withMorePasses($this->items(array_keys($chosen), $meanRecall), $minutes - $spent);
     }
 
-    /** @param list<ReviewItem> $items */
+    /** @param  list<ReviewItem>  $items */
     public static function total(array $items): float
     {
         return array_sum(array_map(static fn (ReviewItem $item): float => $item->minutes, $items));

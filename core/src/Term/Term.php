@@ -22,5 +22,6 @@ final readonly class Term
         public DateTimeZone $zone,
         public array $pattern,
         public array $closures = [],
-    ) {}
+    ) {
+    }
 }

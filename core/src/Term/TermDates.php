@@ -22,7 +22,9 @@ final readonly class TermDates
      * @param  list<MeetingDate>  $meetings
      * @param  list<string>  $warnings
      */
-    private function __construct(public array $meetings, public array $warnings) {}
+    private function __construct(public array $meetings, public array $warnings)
+    {
+    }
 
     /** @throws BadInput when there is no meeting at all, or two would start at the same instant */
     public static function of(Term $term): self
@@ -101,7 +103,7 @@ final readonly class TermDates
         return $warnings;
     }
 
-    /** @param list<MeetingDate> $meetings */
+    /** @param  list<MeetingDate>  $meetings */
     private static function refuseRepeats(array $meetings): void
     {
         foreach ($meetings as $at => $meeting) {

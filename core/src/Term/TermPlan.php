@@ -11,5 +11,7 @@ final readonly class TermPlan
      * @param  array<int, PlannedMeeting>  $meetings
      * @param  list<string>  $warnings
      */
-    public function __construct(public array $meetings, public array $warnings) {}
+    public function __construct(public array $meetings, public array $warnings)
+    {
+    }
 }

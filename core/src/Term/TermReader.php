@@ -83,7 +83,7 @@ final class TermReader
         return $closure;
     }
 
-    /** @param list<WeeklyMeeting> $rows */
+    /** @param  list<WeeklyMeeting>  $rows */
     private static function refuseRepeats(array $rows, JsonNode $pattern): void
     {
         $seen = [];

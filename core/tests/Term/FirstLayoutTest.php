@@ -25,7 +25,7 @@ function evenForm(int $count): Form
     return new Form('T', array_map(fn (int $at) => new Entry("e$at", EntryKind::Movement, "E$at", number: $at), range(1, $count)));
 }
 
-/** @param list<array<int, KnownEntry>> $roster */
+/** @param  list<array<int, KnownEntry>>  $roster */
 function lay(int $entries = 40, int $meetings = 12, array $taught = [], array $roster = [], int $held = 0, int $minutes = 75): TermPlan
 {
     $form = evenForm($entries);

@@ -58,7 +58,7 @@ export function Ribbon({
   }
 
   return (
-    <div ref={ref} className="w-full overflow-x-auto">
+    <div ref={ref} className="w-full relative overflow-x-auto">
       <svg width={strip.width + 4} height={height} className="block font-sans">
         <g transform="translate(2 0)">
           {form.sections.map((section) => (

@@ -20,7 +20,7 @@ export function SeasonLine({ meetings, closures, current }: Props) {
     ...closures.map((closure): Tick => ({ kind: 'closed', on: closure.from })),
   ].sort((a, b) => a.on.localeCompare(b.on));
   return (
-    <nav aria-label={t('meeting.season')} className="no-print mb-5 overflow-x-auto border-b border-line">
+    <nav aria-label={t('meeting.season')} className="no-print mb-5 relative overflow-x-auto border-b border-line">
       <ol className="m-0 flex min-w-max list-none p-0">
         {ticks.map((tick) =>
           tick.kind === 'closed' ? (

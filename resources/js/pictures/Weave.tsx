@@ -31,7 +31,7 @@ export function Weave({ term }: { term: Term }) {
   const strip = stripOf(term.form.entries, inner, 'load', 3);
   const width = LEFT + strip.width + RIGHT;
   return (
-    <div ref={ref} className="w-full overflow-x-auto">
+    <div ref={ref} className="w-full relative overflow-x-auto">
       <svg
         width={width}
         height={TOP + rows.length * ROW + 6}

@@ -38,7 +38,7 @@ final class JsonFault
         return substr_count(substr($text, 0, $offset), "\n") + 1;
     }
 
-    /** @param list<string> $open */
+    /** @param  list<string>  $open */
     private static function after(string $token, string $before, array &$open): ?string
     {
         $inside = $open === [] ? '' : $open[count($open) - 1];

@@ -20,14 +20,14 @@ final class SimulatedRoster
     /** @var non-empty-list<array<int, KnownEntry>> */
     private array $students;
 
-    /** @param list<array<int, KnownEntry>> $roster */
+    /** @param  list<array<int, KnownEntry>>  $roster */
     public function __construct(array $roster, private readonly MemoryModel $model = new MemoryModel)
     {
         $this->students = $roster === [] ? [[]] : $roster;
     }
 
     /** Everyone has unmarked contact with the entries on a day; a second one on the same day changes nothing. */
-    /** @param iterable<int> $positions */
+    /** @param  iterable<int>  $positions */
     public function contact(iterable $positions, string $day, Evidence $evidence): void
     {
         foreach ($positions as $position) {

@@ -136,7 +136,7 @@ function Score({ form }: { form: Form }) {
         {t('forms.lessonsTitle')}
       </Heading>
       <div className="grid gap-8 xl:grid-cols-[1fr_20rem]">
-        <div className="overflow-x-auto">
+        <div className="relative overflow-x-auto">
           <table className="w-full border-collapse text-[0.95rem]">
             <thead>
               <tr className="text-left text-sm text-soft">

@@ -1,36 +1,16 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { Switch } from 'radix-ui';
-import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { MeetingPage } from '../../api/client';
-import { onOutcome, post } from '../../api/outbox';
-import { meetingQuery } from '../../api/queries';
 import { ButtonLink } from '../../kit/controls';
 import { Empty } from '../../kit/page';
-import { useTell } from '../../kit/toasts';
+import type { Presence } from './usePresence';
 
 /** Who is here. Everyone is, until said otherwise. */
-export function Attendance({ page }: { page: MeetingPage }) {
+export function Attendance({ page, presence }: { page: MeetingPage; presence: Presence }) {
   const { t } = useTranslation();
-  const tell = useTell();
-  const client = useQueryClient();
-  const [noted, setNoted] = useState<Record<string, boolean>>({});
   const { meeting, students } = page;
-  const isHere = (student: string) => noted[student] ?? page.present[student] ?? true;
+  const { isHere } = presence;
   const here = students.filter((student) => isHere(student.id)).length;
-
-  useEffect(
-    () =>
-      onOutcome((parcel, outcome) => {
-        if (!parcel.id.startsWith(`here/${meeting.id}/`)) return;
-        if (outcome.kind === 'refused') {
-          setNoted({});
-          tell(t('meeting.refused', { message: outcome.problem.message }), { isProblem: true });
-        }
-        if (outcome.kind === 'sent') void client.invalidateQueries({ queryKey: meetingQuery(meeting.id).queryKey });
-      }),
-    [meeting.id, client, tell, t],
-  );
 
   if (students.length === 0) {
     return (
@@ -59,13 +39,7 @@ export function Attendance({ page }: { page: MeetingPage }) {
                   checked={isHere(student.id)}
                   disabled={meeting.isHeld}
                   onCheckedChange={(is) => {
-                    setNoted({ ...noted, [student.id]: is });
-                    void post({
-                      id: `here/${meeting.id}/${student.id}`,
-                      method: 'PUT',
-                      url: `/api/meetings/${meeting.id}/attendance`,
-                      body: { present: { [student.id]: is } },
-                    });
+                    presence.note(student.id, is);
                   }}
                   className="h-8 w-14 rounded border border-line bg-sheet p-[3px] data-[state=checked]:border-pine data-[state=checked]:bg-pine disabled:opacity-60"
                 >

@@ -10,7 +10,8 @@ import { Ribbon } from '../../pictures/Ribbon';
 import { useReedWords } from '../../pictures/useReedWords';
 import { usePassageWords } from './PlanList';
 import { stateIn } from './stateIn';
-import { type MarkedSide, type Marks, useMarks } from './useMarks';
+import type { MarkedSide, Marks } from './useMarks';
+import type { Presence } from './usePresence';
 
 const LEVELS = LADDER.slice(1);
 const chip =
@@ -23,7 +24,7 @@ interface Offered {
 }
 
 /** Marking: a passage, then one tap a student. */
-export function Marking({ page }: { page: MeetingPage }) {
+export function Marking({ page, presence, marks }: { page: MeetingPage; presence: Presence; marks: Marks }) {
   const { t } = useTranslation();
   const { meeting, form, students } = page;
   const words = usePassageWords(form);
@@ -34,8 +35,7 @@ export function Marking({ page }: { page: MeetingPage }) {
   ];
   const [chosen, setChosen] = useState<Passage | null>(offered[0]?.passage ?? null);
   const [side, setSide] = useState<MarkedSide>(null);
-  const marks = useMarks(page, words.numbers);
-  const here = students.filter((student) => page.present[student.id] ?? true);
+  const here = students.filter((student) => presence.isHere(student.id));
   const state = stateIn(meeting, page.season);
 
   /** The first click on the ribbon starts a stretch, a second one after it ends it. */

@@ -16,8 +16,10 @@ import { Timeline } from '../../pictures/Timeline';
 import { Attendance } from './Attendance';
 import { Marking } from './Marking';
 import { momentOf } from './moment';
-import { PlanList } from './PlanList';
+import { PlanList, usePassageWords } from './PlanList';
 import { stateIn } from './stateIn';
+import { useMarks } from './useMarks';
+import { usePresence } from './usePresence';
 
 const tabs = ['plan', 'here', 'mark'] as const;
 
@@ -32,6 +34,8 @@ function Class({ page }: { page: MeetingPage }) {
   const { t } = useTranslation();
   const [search, setSearch] = useSearchParams();
   const { meeting, term, form } = page;
+  const presence = usePresence(page);
+  const marks = useMarks(page, usePassageWords(form).numbers);
   const wanted = tabs.find((tab) => tab === search.get('on')) ?? 'plan';
   const isFuture = !meeting.isToday && !meeting.isPast;
   return (
@@ -73,10 +77,14 @@ function Class({ page }: { page: MeetingPage }) {
             <Ribbon form={form} state={stateIn(meeting, page.season)} />
           </Tabs.Content>
           <Tabs.Content value="here">
-            <Attendance page={page} />
+            <Attendance page={page} presence={presence} />
           </Tabs.Content>
           <Tabs.Content value="mark">
-            {isFuture ? <p className="text-soft">{t('meeting.future')}</p> : <Marking page={page} />}
+            {isFuture ? (
+              <p className="text-soft">{t('meeting.future')}</p>
+            ) : (
+              <Marking page={page} presence={presence} marks={marks} />
+            )}
           </Tabs.Content>
         </Tabs.Root>
       </Page>

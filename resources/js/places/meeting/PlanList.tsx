@@ -78,7 +78,7 @@ export function PlanList({ meeting, form, isLarge = false }: { meeting: Meeting;
             className="grid grid-cols-[3.6rem_1fr_4.2rem] items-baseline gap-x-3 border-b border-line py-2 sm:grid-cols-[3.6rem_7.5rem_1fr_4.2rem]"
           >
             <span className="text-soft">{box.at}</span>
-            <h3 className="text-[1.05em]">{t(`boxes.${box.name}`)}</h3>
+            <h2 className="text-[1.05em]">{t(`boxes.${box.name}`)}</h2>
             <div className="col-span-2 col-start-2 row-start-2 min-w-0 sm:col-span-1 sm:col-start-3 sm:row-start-1">
               {content[box.name]()}
             </div>

@@ -60,7 +60,7 @@ function AsTable({ term }: { term: Term }) {
   return (
     <details className="mt-6">
       <summary className="min-h-11 py-2 text-pine underline underline-offset-4">{t('terms.asTable')}</summary>
-      <div className="overflow-x-auto">
+      <div className="relative overflow-x-auto">
         <table className="border-collapse text-[0.95rem]">
           <thead>
             <tr>

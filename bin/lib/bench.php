@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+use Gorvan\Core\Form\Entry;
+use Gorvan\Core\Form\EntryKind;
+use Gorvan\Core\Form\Form;
+use Gorvan\Core\Lesson\LessonCutter;
+use Gorvan\Core\Memory\Evidence;
+use Gorvan\Core\Memory\MemoryModel;
+
+require dirname(__DIR__, 2).'/vendor/autoload.php';
+
+const RUNS = 7;
+const UPDATES = 100_000;
+const CUTS = 20;
+
+/** @param list<float> $values */
+function median(array $values): float
+{
+    sort($values);
+
+    return $values[intdiv(count($values), 2)];
+}
+
+/** Seconds that some work takes. @param callable(): void $work */
+function seconds(callable $work): float
+{
+    $start = hrtime(true);
+    $work();
+
+    return (hrtime(true) - $start) / 1e9;
+}
+
+/** @return array<string, mixed> what the reference libraries took, measured inside Node by the same count */
+function reference(array $asked): array
+{
+    $node = proc_open(['node', __DIR__.'/bench.mjs'], [['pipe', 'r'], ['pipe', 'w'], STDERR], $pipes);
+    fwrite($pipes[0], json_encode($asked, JSON_THROW_ON_ERROR));
+    fclose($pipes[0]);
+    $answer = json_decode((string) stream_get_contents($pipes[1]), true, 16, JSON_THROW_ON_ERROR);
+    proc_close($node);
+
+    return $answer;
+}
+
+$model = new MemoryModel;
+$alone = Evidence::seen(3, 1.0);
+$updates = static function () use ($model, $alone): void {
+    $state = $model->first($alone);
+    for ($at = 0; $at < UPDATES; $at++) {
+        $state = $at % 50 === 0 ? $model->first($alone) : $model->later($state, 7, $alone);
+    }
+};
+
+mt_srand(150);
+$entries = [];
+for ($at = 1; $at <= 150; $at++) {
+    $entries[] = new Entry("e$at", EntryKind::Movement, "E$at", steps: mt_rand(0, 4), turn: 45.0 * mt_rand(-4, 4), oneLeg: mt_rand(0, 5) === 0);
+}
+$form = new Form('T', $entries);
+$cutter = new LessonCutter;
+$cut = $cutter->cut($form);
+$asked = [
+    'updates' => UPDATES,
+    'cuts' => 1,
+    'form' => [
+        'loads' => array_map(static fn ($load): float => $load->load, $cut->loads),
+        'rests' => array_map(static fn ($join): float => $join->rest, $cut->joins),
+        'target' => $cut->target,
+        'lambda' => $cut->lambda,
+        'lessons' => count($cut->lessons),
+    ],
+];
+
+$ownUpdates = $ownCuts = $theirUpdates = $theirCuts = [];
+for ($run = 0; $run < RUNS; $run++) {
+    $ownUpdates[] = seconds($updates) / UPDATES;
+    $ownCuts[] = seconds(static function () use ($cutter, $form): void {
+        for ($at = 0; $at < CUTS; $at++) {
+            $cutter->cut($form);
+        }
+    }) / CUTS;
+    $answer = reference($asked);
+    $theirUpdates[] = $answer['update'];
+    $theirCuts[] = $answer['cut'];
+    if (abs($answer['objective'] - $cut->objective) > 1e-9) {
+        fwrite(STDERR, "HiGHS found another objective: {$answer['objective']}, not {$cut->objective}\n");
+        exit(1);
+    }
+}
+
+[$own, $theirs] = [median($ownUpdates), median($theirUpdates)];
+printf("recall   %9d updates a second; ts-fsrs %9d; ratio %.2f (higher is faster)\n", 1 / $own, 1 / $theirs, $theirs / $own);
+[$own, $theirs] = [median($ownCuts), median($theirCuts)];
+printf("cutting  150 entries in %.2f ms; HiGHS %.1f ms; ratio %.1f (higher is faster)\n", 1000 * $own, 1000 * $theirs, $theirs / $own);
+printf("medians of %d runs\n", RUNS);

@@ -1,0 +1,31 @@
+import { defineConfig } from '@playwright/test';
+import { SESSION } from './tests/Browser/teacher';
+
+export default defineConfig({
+  globalSetup: './tests/Browser/setup.ts',
+  testDir: 'tests/Browser',
+  outputDir: 'var/browser',
+  workers: 1,
+  fullyParallel: false,
+  retries: 0,
+  timeout: 45_000,
+  reporter: [['list']],
+  use: {
+    storageState: SESSION,
+    baseURL: process.env.GORVAN_ADDRESS,
+    viewport: { width: 1280, height: 800 },
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--headless',
+        '--no-sandbox',
+        '--disable-gpu',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+});

@@ -1,0 +1,78 @@
+import { cleanup, render, screen } from '@testing-library/react';
+import { afterEach, describe, expect, test } from 'vitest';
+import type { Cell } from '../api/client';
+import '../messages';
+import { reedOf } from './reed';
+import { ReedGlyph } from './ReedGlyph';
+import { useReedWords } from './useReedWords';
+
+const cell = (change: Partial<Cell>): Cell => ({
+  position: 1,
+  support: null,
+  recall: 0.9,
+  holds: false,
+  isAssumed: false,
+  isMet: true,
+  left: null,
+  right: null,
+  ...change,
+});
+
+afterEach(cleanup);
+
+describe('the reed', () => {
+  test.each([
+    ['Following', 0.9, { segments: 1, sureness: 'solid' }],
+    ['Leading', 0.81, { segments: 5, sureness: 'solid' }],
+    ['Alone', 0.79, { segments: 3, sureness: 'outlined' }],
+    ['Unmet', 0.9, { segments: 0, sureness: 'solid' }],
+  ] as const)('%s at %f has as many segments as its level, solid from 0.8', (support, recall, reed) => {
+    expect(reedOf(cell({ support, recall }))).toEqual(reed);
+  });
+
+  test('is dotted where nobody has looked, and nothing where there is no record', () => {
+    expect(reedOf(cell({ isAssumed: true }))).toEqual({ segments: 3, sureness: 'dotted' });
+    expect(reedOf(cell({}))).toEqual({ segments: 1, sureness: 'dotted' });
+    expect(reedOf(cell({ isMet: false }))).toEqual({ segments: 0, sureness: 'none' });
+    expect(reedOf(undefined).sureness).toBe('none');
+  });
+
+  test('is told apart by shape and not by colour: fill, outline and dashes', () => {
+    const drawn = (sureness: 'solid' | 'outlined' | 'dotted') => {
+      const { container } = render(<ReedGlyph reed={{ segments: 2, sureness }} />);
+      const rect = container.querySelector('rect');
+      return [rect?.getAttribute('fill') === 'none', rect?.hasAttribute('stroke-dasharray')];
+    };
+    expect([drawn('solid'), drawn('outlined'), drawn('dotted')]).toEqual([
+      [false, false],
+      [true, false],
+      [true, true],
+    ]);
+  });
+
+  test('is heard as words', () => {
+    function Words() {
+      const words = useReedWords();
+      return (
+        <p>
+          {[
+            cell({ support: 'Alone' }),
+            cell({ support: 'Cued', recall: 0.65 }),
+            cell({ support: 'Cued', recall: 0.5 }),
+            cell({ isAssumed: true }),
+            cell({}),
+            undefined,
+          ]
+            .map(words)
+            .join(' / ')}
+        </p>
+      );
+    }
+    render(<Words />);
+    expect(
+      screen.getByText(
+        'Alone, recall good / Cued, recall fading / Cued, recall weak / should hold, not seen / taught, never seen / no record',
+      ),
+    ).toBeTruthy();
+  });
+});

@@ -1,0 +1,73 @@
+import { expect, test } from '@playwright/test';
+import { open } from './teacher';
+
+test.beforeEach(async ({ page }) => {
+  await open(page);
+});
+
+for (const [what, text, says] of [
+  ['an empty paste', '', 'There is no entry in this list'],
+  ['5,000 lines', 'Heron\n'.repeat(5000), 'Line 601'],
+  ['a broken form file', '{\n  "format": "gorvan.form/1",\n  "title" }', 'Line 3'],
+  [
+    'a wrong type',
+    '{"format":"gorvan.form/1","title":"T","entries":[{"id":"a","kind":"movement","title":1}]}',
+    '$.entries[0].title',
+  ],
+  ['deep nesting', `{"a":${'['.repeat(100)}${']'.repeat(100)}}`, '32 levels'],
+] as const) {
+  test(`${what} says where it is wrong, and what was typed stays`, async ({ page }) => {
+    await page.goto('/forms/new');
+    const list = page.getByLabel('The list, a line a movement');
+    await list.fill(text);
+    await page.getByRole('button', { name: 'Read it' }).click();
+    await expect(page.getByRole('alert')).toContainText(says);
+    await expect(list).toHaveValue(text);
+    await page.reload();
+    await expect(list).toHaveValue(text);
+  });
+}
+
+test('a file of 2 MB is refused before it is sent', async ({ page }) => {
+  await page.goto('/forms/new');
+  await page
+    .getByLabel('Or choose a file')
+    .setInputFiles({ name: 'big.txt', mimeType: 'text/plain', buffer: Buffer.alloc(2_000_000, 'x') });
+  await expect(page.getByRole('alert')).toContainText('larger than 1 MB');
+});
+
+test('a title that is HTML is shown as text and runs nothing', async ({ page }) => {
+  let ran = false;
+  page.on('dialog', () => {
+    ran = true;
+  });
+  await page.goto('/forms/new');
+  await page
+    .getByLabel('The list, a line a movement')
+    .fill('# <img src=x onerror=alert(1)>\n1. <script>alert(2)</script>\n2. <b>Heron</b>');
+  await page.getByRole('button', { name: 'Read it' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('<img src=x onerror=alert(1)>');
+  expect(ran).toBe(false);
+});
+
+test('a term that ends before it starts, or never meets, is refused as it is typed', async ({ page }) => {
+  await page.goto('/terms/new');
+  await page.getByLabel('Last day').fill('2020-01-01');
+  await expect(page.getByRole('alert')).toContainText('before it starts');
+  await expect(page.getByLabel('Last day')).toHaveValue('2020-01-01');
+  await page.getByRole('button', { name: 'Lay the term' }).click();
+  await expect(page.getByRole('alert')).toContainText('before it starts');
+  await page.getByLabel('First day').fill('2026-03-28');
+  await page.getByLabel('Last day').fill('2026-03-28');
+  await page.getByLabel('Weekday').selectOption('Sun');
+  await expect(page.getByRole('alert')).toContainText('no meeting');
+});
+
+test('a time that does not exist on the changing day is said before the term is laid', async ({ page }) => {
+  await page.goto('/terms/new');
+  await page.getByLabel('First day').fill('2027-03-20');
+  await page.getByLabel('Last day').fill('2027-04-20');
+  await page.getByLabel('Weekday').selectOption('Sun');
+  await page.getByLabel('Time').fill('01:30');
+  await expect(page.getByText(/2027-03-28: 01:30 does not exist/)).toBeVisible();
+});

@@ -1,0 +1,116 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page, test } from '@playwright/test';
+import { openMarking, open } from './teacher';
+
+/** The screens of the slice, each reached as a person reaches it. */
+const screens: Record<string, (page: Page) => Promise<void>> = {
+  Today: async (page) => {
+    await expect(page.getByRole('heading', { name: 'Settle' })).toBeVisible();
+  },
+  Forms: async (page) => {
+    await page.goto('/forms');
+    await expect(page.getByRole('link', { name: /Marsh Lantern/ })).toBeVisible();
+  },
+  'a form': async (page) => {
+    await page.goto('/forms');
+    await page.getByRole('link', { name: /Marsh Lantern/ }).click();
+    await page.getByRole('option').nth(4).click();
+    await expect(page.getByRole('heading', { name: 'Lessons', exact: true })).toBeVisible();
+  },
+  'pasting a form': async (page) => {
+    await page.goto('/forms/new');
+    await page.getByRole('button', { name: 'Put in an example' }).click();
+    await page.getByRole('button', { name: 'Read it' }).click();
+    await expect(page.getByText('This is what will be made')).toBeVisible();
+  },
+  'a term': async (page) => {
+    await page.goto('/terms');
+    await page.getByRole('link', { name: /Evening long form/ }).click();
+    await expect(page.getByRole('heading', { name: 'The weave' })).toBeVisible();
+  },
+  'laying a term': async (page) => {
+    await page.goto('/terms/new');
+    await expect(page.getByRole('button', { name: 'Lay the term' })).toBeVisible();
+  },
+  'the plan of a class': async (page) => {
+    await openMarking(page);
+    await page.getByRole('tab', { name: 'Plan' }).click();
+    await expect(page.getByText('not medical advice')).toBeVisible();
+  },
+  'who is here': async (page) => {
+    await openMarking(page);
+    await page.getByRole('tab', { name: 'Who is here' }).click();
+    await expect(page.getByRole('switch').first()).toBeVisible();
+  },
+  marking: openMarking,
+  'a group': async (page) => {
+    await page.goto('/groups');
+    await page.getByRole('link', { name: /Evening long form/ }).click();
+    await expect(page.getByRole('region', { name: 'The standing map' })).toBeVisible();
+  },
+};
+
+async function expectNoFaults(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`)).toEqual([]);
+}
+
+test('signing in has no accessibility fault that axe finds', async ({ browser, baseURL }) => {
+  // axe runs a page of its own, which only a context made like this may open.
+  const page = await (await browser.newContext({ baseURL, storageState: { cookies: [], origins: [] } })).newPage();
+  await page.goto('/');
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  await expectNoFaults(page);
+});
+
+for (const [name, go] of Object.entries(screens)) {
+  test(`${name} has no accessibility fault that axe finds, by day and in the hall`, async ({ page }) => {
+    await open(page);
+    await go(page);
+    await expectNoFaults(page);
+    await page.evaluate(() => (document.documentElement.dataset.theme = 'hall'));
+    await expectNoFaults(page);
+  });
+
+  for (const [device, width, height] of [
+    ['a tablet', 1024, 768],
+    ['a phone', 390, 844],
+  ] as const) {
+    test(`${name} fits ${device}`, async ({ page }) => {
+      await page.setViewportSize({ width, height });
+      await open(page);
+      await go(page);
+      const overflow = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      expect(overflow).toBeLessThanOrEqual(0);
+    });
+  }
+}
+
+test('on a phone a class is marked with the thumb, and taken back', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await open(page);
+  await openMarking(page);
+  const button = page
+    .getByRole('group', { name: 'Quillon H.' })
+    .or(page.getByRole('group', { name: 'Giselle A.' }))
+    .getByRole('button', { name: 'Flowing' });
+  const box = await button.boundingBox();
+  expect(box?.height).toBeGreaterThanOrEqual(56);
+  expect(box?.width).toBeGreaterThanOrEqual(56);
+  await button.click();
+  await expect(button).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'Take back' }).last().click();
+  await expect(button).toHaveAttribute('aria-pressed', 'false');
+});
+
+test('a ribbon is walked with the keyboard', async ({ page }) => {
+  await open(page);
+  await page.goto('/forms');
+  await page.getByRole('link', { name: /Marsh Lantern/ }).click();
+  const ribbon = page.getByRole('listbox');
+  await ribbon.focus();
+  await ribbon.press('End');
+  await expect(page.getByRole('heading', { name: 'Closing' })).toBeVisible();
+  await ribbon.press('ArrowLeft');
+  await expect(page.getByRole('heading', { name: '72. Set the lantern down', exact: true })).toBeVisible();
+});

@@ -1,0 +1,40 @@
+import { expect, type Page } from '@playwright/test';
+
+export const OWNER = 'ottilie@lantern-quay.example';
+export const PASSWORD = 'reeds-at-dusk';
+
+/** Where the session of the one sign-in is kept for the tests. */
+export const SESSION = 'var/browser-session.json';
+
+/** Opens the application, signed in, at Today. */
+export async function open(page: Page): Promise<void> {
+  await page.goto('/');
+  await expect(page.getByRole('navigation', { name: 'Places' })).toBeVisible();
+}
+
+/** Counts what a teacher does: every click, choice or paste is one. */
+export class Actions {
+  count = 0;
+
+  async do(action: Promise<unknown>): Promise<void> {
+    this.count++;
+    await action;
+  }
+}
+
+/** A plain list of 72 movements with sections, sides, mirrors and returns. */
+export function longList(): string {
+  const lines = ['# Tide stair, long set'];
+  for (let number = 1; number <= 72; number++) {
+    if (number % 18 === 1) lines.push(`Part ${String(Math.ceil(number / 18))}:`);
+    const side = number % 3 === 1 ? '(L)' : number % 3 === 2 ? '(R)' : '';
+    lines.push(`${String(number)}. Stair ${String(Math.floor((number - 1) / 3) % 16)} ${side}`.trim());
+  }
+  return lines.join('\n');
+}
+
+/** Goes to tonight's class of the demo, at its marking. */
+export async function openMarking(page: Page): Promise<void> {
+  await page.getByRole('link', { name: 'Open the class' }).first().click();
+  await expect(page.getByRole('tab', { name: 'Mark' })).toHaveAttribute('data-state', 'active');
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+use Symfony\Component\Process\Process;
+
+/** Runs a command as a person would, with no database to be found. @return array{int, string, string} */
+function artisan(array $arguments, ?string $file = null, string $name = 'given.txt'): array
+{
+    $folder = sys_get_temp_dir().'/gorvan-'.bin2hex(random_bytes(6));
+    mkdir($folder);
+    if ($file !== null) {
+        file_put_contents("$folder/$name", $file);
+    }
+    $process = new Process(['php', base_path('artisan'), ...$arguments], $folder, ['DB_HOST' => '127.0.0.1', 'DB_PORT' => '1', 'DB_PASSWORD' => 'none', 'COLUMNS' => '200']);
+    $process->run();
+    array_map(unlink(...), glob("$folder/*"));
+    rmdir($folder);
+
+    return [$process->getExitCode(), $process->getOutput(), $process->getErrorOutput()];
+}
+
+test('gorvan:cut prints the cut as the design defines it', function () {
+    [$exit, $out] = artisan(['gorvan:cut', 'heron.txt', '--json', '--lessons=2'], "1. Opening\n2. Heron (L)\n3. Heron (R)\n4. Wade\n", 'heron.txt');
+    $cut = json_decode($out, true);
+    expect($exit)->toBe(0)
+        ->and(array_keys($cut))->toBe(['form', 'target', 'lambda', 'objective', 'entries', 'joins', 'lessons', 'warnings'])
+        ->and($cut['form'])->toBe(['title' => 'heron', 'entries' => 4])
+        ->and($cut['target'])->toEqualWithDelta(1.8, 1e-12) // 0.5 + 1.2 + 0.7 + 1.2, over two
+        ->and($cut['entries'][2])->toEqual(['position' => 3, 'id' => 'e03', 'number' => 3, 'title' => 'Heron', 'demand' => 1, 'newness' => 0.5, 'load' => 0.7])
+        ->and($cut['joins'])->toHaveCount(3)
+        ->and($cut['joins'][0])->toEqual(['after' => 1, 'rest' => 0.2, 'pin' => null])
+        ->and(array_column($cut['lessons'], 'to'))->toBe([2, 4])
+        ->and($cut['warnings'])->toBe(['inferred: entry 3 mirrors entry 2']);
+});
+
+test('gorvan:recall prints standings, in order of first appearance, and {} for none', function () {
+    $events = fn (array $events) => json_encode(['timezone' => 'Europe/Berlin', 'events' => $events]);
+    [$exit, $out] = artisan(['gorvan:recall', 'given.txt', '--on=2026-01-13', '--json'], $events([
+        ['id' => '1', 'entry' => '7', 'at' => '2026-01-06T20:00:00+01:00', 'kind' => 'taught'],
+        ['id' => '2', 'entry' => 'a', 'at' => '2026-01-06T20:00:00+01:00', 'kind' => 'mark', 'support' => 'Alone'],
+    ]));
+    $told = json_decode($out, true);
+    expect($exit)->toBe(0)->and($told['on'])->toBe('2026-01-13')
+        ->and(array_keys($told['entries']))->toBe([7, 'a'])
+        ->and(array_keys($told['entries']['a']))->toBe(['support', 'stability', 'difficulty', 'recall', 'last', 'updates'])
+        ->and($told['entries']['7'])->support->toBeNull()
+        ->and($told['entries']['a']['recall'])->toEqualWithDelta(0.808, 5e-4);
+    expect(artisan(['gorvan:recall', 'given.txt', '--json', '--on=2026-01-01'], $events([]))[1])->toContain('"entries": {}');
+});
+
+test('gorvan:dates prints meetings with their offset', function () {
+    [$exit, $out] = artisan(['gorvan:dates', 'given.txt', '--json'], '{"from":"2026-03-24","to":"2026-04-01","timezone":"Europe/Berlin","pattern":[{"weekday":"Tue","at":"19:00","minutes":60}]}');
+    expect($exit)->toBe(0)->and(json_decode($out, true)['meetings'])->toBe([
+        ['on' => '2026-03-24', 'starts' => '2026-03-24T19:00:00+01:00', 'minutes' => 60],
+        ['on' => '2026-03-31', 'starts' => '2026-03-31T19:00:00+02:00', 'minutes' => 60],
+    ]);
+});
+
+test('people get a table', function () {
+    [$exit, $out] = artisan(['gorvan:cut', 'given.txt'], "1. Heron\n2. Wade\n");
+    expect($exit)->toBe(0)->and($out)->toContain('| Lesson |')->toContain('given: 2 entries');
+});
+
+test('what is wrong is one line on standard error, nothing on standard output, exit 2', function (array $arguments, ?string $file, string $says) {
+    [$exit, $out, $errors] = artisan([...$arguments, '--json'], $file);
+    expect($exit)->toBe(2)->and($out)->toBe('')->and(substr_count(trim($errors), "\n"))->toBe(0)->and($errors)->toContain($says);
+})->with([
+    'no file named' => [['gorvan:cut'], null, 'name the file'],
+    'no such file' => [['gorvan:cut', 'nowhere.txt'], null, 'nowhere.txt: there is no such file'],
+    'empty' => [['gorvan:cut', 'given.txt'], '', 'given.txt: there is no entry'],
+    'line' => [['gorvan:cut', 'given.txt'], "A\n\xff", 'given.txt:2: '],
+    'path' => [['gorvan:cut', 'given.txt'], '{"format":"gorvan.form/1","title":"T","entries":[{"id":"a"}]}', 'given.txt:$.entries[0]: "kind" is missing'],
+    'target' => [['gorvan:cut', 'given.txt', '--target=x'], 'A', '--target'],
+    'target of nothing' => [['gorvan:cut', 'given.txt', '--target=0'], 'A', 'more than 0'],
+    'lessons' => [['gorvan:cut', 'given.txt', '--lessons=2'], 'A', '1 to 1'],
+    'both' => [['gorvan:cut', 'given.txt', '--lessons=1', '--target=2'], 'A', 'not both'],
+    'day' => [['gorvan:recall', 'given.txt', '--on=soon'], '{}', '--on'],
+    'event' => [['gorvan:recall', 'given.txt'], '{"timezone":"UTC","events":[{"id":"1"}]}', '$.events[0]: "at" is missing'],
+    'term' => [['gorvan:dates', 'given.txt'], '{"from":"2026-03-24"}', '$: "to" is missing'],
+]);

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\DescribeGroup;
+use App\Actions\TaughtEntries;
+use App\Models\CurrentSchool;
+use App\Models\Group;
+use App\Models\Meeting;
+use App\Models\School;
+use App\Models\Student;
+use Database\Demo\DemoSchool;
+use Illuminate\Support\Carbon;
+
+/** Loads the demo on a day and describes its evening group. */
+function demoOn(string $day): array
+{
+    Carbon::setTestNow(new Carbon("$day 15:00", 'Europe/London'));
+    $owner = app(DemoSchool::class)->load(fn () => null);
+    app(CurrentSchool::class)->enter($owner->school);
+    $group = Group::where('name', 'Evening long form')->firstOrFail();
+    $score = $group->form->score();
+    $meeting = Meeting::where('on', $day)->firstOrFail();
+
+    return [
+        collect(app(DescribeGroup::class)($group, $score, $day, $score->passage($meeting->plan['recap'])))->keyBy('name'),
+        app(TaughtEntries::class)($group->id, $score),
+        $meeting,
+    ];
+}
+
+test('the profiles lead to the standings they must, whatever day it is loaded', function (string $day) {
+    [$students, $taught, $meeting] = demoOn($day);
+    $names = ['steady' => 'Bastian O.', 'quick' => 'Isaura K.', 'away' => 'Merrin D.', 'cues' => 'Dunstan P.', 'late' => 'Jocasta L.'];
+    $of = array_map(fn (string $name) => $students[$name], $names);
+    expect($meeting->kind->value)->toBe('lesson')->and($meeting->log_id)->toBeNull()->and(count($taught))->toBeGreaterThan(12)
+        // steady: nearly everything taught is held, nothing missed
+        ->and($of['steady']->frontier)->toBeGreaterThan(8)->and($of['steady']->missed)->toBe([])
+        // quick: flowing or leading on what they were seen on, and no one's frontier is further
+        ->and(collect($of['quick']->cells)->pluck('support')->all())->toContain('Flowing')
+        ->and($of['quick']->frontier)->toBe($students->max('frontier'))
+        // away for a month: the lessons of that month were never met
+        ->and($of['away']->missed)->not->toBe([])->and(max($of['away']->missed))->toBe(max($taught))
+        // needs cues: recall grows, and nothing is ever held
+        ->and($of['cues']->holding)->toBe(0)->and(collect($of['cues']->cells)->pluck('support')->unique()->all())->not->toContain('Alone')
+        // came late: joined in the middle, has met only what came round again, and is behind the steady
+        ->and($of['late']->frontier ?? 0)->toBeLessThan($of['steady']->frontier);
+})->with(['2026-11-24', '2026-03-31', '2027-01-02']);
+
+test('the demo is a school of 26 with two groups and a term half over', function () {
+    [, , $meeting] = demoOn('2026-11-24');
+    expect(Student::count())->toBe(26)->and(Group::count())->toBe(2)
+        ->and($meeting->term->meetings()->count())->toBe(12)
+        ->and($meeting->term->meetings()->whereNotNull('log_id')->count())->toBe(6);
+});
+
+test('a start that finds the demo’s term over says so, and one that does not says nothing', function () {
+    demoOn('2026-11-24');
+    app(CurrentSchool::class)->leave();
+    $this->artisan('gorvan:demo')->doesntExpectOutputToContain('fresh-demo')->assertSuccessful();
+    Carbon::setTestNow('2027-06-01');
+    $this->artisan('gorvan:demo')->expectsOutputToContain('--fresh-demo')->assertSuccessful();
+    expect(School::count())->toBe(1);
+});

@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\CurrentSchool;
+use App\Models\Entry;
+use App\Models\Mark;
+use App\Models\Student;
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Str;
+
+beforeEach(function () {
+    $this->clockAt('2026-01-20T20:00:00+01:00');
+    $this->own = $this->school('Own School');
+    $this->other = $this->school('Other School');
+    $meeting = $this->meetings($this->other['term'])[2];
+    // The other school has a row in every table.
+    $this->inside($this->other['user']->school, function () use ($meeting) {
+        $this->markId = (string) Str::ulid();
+        $student = Student::first()->id;
+        app(App\Actions\RecordMarks::class)($meeting, [new App\Actions\NewMark($this->markId, $student, Entry::first()->id, Gorvan\Core\Memory\Support::Alone, new DateTimeImmutable)], $this->other['user']);
+        app(App\Actions\LogClass::class)($meeting, (string) Str::ulid(), new DateTimeImmutable, $this->other['user']);
+        app(App\Actions\WithdrawFacts::class)([['id' => (string) Str::ulid(), 'of' => $this->markId, 'at' => new DateTimeImmutable]], $this->other['user']);
+    });
+    $this->theirs = ['form' => $this->other['form']->id, 'group' => $this->other['group']->id, 'term' => $this->other['term']->id, 'meeting' => $meeting->id];
+});
+
+/** @return list<string> every table whose rows belong to a school */
+function schoolTables(): array
+{
+    return array_column(DB::select("select table_name from information_schema.columns where column_name = 'school_id' and table_schema = 'public' and table_name <> 'users'"), 'table_name');
+}
+
+test('every table of a school shows a connection only that school’s rows, whatever the query forgets', function () {
+    $tables = schoolTables();
+    expect(count($tables))->toBe(13);
+    $ids = [$this->own['user']->school_id, $this->other['user']->school_id];
+    foreach ($tables as $table) {
+        foreach ([0, 1] as $who) {
+            DB::statement("select set_config('gorvan.school', ?, false)", [$ids[$who]]);
+            $seen = DB::table($table)->distinct()->pluck('school_id')->all();
+            $this->assertNotContains($ids[1 - $who], $seen, "$table shows another school's rows");
+            if ($who === 1) {
+                $this->assertContains($ids[1], $seen, "$table has no row to hide");
+            }
+        }
+        DB::statement("select set_config('gorvan.school', '', false)");
+        $this->assertSame(0, DB::table($table)->count(), "$table shows rows to no school at all");
+    }
+});
+
+test('no row can be written into, or point into, another school', function () {
+    [$own, $other] = [$this->own['user']->school, $this->other['user']->school];
+    $refused = function (callable $write): void {
+        DB::beginTransaction();
+        try {
+            $write();
+            $this->fail('It was written.');
+        } catch (QueryException $e) {
+            expect($e->getMessage())->toMatch('/row-level security|foreign key/');
+        } finally {
+            DB::rollBack();
+        }
+    };
+    $this->inside($own, function () use ($refused, $other, $own): void {
+        foreach (schoolTables() as $table) {
+            $refused(fn () => DB::table($table)->insert(['id' => $table === 'marks' || $table === 'withdrawals' ? (string) Str::ulid() : (string) Str::uuid(), 'school_id' => $other->id] + (array) match ($table) {
+                'students' => ['name' => 'X'],
+                'forms' => ['title' => 'X', 'others' => '{}'],
+                default => [],
+            }));
+        }
+        $refused(fn () => DB::table('group_members')->insert(['id' => (string) Str::uuid(), 'school_id' => $own->id, 'group_id' => $this->theirs['group'], 'student_id' => Student::first()->id, 'joined_on' => '2026-01-01']));
+    });
+});
+
+test('every route answers another school’s ids as if they were not there', function () {
+    $this->actingAs($this->own['user']);
+    $bodies = [
+        'joins' => ['joins' => [['after' => 1, 'pin' => null]]], 'cutting' => [], 'students' => ['students' => ['X']],
+        'attendance' => ['present' => [(string) Str::uuid() => true]], 'marks' => ['marks' => [$this->mark((string) Str::uuid(), (string) Str::uuid())]],
+        'log' => ['id' => (string) Str::ulid(), 'at' => now()->toRfc3339String()],
+    ];
+    $walked = 0;
+    foreach (Route::getRoutes() as $route) {
+        if (! str_starts_with($route->uri(), 'api/') || ! str_contains($route->uri(), '{')) {
+            continue;
+        }
+        $uri = preg_replace_callback('/\{(\w+)\}/', fn ($m) => $this->theirs[$m[1]], $route->uri());
+        foreach (array_diff($route->methods(), ['HEAD']) as $method) {
+            $answer = $this->json($method, "/$uri", $bodies[basename($uri)] ?? []);
+            $this->assertSame(404, $answer->status(), "$method $uri answers {$answer->status()}");
+            $walked++;
+        }
+    }
+    expect($walked)->toBeGreaterThan(9);
+});
+
+test('every route that takes an id in its body refuses another school’s', function () {
+    $this->actingAs($this->own['user']);
+    $this->postJson('/api/groups', ['name' => 'X', 'form' => $this->theirs['form'], 'students' => []])->assertUnprocessable();
+    $term = ['title' => 'X', 'from' => '2026-03-01', 'to' => '2026-05-30', 'pattern' => [['weekday' => 'Tue', 'at' => '19:00', 'minutes' => 60]], 'closures' => [], 'approach' => 'pieces', 'group' => $this->theirs['group']];
+    $this->postJson('/api/terms', $term)->assertUnprocessable();
+    $this->postJson('/api/terms/preview', $term)->assertUnprocessable();
+    $this->postJson('/api/withdrawals', ['withdrawals' => [['id' => (string) Str::ulid(), 'of' => $this->markId, 'at' => now()->toRfc3339String()]]])->assertUnprocessable();
+});
+
+test('lists name nothing of another school, and a mark id in use elsewhere is free here', function () {
+    $this->actingAs($this->own['user']);
+    foreach (['/api/forms', '/api/groups', '/api/terms', '/api/today'] as $uri) {
+        $text = $this->getJson($uri)->assertOk()->getContent();
+        foreach ($this->theirs as $id) {
+            $this->assertStringNotContainsString($id, $text, $uri);
+        }
+    }
+    $meeting = $this->meetings($this->own['term'])[2];
+    [$student, $entry] = $this->inside($this->own['user']->school, fn () => [Student::first()->id, Entry::first()->id]);
+    $this->postJson("/api/meetings/$meeting->id/marks", ['marks' => [$this->mark($student, $entry, id: $this->markId)]])->assertOk();
+});
+
+test('every route but signing in and founding needs someone signed in and says who may', function () {
+    foreach (Route::getRoutes() as $route) {
+        if (! str_starts_with($route->uri(), 'api/') || in_array($route->uri(), ['api/session', 'api/founding'], true)) {
+            continue;
+        }
+        $middleware = implode(' ', $route->gatherMiddleware());
+        $this->assertStringContainsString('auth:sanctum', $middleware, $route->uri());
+        $this->assertStringContainsString('school', $middleware, $route->uri());
+        $this->assertMatchesRegularExpression('/can:/', $middleware, $route->uri());
+    }
+});
+
+test('a query outside any school is an error, not every school’s rows', function () {
+    app(CurrentSchool::class)->leave();
+    Mark::count();
+})->throws(LogicException::class);

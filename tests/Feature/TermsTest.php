@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Term;
+
+beforeEach(function () {
+    $this->clockAt('2026-01-01T12:00:00+01:00');
+    ['user' => $this->user, 'group' => $this->group, 'term' => $this->term, 'form' => $this->form] = $this->school();
+    $this->actingAs($this->user);
+    $this->given = ['group' => $this->group->id, 'title' => 'Spring', 'from' => '2026-03-01', 'to' => '2026-05-30', 'pattern' => [['weekday' => 'Tue', 'at' => '19:00', 'minutes' => 60]], 'closures' => [['from' => '2026-04-01', 'to' => '2026-04-10'], ['from' => '2026-04-05', 'to' => '2026-04-15']], 'approach' => 'pieces'];
+});
+
+test('a term is laid with its meetings, boxes and lessons', function () {
+    $id = $this->postJson('/api/terms', $this->given)->assertCreated()->json('id');
+    $term = $this->getJson("/api/terms/$id")->assertOk()->json();
+    expect($term['meetings'])->toHaveCount(11)
+        ->and(array_column($term['meetings'], 'on'))->not->toContain('2026-04-07', '2026-04-14')
+        ->and($term['meetings'][0]['startsAt'])->toBe('2026-03-03T19:00:00+01:00')
+        ->and($term['meetings'][4]['startsAt'])->toBe('2026-03-31T19:00:00+02:00');
+    foreach ($term['meetings'] as $meeting) {
+        expect(array_sum($meeting['boxes']))->toBe(60);
+    }
+});
+
+test('a change of the form lays its running terms anew', function () {
+    $before = $this->getJson("/api/terms/{$this->term->id}")->json('meetings.0.lesson');
+    $this->putJson("/api/forms/{$this->form->id}/cutting", ['lessons' => 6])->assertOk();
+    expect($this->getJson("/api/terms/{$this->term->id}")->json('meetings.0.lesson'))->not->toBe($before);
+});
+
+test('a term that cannot be is refused with its reason, and none is made', function (array $change, string $says) {
+    $answer = $this->postJson('/api/terms', [...$this->given, ...$change])->assertUnprocessable();
+    expect($answer->json('message'))->toContain($says)->and($this->inside($this->user->school, fn () => Term::count()))->toBe(1);
+})->with([
+    'ends before it starts' => [['to' => '2026-02-01'], 'before it starts'],
+    'no meeting' => [['to' => '2026-03-01'], 'no meeting'],
+    'closed throughout' => [['closures' => [['from' => '2026-01-01', 'to' => '2026-12-31']]], 'no meeting'],
+    'closure backwards' => [['closures' => [['from' => '2026-04-10', 'to' => '2026-04-01']]], 'before it starts'],
+    'no weekday' => [['pattern' => []], 'pattern'],
+    'another school’s group' => [['group' => '00000000-0000-7000-8000-000000000000'], 'not in this school'],
+    'daily for years' => [['to' => '2030-03-01', 'pattern' => [['weekday' => 'Tue', 'at' => '19:00', 'minutes' => 60], ['weekday' => 'Wed', 'at' => '19:00', 'minutes' => 60]]], 'at most 400'],
+]);
+
+test('a time that does not exist on the changing day is moved, and said before the term is laid', function () {
+    $given = [...$this->given, 'pattern' => [['weekday' => 'Sun', 'at' => '02:30', 'minutes' => 60]]];
+    $dates = $this->postJson('/api/terms/preview', $given)->assertOk()->json();
+    expect($dates['warnings'][0])->toContain('2026-03-29')->and(collect($dates['meetings'])->firstWhere('on', '2026-03-29')['startsAt'])->toBe('2026-03-29T03:30:00+02:00');
+    $this->postJson('/api/terms', $given)->assertCreated();
+});
+
+test('today shows tonight’s plan, by the clock where the school is', function () {
+    $this->clockAt('2026-01-06T10:00:00+01:00');
+    $this->getJson('/api/today')->assertOk()->assertJsonCount(1, 'meetings')->assertJsonPath('meetings.0.meeting.lessonNumber', 1)->assertJsonPath('next.on', '2026-01-13');
+    $this->clockAt('2026-01-06T23:30:00+00:00'); // past midnight in Berlin
+    $this->getJson('/api/today')->assertJsonPath('today', '2026-01-07')->assertJsonCount(0, 'meetings');
+});
+
+test('a new school is told what to do first', function () {
+    auth()->forgetGuards();
+    $this->flushSession();
+    $this->actingAs($this->found('Empty School'));
+    $this->getJson('/api/today')->assertOk()->assertJsonPath('hasForms', false)->assertJsonPath('next', null);
+});
+
+test('past meetings never logged stay as they were, and their lesson is still to come', function () {
+    $this->clockAt('2026-01-14T10:00:00+01:00');
+    $this->putJson("/api/forms/{$this->form->id}/cutting", [])->assertOk();
+    $meetings = $this->getJson("/api/terms/{$this->term->id}")->json('meetings');
+    expect($meetings[0]['isPast'])->toBeTrue()->and($meetings[0]['isHeld'])->toBeFalse()
+        ->and($meetings[2]['lessonNumber'])->toBe(1);
+});
