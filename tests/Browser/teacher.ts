@@ -35,6 +35,6 @@ export function longList(): string {
 
 /** Goes to tonight's class of the demo, at its marking. */
 export async function openMarking(page: Page): Promise<void> {
-  await page.getByRole('link', { name: 'Open the class' }).first().click();
+  await page.getByRole('region', { name: 'Evening long form' }).getByRole('link', { name: 'Open the class' }).click();
   await expect(page.getByRole('tab', { name: 'Mark' })).toHaveAttribute('data-state', 'active');
 }

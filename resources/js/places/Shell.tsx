@@ -93,8 +93,8 @@ function Corner() {
   const signOut = useMutation({
     mutationFn: () => ask(api.DELETE('/api/session')),
     onSuccess: (session) => {
-      client.clear();
       client.setQueryData(sessionQuery.queryKey, session);
+      client.removeQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
     },
   });
   useEffect(() => {

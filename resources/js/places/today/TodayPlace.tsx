@@ -76,7 +76,7 @@ function Tonight({ page }: { page: MeetingPage }) {
         ? t('today.allReady', { of: students.length })
         : t('today.notReady', { count: notReady, of: students.length });
   return (
-    <section className="mb-14">
+    <section className="mb-14" aria-label={term.groupName}>
       <SeasonLine meetings={page.season} closures={page.closures} current={meeting.id} />
       <Page
         title={`${term.groupName}, ${clock(meeting.startsAt)}`}
