@@ -75,7 +75,7 @@ php_libraries() {
     || { tail -n 15 "$VAR/composer.log" >&2; fail "Composer could not install the libraries; the whole output is in var/composer.log."; }
 }
 js_libraries() {
-  (cd "$ROOT" && npm ci --no-fund --no-audit > "$VAR/npm.log" 2>&1) \
+  (cd "$ROOT" && npm install --no-save --no-fund --no-audit > "$VAR/npm.log" 2>&1) \
     || { tail -n 15 "$VAR/npm.log" >&2; fail "npm could not install the libraries; the whole output is in var/npm.log."; }
 }
 
