@@ -22,7 +22,7 @@ export function Toasts({ children }: { children: ReactNode }) {
   const [notices, setNotices] = useState<Notice[]>([]);
   const tell = useCallback<Tell>((text, options = {}) => {
     const notice: Notice = { id: Math.random(), text, isProblem: options.isProblem ?? false, takeBack: options.takeBack };
-    setNotices((all) => [...all.slice(-1), notice]);
+    setNotices([notice]); // one at a time, so that it never hides more than a strip of what is being worked on
   }, []);
   const drop = (id: number) => {
     setNotices((all) => all.filter((one) => one.id !== id));

@@ -12,6 +12,12 @@ interface Props {
 
 type Tick = { kind: 'meeting'; on: string; meeting: Meeting } | { kind: 'closed'; on: string };
 
+/** On a phone the line is longer than the screen: it opens at the meeting that matters. */
+function showTick(tick: HTMLElement | null): void {
+  const line = tick?.closest('nav');
+  if (tick && line) line.scrollLeft = tick.offsetLeft - line.clientWidth / 2;
+}
+
 /** A thin line along the top of everything inside a term: a tick for each meeting, hatched where there is no class. */
 export function SeasonLine({ meetings, closures, current }: Props) {
   const { t } = useTranslation();
@@ -36,6 +42,7 @@ export function SeasonLine({ meetings, closures, current }: Props) {
           ) : (
             <li key={tick.meeting.id} className="grow">
               <Link
+                ref={tick.meeting.id === current || (current === undefined && tick.meeting.isToday) ? showTick : undefined}
                 to={`/meetings/${tick.meeting.id}`}
                 aria-current={tick.meeting.id === current ? 'page' : undefined}
                 title={t('terms.tick', {

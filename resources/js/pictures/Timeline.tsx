@@ -40,7 +40,7 @@ export function Timeline({ meeting }: { meeting: Meeting }) {
         <div
           key={box.name}
           style={{ flexGrow: box.minutes, flexBasis: 0, background: fills[box.name] }}
-          className={`min-w-0 overflow-hidden px-1 text-xs leading-7 whitespace-nowrap ${box.name === 'new' || box.name === 'run_through' ? 'text-on-pine' : 'text-ink'}`}
+          className={`min-w-0 overflow-hidden px-1 text-xs leading-7 whitespace-nowrap ${box.name === 'new' || box.name === 'run_through' ? 'text-on-pine' : box.name === 'focus' ? 'text-on-straw' : 'text-ink'}`}
         >
           {box.minutes >= 4 ? box.minutes : ''}
         </div>

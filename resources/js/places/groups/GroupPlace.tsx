@@ -5,7 +5,8 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import { api, ask, type Group, type Student } from '../../api/client';
 import { groupQuery } from '../../api/queries';
 import { Button, ButtonLink, Choice, Dialog, TextArea, TextField } from '../../kit/controls';
-import { ranges } from '../../kit/format';
+import { ranges, recall } from '../../kit/format';
+import { isSupport } from '../../pictures/reed';
 import { Asked, Empty, Heading, Page } from '../../kit/page';
 import { useProblem } from '../../kit/useProblem';
 import { ReedLegend } from '../../pictures/ReedLegend';
@@ -101,6 +102,7 @@ function Standings({ data, onDay }: { data: Group; onDay: (day: string) => void 
                     {notReady.length} / {students.length}
                   </span>
                 </summary>
+                <p className="mb-1 text-sm text-soft">{t('groups.whyHint')}</p>
                 <ul className="m-0 grid list-none gap-x-10 p-0 md:grid-cols-2">
                   {notReady.map((student) => (
                     <Reason key={student.id} student={student} numbers={numbers} />
@@ -203,19 +205,21 @@ function Standings({ data, onDay }: { data: Group; onDay: (day: string) => void 
 
 function Reason({ student, numbers }: { student: Student; numbers: (positions: number[]) => string }) {
   const { t } = useTranslation();
-  const unmet = student.notReady.filter((position) => student.missed.includes(position));
-  const unsure = student.notReady.filter((position) => !student.missed.includes(position));
+  const cells = new Map(student.cells.map((cell) => [cell.position, cell]));
+  const alike = new Map<string, number[]>(); // what is known of an entry => the entries it is known of
+  for (const position of student.notReady) {
+    const cell = cells.get(position);
+    const seen =
+      cell?.support && isSupport(cell.support)
+        ? t('groups.lastSeen', { support: t(`support.${cell.support}`) })
+        : t('groups.neverSeen');
+    const known = cell?.isMet ? `${seen}, ${t('groups.recallIs', { recall: recall(cell.recall) })}` : t('groups.neverMet');
+    alike.set(known, [...(alike.get(known) ?? []), position]);
+  }
   return (
-    <li className="border-b border-line py-2">
-      <strong className="font-medium">{student.name}</strong>:{' '}
-      <span className="text-soft">
-        {[
-          unsure.length > 0 ? t('groups.why', { entries: numbers(unsure) }) : null,
-          unmet.length > 0 ? t('groups.whyMissed', { entries: numbers(unmet) }) : null,
-        ]
-          .filter(Boolean)
-          .join('; ')}
-      </span>
+    <li className="grid grid-cols-[8rem_1fr] gap-x-4 border-b border-line py-2">
+      <strong className="font-medium">{student.name}</strong>
+      <span className="text-soft">{[...alike].map(([known, positions]) => `${numbers(positions)} ${known}`).join('; ')}</span>
     </li>
   );
 }

@@ -77,12 +77,14 @@ export function PlanList({ meeting, form, isLarge = false }: { meeting: Meeting;
             key={box.name}
             className="grid grid-cols-[3.6rem_1fr_4.2rem] items-baseline gap-x-3 border-b border-line py-2 sm:grid-cols-[3.6rem_7.5rem_1fr_4.2rem]"
           >
-            <span className="text-soft">{box.at}</span>
-            <h2 className="text-[1.05em]">{t(`boxes.${box.name}`)}</h2>
+            <span className="col-start-1 row-start-1 text-soft">{box.at}</span>
+            <h2 className="col-start-2 row-start-1 text-[1.05em]">{t(`boxes.${box.name}`)}</h2>
             <div className="col-span-2 col-start-2 row-start-2 min-w-0 sm:col-span-1 sm:col-start-3 sm:row-start-1">
               {content[box.name]()}
             </div>
-            <span className="row-start-1 text-right font-medium sm:col-start-4">{t('plan.minutes', { count: box.minutes })}</span>
+            <span className="col-start-3 row-start-1 text-right font-medium sm:col-start-4">
+              {t('plan.minutes', { count: box.minutes })}
+            </span>
           </li>
         ))}
       </ol>
