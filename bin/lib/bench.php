@@ -15,7 +15,7 @@ const RUNS = 7;
 const UPDATES = 100_000;
 const CUTS = 20;
 
-/** @param list<float> $values */
+/** @param  list<float>  $values */
 function median(array $values): float
 {
     sort($values);
@@ -23,7 +23,7 @@ function median(array $values): float
     return $values[intdiv(count($values), 2)];
 }
 
-/** Seconds that some work takes. @param callable(): void $work */
+/** Seconds that some work takes. @param  callable(): void  $work */
 function seconds(callable $work): float
 {
     $start = hrtime(true);

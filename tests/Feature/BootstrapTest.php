@@ -19,29 +19,3 @@ test('asking for a handler leaves it in force', function () {
     expect(get_exception_handler())->toBe($exception)->and(get_exception_handler())->toBe($exception);
     restore_exception_handler();
 });
-
-test('the TypeScript types of the API are those of the code', function () {
-    $fresh = tempnam(sys_get_temp_dir(), 'types');
-    $process = new Process([base_path('bin/types'), $fresh], base_path());
-    $process->mustRun();
-    expect(file_get_contents($fresh))->toBe(file_get_contents(base_path('resources/js/api/schema.d.ts')));
-    unlink($fresh);
-});
-
-test('every route of the API is described, and nothing else is', function () {
-    $process = new Process(['php', base_path('artisan'), 'gorvan:openapi'], base_path());
-    $process->mustRun();
-    $described = [];
-    foreach (json_decode($process->getOutput(), true)['paths'] as $path => $methods) {
-        foreach (array_keys($methods) as $method) {
-            $described[] = strtoupper($method).' '.$path;
-        }
-    }
-    $routes = [];
-    foreach (Illuminate\Support\Facades\Route::getRoutes() as $route) {
-        if (str_starts_with($route->uri(), 'api/')) {
-            $routes[] = $route->methods()[0].' /'.$route->uri();
-        }
-    }
-    expect($described)->toEqualCanonicalizing($routes);
-});
