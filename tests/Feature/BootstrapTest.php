@@ -2,8 +2,6 @@
 
 declare(strict_types=1);
 
-use Symfony\Component\Process\Process;
-
 test('the functions of PHP 8.5 that the framework calls are there', function () {
     expect(array_first(['a' => 1, 'b' => 2]))->toBe(1)->and(array_first([]))->toBeNull()
         ->and(array_last(['a' => 1, 'b' => 2]))->toBe(2)->and(array_last([]))->toBeNull();

@@ -10,7 +10,7 @@ use Gorvan\Core\Term\Passage;
 use Gorvan\Core\Term\ReviewItem;
 use Gorvan\Core\Term\ReviewList;
 
-/** @param array<int, float> $recalls @return list<ReviewItem> for a form of entries of 12 seconds each */
+/** @param  array<int, float>  $recalls @return list<ReviewItem> for a form of entries of 12 seconds each */
 function review(int $minutes, array $recalls): array
 {
     $entries = array_map(fn (int $at) => new Entry("e$at", EntryKind::Movement, "E$at"), range(1, 40));

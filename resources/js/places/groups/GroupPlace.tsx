@@ -11,7 +11,7 @@ import { Asked, Empty, Heading, Page } from '../../kit/page';
 import { useProblem } from '../../kit/useProblem';
 import { ReedLegend } from '../../pictures/ReedLegend';
 import { StandingMap } from '../../pictures/StandingMap';
-import { namesIn } from './GroupsPlace';
+import { namesIn } from './names';
 
 type Show = 'taught' | 'recap' | 'whole';
 

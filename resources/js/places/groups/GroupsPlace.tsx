@@ -7,6 +7,7 @@ import { formsQuery, groupsQuery } from '../../api/queries';
 import { Button, ButtonLink, Choice, Dialog, TextArea, TextField } from '../../kit/controls';
 import { Asked, Empty, Page } from '../../kit/page';
 import { useProblem } from '../../kit/useProblem';
+import { namesIn } from './names';
 
 /** The groups of the school. */
 export function GroupsPlace() {
@@ -61,14 +62,6 @@ export function GroupsPlace() {
       </Dialog>
     </Page>
   );
-}
-
-/** Names typed or pasted, one a line. */
-export function namesIn(text: string): string[] {
-  return text
-    .split('\n')
-    .map((line) => line.trim())
-    .filter((line) => line !== '');
 }
 
 function Making({ form: wanted }: { form: string }) {

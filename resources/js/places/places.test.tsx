@@ -1,0 +1,295 @@
+import 'fake-indexeddb/auto';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { cleanup, render, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import type { ReactElement } from 'react';
+import { MemoryRouter } from 'react-router';
+import { afterEach, beforeAll, beforeEach, describe, expect, test, vi } from 'vitest';
+import { entry, form, meeting, page } from '../../../tests/pages/sample';
+import type { MeetingPage } from '../api/client';
+import { flush, openOutbox } from '../api/outbox';
+import { Toasts } from '../kit/toasts';
+import '../messages';
+import { Cutting } from './forms/Cutting';
+import { EntryLoad } from './forms/EntryLoad';
+import { Attendance } from './meeting/Attendance';
+import { Marking } from './meeting/Marking';
+import { momentOf } from './meeting/moment';
+import { PlanList } from './meeting/PlanList';
+import { stateIn } from './meeting/stateIn';
+import { useMarks } from './meeting/useMarks';
+import { usePresence } from './meeting/usePresence';
+import { namesIn } from './groups/names';
+
+const sent: {
+  url: string;
+  body: { marks?: { id: string; entry: string; student: string; side: string | null; support: string }[] } & Record<
+    string,
+    unknown
+  >;
+}[] = [];
+
+beforeAll(() => {
+  globalThis.ResizeObserver = class {
+    observe() {
+      return undefined;
+    }
+    unobserve() {
+      return undefined;
+    }
+    disconnect() {
+      return undefined;
+    }
+  };
+  Element.prototype.hasPointerCapture = () => false;
+});
+beforeEach(() => {
+  sent.length = 0;
+  vi.stubGlobal('fetch', (url: string, init: RequestInit) => {
+    sent.push({ url, body: JSON.parse(String(init.body)) as (typeof sent)[number]['body'] });
+    return Promise.resolve(new Response('[]', { status: 200 }));
+  });
+  openOutbox('ina');
+});
+afterEach(async () => {
+  cleanup();
+  await flush(); // nothing of one test is still on its way in the next
+  vi.unstubAllGlobals();
+});
+
+const show = (element: ReactElement) =>
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <Toasts>
+        <MemoryRouter>{element}</MemoryRouter>
+      </Toasts>
+    </QueryClientProvider>,
+  );
+
+function Class({ data, tab }: { data: MeetingPage; tab: 'mark' | 'here' }) {
+  const presence = usePresence(data);
+  const marks = useMarks(data, (passage) => `${String(passage.from)}–${String(passage.to)}`);
+  return tab === 'mark' ? (
+    <Marking page={data} presence={presence} marks={marks} />
+  ) : (
+    <Attendance page={data} presence={presence} />
+  );
+}
+
+describe('marking', () => {
+  const level = (name: string, support: string) =>
+    within(screen.getByRole('group', { name })).getByRole('button', { name: support });
+
+  test('one tap is one request with one id for each entry of the passage', async () => {
+    show(<Class data={page()} tab="mark" />);
+    await userEvent.click(level('Ada', 'Alone'));
+    await vi.waitFor(() => {
+      expect(sent).toHaveLength(1);
+    });
+    const marks = sent[0]?.body.marks ?? [];
+    expect(sent[0]?.url).toBe('/api/meetings/tonight/marks');
+    expect(marks.map((mark) => [mark.entry, mark.student, mark.support, mark.side])).toEqual([
+      ['row-3', 'ada', 'Alone', null],
+      ['row-4', 'ada', 'Alone', null],
+    ]);
+    expect(new Set(marks.map((mark) => mark.id)).size).toBe(2);
+    expect(level('Ada', 'Alone').getAttribute('aria-pressed')).toBe('true');
+    expect(level('Bo', 'Alone').getAttribute('aria-pressed')).toBe('false');
+  });
+
+  test('another passage and a side can be chosen', async () => {
+    show(<Class data={page()} tab="mark" />);
+    await userEvent.click(screen.getByRole('radio', { name: /Lead-in/ }));
+    await userEvent.click(screen.getByRole('radio', { name: 'Right' }));
+    await userEvent.click(level('Bo', 'Cued'));
+    await vi.waitFor(() => {
+      expect(sent[0]?.body.marks?.map((mark) => [mark.entry, mark.side])).toEqual([
+        ['row-1', 'right'],
+        ['row-2', 'right'],
+      ]);
+    });
+  });
+
+  test('keys mark, move and take back', async () => {
+    show(<Class data={page()} tab="mark" />);
+    level('Ada', 'Following').focus();
+    await userEvent.keyboard('4{ArrowDown}2');
+    expect(level('Ada', 'Flowing').getAttribute('aria-pressed')).toBe('true');
+    expect(level('Bo', 'Cued').getAttribute('aria-pressed')).toBe('true');
+    await userEvent.keyboard('z');
+    expect(level('Bo', 'Cued').getAttribute('aria-pressed')).toBe('false');
+    await vi.waitFor(() => {
+      expect(sent.map((one) => one.url)).toEqual([
+        '/api/meetings/tonight/marks',
+        '/api/meetings/tonight/marks',
+        '/api/withdrawals',
+      ]);
+    });
+    const withdrawn = (sent[2]?.body.withdrawals as { of: string }[]).map((one) => one.of);
+    expect(withdrawn).toEqual(sent[1]?.body.marks?.map((mark) => mark.id));
+  });
+
+  test('the last of two taps on one student counts', async () => {
+    show(<Class data={page()} tab="mark" />);
+    await userEvent.click(level('Ada', 'Cued'));
+    await userEvent.click(level('Ada', 'Alone'));
+    expect(level('Ada', 'Cued').getAttribute('aria-pressed')).toBe('false');
+    expect(level('Ada', 'Alone').getAttribute('aria-pressed')).toBe('true');
+  });
+
+  test('marks the server has are shown, and who is away is not listed', () => {
+    const marks = ['row-3', 'row-4'].map((entryId, at) => ({
+      id: String(at),
+      studentId: 'ada',
+      entryId,
+      side: null,
+      support: 'Leading',
+      at: '2026-01-20T18:30:00+00:00',
+    }));
+    show(<Class data={page({ marks, present: { bo: false } })} tab="mark" />);
+    expect(level('Ada', 'Leading').getAttribute('aria-pressed')).toBe('true');
+    expect(screen.queryByRole('group', { name: 'Bo' })).toBeNull();
+  });
+
+  test('with nothing taught there is nothing to mark, and it says so', () => {
+    const none = meeting({ id: 'tonight', lesson: null, recap: null, review: [] });
+    show(<Class data={page({ meeting: none, season: [none] })} tab="mark" />);
+    expect(screen.getByText(/Nothing is taught yet/)).toBeTruthy();
+  });
+});
+
+describe('attendance', () => {
+  test('everyone is here until said otherwise, and a change is sent at once', async () => {
+    show(<Class data={page()} tab="here" />);
+    expect(screen.getByText('3 of 3 here')).toBeTruthy();
+    await userEvent.click(screen.getByRole('switch', { name: /Bo/ }));
+    expect(screen.getByText('2 of 3 here')).toBeTruthy();
+    await vi.waitFor(() => {
+      expect(sent).toEqual([{ url: '/api/meetings/tonight/attendance', body: { present: { bo: false } } }]);
+    });
+  });
+
+  test('is locked once the class is logged', () => {
+    show(<Class data={page({ meeting: meeting({ id: 'tonight', isHeld: true }) })} tab="here" />);
+    for (const one of screen.getAllByRole('switch')) expect(one.hasAttribute('disabled')).toBe(true);
+  });
+
+  test('a group without students says what to do', () => {
+    show(<Class data={page({ students: [] })} tab="here" />);
+    expect(screen.getByRole('link', { name: 'Add students' }).getAttribute('href')).toBe('/groups/group');
+  });
+});
+
+describe('the plan', () => {
+  test('says what is done in each box, with its reason, and always the care', () => {
+    show(<PlanList meeting={meeting({ notes: ['No minute is left for review.'] })} form={form()} />);
+    expect(screen.getAllByRole('heading', { level: 2 }).map((one) => one.textContent)).toEqual([
+      'Settle',
+      'Warm-up',
+      'Focus',
+      'Review',
+      'New',
+      'Run-through',
+      'Close',
+    ]);
+    expect(screen.getByText(/3 times through, 2.7 min · mean recall .66/)).toBeTruthy();
+    expect(screen.getByText(/Lead in from 1–2/)).toBeTruthy();
+    expect(screen.getByText('No minute is left for review.')).toBeTruthy();
+    expect(screen.getByText(/not medical advice/)).toBeTruthy();
+  });
+
+  test('a passage is said by its published numbers, and by title where there is none', () => {
+    const opened = form({
+      entries: [entry(1, { kind: 'opening', number: null, title: 'Opening' }), entry(2, { number: 1 }), entry(3, { number: 2 })],
+    });
+    show(
+      <PlanList
+        meeting={meeting({ lesson: { from: 1, to: 3 }, recap: null, review: [], runThrough: { from: 3, to: 3 } })}
+        form={opened}
+      />,
+    );
+    expect(screen.getByText('Opening–2')).toBeTruthy();
+    expect(screen.getByText('2', { selector: 'strong' })).toBeTruthy();
+  });
+
+  test('a mark noted on a later day is dated to the end of its meeting', () => {
+    expect(momentOf(meeting({ isPast: true }))).toBe('2026-01-20T19:00:00.000Z');
+    expect(Math.abs(Date.parse(momentOf(meeting())) - Date.now())).toBeLessThan(5000);
+  });
+
+  test('the ribbon of a meeting shows what is known before it and what is new at it', () => {
+    const season = page().season;
+    const state = stateIn(season[1] ?? meeting(), season);
+    expect([1, 2, 3, 4, 5].map(state)).toEqual(['known', 'known', 'now', 'now', 'plain']);
+  });
+});
+
+describe('a form', () => {
+  test.each([
+    [entry(2), '1 movement, + 0.2 join = 1.2'],
+    [entry(1, { join: 0, load: 1 }), '1 movement = 1'],
+    [entry(2, { mirrors: 1, newness: 0.5, load: 0.7 }), '1 movement, × 0.5 mirrored, + 0.2 join = 0.7'],
+    [entry(2, { returns: 1, newness: 0.15, load: 0.35 }), '1 movement, × 0.15 returning, + 0.2 join = 0.35'],
+    [
+      entry(2, {
+        parts: [
+          { reason: 'base', amount: 1 },
+          { reason: 'big_turn', amount: 0.5 },
+          { reason: 'one_leg', amount: 0.75 },
+        ],
+        load: 2.45,
+      }),
+      '1 movement + 0.5 half turn + 0.75 one leg, + 0.2 join = 2.45',
+    ],
+    [entry(2, { kind: 'connector', parts: [{ reason: 'base', amount: 0.5 }], load: 0.7 }), '0.5 connector, + 0.2 join = 0.7'],
+    [entry(2, { parts: [{ reason: 'stated', amount: 3 }], load: 3.2 }), '3 stated, + 0.2 join = 3.2'],
+  ])('tells a load as its parts (%#)', (one, parts) => {
+    const all = form();
+    show(
+      <EntryLoad
+        form={{ ...all, entries: all.entries.map((other) => (other.position === one.position ? one : other)) }}
+        position={one.position}
+        onPin={vi.fn()}
+      />,
+    );
+    expect(screen.getByTestId('load-parts').textContent).toBe(parts);
+  });
+
+  test('a join can be pinned, barred, and let go again', async () => {
+    const onPin = vi.fn();
+    const pinned = form();
+    pinned.joins = pinned.joins.map((join) => (join.after === 3 ? { ...join, pin: 'always' } : join));
+    show(<EntryLoad form={pinned} position={3} onPin={onPin} />);
+    expect(screen.queryByRole('button', { name: 'Always cut here' })).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: 'Never cut here' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Let Gorvan decide here' }));
+    expect(onPin.mock.calls).toEqual([
+      [3, 'never'],
+      [3, null],
+    ]);
+  });
+
+  test('the last entry has no join after it', () => {
+    show(<EntryLoad form={form()} position={6} onPin={vi.fn()} />);
+    expect(screen.queryByRole('button')).toBeNull();
+  });
+
+  test('either the size or the number of lessons is asked for, never both', async () => {
+    const onSize = vi.fn();
+    show(
+      <Cutting form={form()} isBusy={false} onSize={onSize}>
+        {null}
+      </Cutting>,
+    );
+    await userEvent.type(screen.getByLabelText('Load of a lesson'), '3.5');
+    await userEvent.click(screen.getByRole('button', { name: 'Cut again' }));
+    await userEvent.type(screen.getByLabelText('Number of lessons'), '4');
+    expect(screen.getByLabelText<HTMLInputElement>('Load of a lesson').value).toBe('');
+    await userEvent.click(screen.getByRole('button', { name: 'Cut again' }));
+    expect(onSize.mock.calls).toEqual([[{ target: 3.5 }], [{ lessons: 4 }]]);
+  });
+});
+
+test('names are taken a line each, without blanks', () => {
+  expect(namesIn(' Ada \n\n Bo\r\nCy D. ')).toEqual(['Ada', 'Bo', 'Cy D.']);
+});

@@ -1,0 +1,162 @@
+import type { Cell, Entry, Form, Meeting, MeetingPage, Student, Term } from '../../resources/js/api/client';
+
+/** Small made-up data of the shapes the API answers with; each maker takes what is different. */
+
+export function entry(position: number, change: Partial<Entry> = {}): Entry {
+  return {
+    id: `row-${String(position)}`,
+    key: `e${String(position)}`,
+    position,
+    number: position,
+    title: `Movement ${String(position)}`,
+    aliases: [],
+    kind: 'movement',
+    side: null,
+    repetition: null,
+    returns: null,
+    mirrors: null,
+    demand: 1,
+    newness: 1,
+    join: 0.2,
+    load: 1.2,
+    parts: [{ reason: 'base', amount: 1 }],
+    seconds: 12,
+    isTimeAssumed: true,
+    ...change,
+  };
+}
+
+export function form(change: Partial<Form> = {}): Form {
+  return {
+    id: 'form',
+    title: 'Tide stair',
+    family: null,
+    announced: 6,
+    chosenTarget: null,
+    chosenLessons: null,
+    target: 2.4,
+    lambda: 0.5,
+    objective: 1.25,
+    totalLoad: 7.2,
+    seconds: 72,
+    entries: [1, 2, 3, 4, 5, 6].map((position) =>
+      entry(position, position === 2 ? { mirrors: 1 } : position === 5 ? { returns: 1 } : {}),
+    ),
+    sections: [
+      { title: 'Gate', first: 1, last: 4 },
+      { title: 'Water', first: 5, last: 6 },
+    ],
+    joins: [1, 2, 3, 4, 5].map((after) => ({ after, rest: after === 4 ? 0.9 : 0.2, pin: null })),
+    lessons: [
+      { number: 1, from: 1, to: 2, load: 2.4, recap: null, seconds: 24 },
+      { number: 2, from: 3, to: 4, load: 2.4, recap: { from: 1, to: 2 }, seconds: 24 },
+      { number: 3, from: 5, to: 6, load: 2.4, recap: { from: 3, to: 4 }, seconds: 24 },
+    ],
+    ...change,
+  };
+}
+
+export function meeting(change: Partial<Meeting> = {}): Meeting {
+  return {
+    id: 'meeting',
+    on: '2026-01-20',
+    startsAt: '2026-01-20T19:00:00+01:00',
+    minutes: 60,
+    isHeld: false,
+    isPast: false,
+    isToday: true,
+    kind: 'lesson',
+    boxes: { settle: 2, warm_up: 11, focus: 6, review: 15, new: 19, run_through: 4, close: 3 },
+    lessonNumber: 2,
+    lesson: { from: 3, to: 4 },
+    recap: { from: 1, to: 2 },
+    review: [{ from: 1, to: 2, passes: 3, minutes: 2.7, meanRecall: 0.66 }],
+    runThrough: { from: 1, to: 4 },
+    taughtAfter: 4,
+    recallAfter: 0.824,
+    notes: [],
+    ...change,
+  };
+}
+
+/** A term of three meetings with a closure between the second and the third. */
+export function term(): Term {
+  const past = { isPast: true, isToday: false };
+  return {
+    term: {
+      id: 'term',
+      title: 'Winter',
+      groupId: 'group',
+      groupName: 'Tuesdays',
+      formTitle: 'Tide stair',
+      startsOn: '2026-01-06',
+      endsOn: '2026-02-03',
+      meetings: 3,
+      held: 1,
+    },
+    form: form(),
+    approach: 'pieces',
+    minutesPerLoad: 8,
+    closures: [{ from: '2026-01-26', to: '2026-01-28' }],
+    meetings: [
+      meeting({
+        ...past,
+        id: 'first',
+        on: '2026-01-13',
+        isHeld: true,
+        lessonNumber: 1,
+        lesson: { from: 1, to: 2 },
+        recap: null,
+        review: [],
+      }),
+      meeting({ id: 'tonight' }),
+      meeting({ id: 'last', on: '2026-02-03', isToday: false, kind: 'reserve', lessonNumber: null, lesson: null, recap: null }),
+    ],
+    warnings: [],
+  };
+}
+
+export function cell(position: number, change: Partial<Cell> = {}): Cell {
+  return {
+    position,
+    support: 'Alone',
+    recall: 0.9,
+    holds: true,
+    isAssumed: false,
+    isMet: true,
+    left: null,
+    right: null,
+    ...change,
+  };
+}
+
+export function student(name: string, change: Partial<Student> = {}): Student {
+  return {
+    id: name.toLowerCase(),
+    name,
+    cells: [],
+    frontier: null,
+    holding: 0,
+    holes: [],
+    behind: [],
+    missed: [],
+    notReady: [],
+    ...change,
+  };
+}
+
+export function page(change: Partial<MeetingPage> = {}): MeetingPage {
+  const { term: summary, meetings, closures } = term();
+  return {
+    term: summary,
+    meeting: meeting({ id: 'tonight' }),
+    form: form(),
+    students: [student('Ada', { cells: [cell(1), cell(2)] }), student('Bo'), student('Cy')],
+    present: {},
+    marks: [],
+    season: meetings,
+    closures,
+    logId: null,
+    ...change,
+  };
+}
