@@ -8,7 +8,7 @@ export default defineConfig({
   workers: 1,
   fullyParallel: false,
   retries: 0,
-  timeout: 45_000,
+  timeout: 120_000,
   reporter: [['list']],
   use: {
     storageState: SESSION,

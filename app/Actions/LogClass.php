@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\CurrentSchool;
 use App\Models\Meeting;
 use App\Models\Practice;
 use App\Models\Score;
@@ -20,13 +21,16 @@ use Illuminate\Support\Str;
  */
 final class LogClass
 {
-    public function __construct(private readonly PlanTerm $plan, private readonly TakeAttendance $attendance)
+    public function __construct(private readonly CurrentSchool $school, private readonly PlanTerm $plan, private readonly TakeAttendance $attendance)
     {
     }
 
     /** @param  string  $log a ULID made by the client; the same one twice changes nothing */
     public function __invoke(Meeting $meeting, string $log, DateTimeImmutable $at, User $by): void
     {
+        if ($meeting->on > $this->school->today()) {
+            throw Refused::because('This meeting is still to come. Log it on its day or after.');
+        }
         if ($meeting->log_id === $log) {
             return;
         }

@@ -13,6 +13,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
+use Symfony\Component\HttpFoundation\Response;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -31,7 +32,10 @@ final class AppServiceProvider extends ServiceProvider
         RateLimiter::for('sign-in', static function (Request $request): Limit {
             $email = $request->input('email');
 
-            return Limit::perMinute(10)->by((is_string($email) ? mb_strtolower($email) : '').'|'.$request->ip());
+            // Only what was refused counts: guessing is slowed down, signing in is not.
+            return Limit::perMinute(10)
+                ->by((is_string($email) ? mb_strtolower($email) : '').'|'.$request->ip())
+                ->after(static fn (Response $response): bool => ! $response->isSuccessful());
         });
     }
 }

@@ -79,3 +79,59 @@ test('what is wrong is one line on standard error, nothing on standard output, e
     'event' => [['gorvan:recall', 'given.txt'], '{"timezone":"UTC","events":[{"id":"1"}]}', '$.events[0]: "at" is missing'],
     'term' => [['gorvan:dates', 'given.txt'], '{"from":"2026-03-24"}', '$: "to" is missing'],
 ]);
+
+test('the pages and the command cut a form alike', function () {
+    $user = $this->found();
+    $this->actingAs($user);
+    $shown = $this->postJson('/api/forms', ['text' => Tests\TestCase::LIST])->assertCreated()->json();
+    $told = json_decode(artisan(['gorvan:cut', 'given.txt', '--json'], Tests\TestCase::LIST)[1], true);
+    expect($told['objective'])->toEqualWithDelta($shown['objective'], 1e-12)
+        ->and(array_column($told['lessons'], 'to'))->toBe(array_column($shown['lessons'], 'to'))
+        ->and(array_column($told['entries'], 'load'))->toEqual(array_column($shown['entries'], 'load'))
+        ->and(array_column($told['joins'], 'rest'))->toEqual(array_column($shown['joins'], 'rest'));
+});
+
+test('what the form file exports the command reads, pins and all', function () {
+    $this->actingAs($this->found());
+    $id = $this->postJson('/api/forms', ['text' => Tests\TestCase::LIST])->json('id');
+    $cut = $this->putJson("/api/forms/$id/joins", ['joins' => [['after' => 3, 'pin' => 'always'], ['after' => 5, 'pin' => 'never']]])->assertOk()->json();
+    $file = $this->get("/api/forms/$id/file")->getContent();
+    $told = json_decode(artisan(['gorvan:cut', 'given.json', '--json'], $file, 'given.json')[1], true);
+    expect(array_column($told['joins'], 'pin'))->toBe([null, null, 'always', null, 'never', null, null])
+        ->and(array_column($told['lessons'], 'to'))->toBe(array_column($cut['lessons'], 'to'))
+        ->and($told['form']['title'])->toBe('Short set');
+});
+
+test('a target of its own makes lessons of its own', function (string $target, int $lessons) {
+    $told = json_decode(artisan(['gorvan:cut', 'given.txt', '--json', "--target=$target"], Tests\TestCase::LIST)[1], true);
+    expect($told['lessons'])->toHaveCount($lessons)->and($told['target'])->toEqual((float) $target);
+})->with([
+    ['1', 8],
+    ['2.5', 3],
+    ['100', 1],
+    ['1e2', 1],
+]);
+
+test('recall follows withdrawals and the day asked for', function () {
+    $events = [
+        ['id' => '1', 'entry' => 'a', 'at' => '2026-01-06T20:00:00+01:00', 'kind' => 'mark', 'support' => 'Alone'],
+        ['id' => '2', 'entry' => 'a', 'at' => '2026-01-13T20:00:00+01:00', 'kind' => 'mark', 'support' => 'Following'],
+        ['id' => '3', 'at' => '2026-01-14T20:00:00+01:00', 'kind' => 'withdraw', 'of' => '2'],
+    ];
+    $on = function (string $day) use ($events): array {
+        shuffle($events);
+        [, $out] = artisan(['gorvan:recall', 'given.json', '--json', "--on=$day"], json_encode(['timezone' => 'Europe/Berlin', 'events' => $events]), 'given.json');
+
+        return json_decode($out, true)['entries'];
+    };
+    expect($on('2026-01-05'))->toBe([])
+        ->and($on('2026-01-13')['a'])->toMatchArray(['support' => 'Following', 'last' => '2026-01-13', 'updates' => 2])
+        ->and($on('2026-01-14')['a'])->toMatchArray(['support' => 'Alone', 'last' => '2026-01-06', 'updates' => 1]);
+});
+
+test('dates warn of what is not as written, and tell it to people too', function () {
+    $term = '{"from":"2026-03-23","to":"2026-03-29","timezone":"Europe/Berlin","pattern":[{"weekday":"Sun","at":"02:30","minutes":60}],"closures":[{"from":"2025-01-01","to":"2025-01-02"}]}';
+    $told = json_decode(artisan(['gorvan:dates', 'given.json', '--json'], $term, 'given.json')[1], true);
+    expect($told['meetings'][0]['starts'])->toBe('2026-03-29T03:30:00+02:00')->and($told['warnings'])->toHaveCount(2);
+    expect(artisan(['gorvan:dates', 'given.json'], $term, 'given.json')[1])->toContain('Sun 2026-03-29')->toContain('! 2026-03-29: 02:30 does not exist');
+});

@@ -98,3 +98,25 @@ test('a log that makes no sense is refused', function (array $change, string $ke
     'no offset' => [['at' => '2026-01-20T20:00:00'], 'at'],
     'next week' => [['at' => '2026-01-27T20:00:00Z'], 'at'],
 ]);
+
+test('a meeting that is still to come cannot be logged', function () {
+    $this->postJson("/api/meetings/{$this->meetings[3]->id}/log", ['id' => (string) Str::ulid(), 'at' => now()->toRfc3339String()])
+        ->assertUnprocessable()
+        ->assertJsonFragment(['message' => 'This meeting is still to come. Log it on its day or after.']);
+    expect(($this->show)(3)['meeting']['isHeld'])->toBeFalse();
+});
+
+test('a meeting that went by is logged afterwards, and its lesson is not given twice', function () {
+    $this->clockAt('2026-01-21T09:00:00+01:00');
+    $late = ($this->show)(2)['meeting'];
+    $url = "/api/meetings/{$this->meetings[2]->id}/log";
+    $this->postJson($url, ['id' => (string) Str::ulid(), 'at' => '2026-01-20T20:00:00+01:00'])->assertNoContent();
+    $lessons = [];
+    foreach (($this->show)(2)['season'] as $row) {
+        if ($row['lesson'] !== null && ($row['isHeld'] || ! $row['isPast'])) {
+            $lessons[] = $row['lesson'];
+        }
+    }
+    expect($lessons[0])->toBe($late['lesson'])
+        ->and(array_column($lessons, 'from'))->toBe(array_values(array_unique(array_column($lessons, 'from'))));
+});

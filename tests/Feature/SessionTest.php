@@ -45,3 +45,16 @@ test('pages may not be framed or load anything from elsewhere', function () {
     $policy = $this->withoutVite()->get('/forms/new')->assertOk()->assertHeader('X-Frame-Options', 'DENY')->headers->get('Content-Security-Policy');
     expect($policy)->toContain("default-src 'self'")->not->toContain('unsafe-eval');
 });
+
+test('signing in often, and rightly, is not slowed down', function () {
+    $user = $this->found();
+    for ($try = 0; $try < 15; $try++) {
+        $this->postJson('/api/session', ['email' => $user->email, 'password' => 'a long password'])->assertOk();
+    }
+});
+
+test('what is missing is said for each field, and what was typed is not sent back', function () {
+    $this->found();
+    $answer = $this->postJson('/api/session', ['email' => '', 'password' => ''])->assertUnprocessable()->assertJsonValidationErrors(['email', 'password']);
+    expect($answer->getContent())->not->toContain('a long password');
+});

@@ -34,6 +34,20 @@ function Rooms({ session }: { session: Session }) {
   useEffect(() => {
     openOutbox(person);
   }, [person]);
+  const [isHelpOpen, setHelpOpen] = useState(false);
+  const showHelp = () => {
+    setHelpOpen(true);
+  };
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement;
+      if (event.key === '?' && !['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName)) setHelpOpen(true);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => {
+      window.removeEventListener('keydown', onKey);
+    };
+  }, []);
   return (
     <div className="lg:flex">
       <a
@@ -68,7 +82,7 @@ function Rooms({ session }: { session: Session }) {
         <div className="hidden px-5 text-sm lg:block">
           <p className="font-medium break-words">{session.school?.name}</p>
           <p className="text-soft">{session.person?.name}</p>
-          <Corner />
+          <Corner onHelp={showHelp} />
         </div>
       </nav>
       <main id="page" className="min-w-0 grow px-4 pt-5 pb-28 sm:px-8 lg:pt-8 lg:pb-16">
@@ -77,19 +91,28 @@ function Rooms({ session }: { session: Session }) {
           <p>
             {session.school?.name} · <span className="text-soft">{session.person?.name}</span>
           </p>
-          <Corner />
+          <Corner onHelp={showHelp} />
         </footer>
       </main>
+      <Dialog open={isHelpOpen} onOpenChange={setHelpOpen} title={t('keys.title')}>
+        <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2">
+          {(['arrows', 'mark', 'clear', 'notch', 'help'] as const).map((key) => (
+            <div key={key} className="contents">
+              <dt className="font-medium">{t(`keys.${key}`)}</dt>
+              <dd>{t(`keys.${key}Do`)}</dd>
+            </div>
+          ))}
+        </dl>
+      </Dialog>
     </div>
   );
 }
 
 /** Light or dark, the keys, and the way out. */
-function Corner() {
+function Corner({ onHelp }: { onHelp: () => void }) {
   const { t } = useTranslation();
   const client = useQueryClient();
   const [chosen, setChosen] = useState(theme());
-  const [isHelpOpen, setHelpOpen] = useState(false);
   const signOut = useMutation({
     mutationFn: () => ask(api.DELETE('/api/session')),
     onSuccess: (session) => {
@@ -97,17 +120,6 @@ function Corner() {
       client.removeQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
     },
   });
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const target = event.target as HTMLElement;
-      if (event.key === '?' && !['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) && target.offsetParent !== null)
-        setHelpOpen(true);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => {
-      window.removeEventListener('keydown', onKey);
-    };
-  }, []);
   const quiet = 'min-h-11 pr-4 text-left text-sm text-pine underline-offset-4 hover:underline lg:min-h-8';
   return (
     <div className="mt-2 flex flex-wrap lg:flex-col">
@@ -122,13 +134,7 @@ function Corner() {
       >
         {t(chosen === 'day' ? 'app.hall' : 'app.day')}
       </button>
-      <button
-        type="button"
-        className={quiet}
-        onClick={() => {
-          setHelpOpen(true);
-        }}
-      >
+      <button type="button" className={quiet} onClick={onHelp}>
         {t('app.shortcuts')}
       </button>
       <button
@@ -140,16 +146,6 @@ function Corner() {
       >
         {t('app.signOut')}
       </button>
-      <Dialog open={isHelpOpen} onOpenChange={setHelpOpen} title={t('keys.title')}>
-        <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2">
-          {(['arrows', 'mark', 'clear', 'notch', 'help'] as const).map((key) => (
-            <div key={key} className="contents">
-              <dt className="font-medium">{t(`keys.${key}`)}</dt>
-              <dd>{t(`keys.${key}Do`)}</dd>
-            </div>
-          ))}
-        </dl>
-      </Dialog>
     </div>
   );
 }

@@ -1,0 +1,144 @@
+import { expect, test } from '@playwright/test';
+import { open, openMarking } from './teacher';
+
+test.beforeEach(async ({ page }) => {
+  await open(page);
+});
+
+test('what was supposed and is wrong is unticked, and the saved form does not have it', async ({ page }) => {
+  await page.goto('/forms/new');
+  await page.getByLabel('The list, a line a movement').fill('# Unticked\n1. Heron (L)\n2. Heron (R)\n3. Heron (L)');
+  await page.getByRole('button', { name: 'Read it' }).click();
+  await page.getByLabel('Heron (2) mirrors 1').uncheck();
+  await page.getByRole('button', { name: 'Save the form' }).click();
+  await page.getByRole('option', { name: /^2\. / }).click();
+  await expect(page.getByTestId('load-parts')).toHaveText('1 movement, + 0.2 join = 1.2');
+  await page.getByRole('option', { name: /^3\. / }).click();
+  await expect(page.getByTestId('load-parts')).toHaveText('1 movement, × 0.15 returning, + 0.2 join = 0.35');
+});
+
+test('a line that is not understood is shown before anything is saved, and can be mended', async ({ page }) => {
+  await page.goto('/forms/new');
+  const list = page.getByLabel('The list, a line a movement');
+  await list.fill('1. Heron\n2. Otter (old style)\n3. Wade');
+  await page.getByRole('button', { name: 'Read it' }).click();
+  await expect(page.getByText('line 2: not understood')).toBeVisible();
+  await page.getByRole('button', { name: 'Change the list' }).click();
+  await expect(list).toHaveValue('1. Heron\n2. Otter (old style)\n3. Wade');
+  await list.fill('1. Heron\n2. Otter\n3. Wade');
+  await page.getByRole('button', { name: 'Read it' }).click();
+  await expect(page.getByText('Every line was understood.')).toBeVisible();
+});
+
+test('a form file goes out and comes in again', async ({ page }) => {
+  await page.goto('/forms');
+  await page.getByRole('link', { name: /Nine Lamps/ }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Form file' }).click();
+  const file = await download;
+  expect(file.suggestedFilename()).toBe('nine-lamps-short-qigong.gorvan.json');
+  await page.goto('/forms/new');
+  await page.getByLabel('Or choose a file').setInputFiles(await file.path());
+  await page.getByRole('button', { name: 'Read it' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Nine Lamps, short qigong' })).toBeVisible();
+  await expect(page.getByText('11 entries')).toBeVisible();
+});
+
+test('the widths of a ribbon show load, time or nothing', async ({ page }) => {
+  await page.goto('/forms');
+  await page.getByRole('link', { name: /Nine Lamps/ }).click();
+  const wide = async (name: RegExp) =>
+    (await page.getByRole('option', { name }).locator('rect').first().boundingBox())?.width ?? 0;
+  const byLoad = await wide(/Shake off the rain/);
+  await page.getByRole('radio', { name: 'Time' }).click();
+  await expect.poll(() => wide(/Shake off the rain/)).toBeGreaterThan(byLoad * 2); // 7 x 7 takes long
+  await page.getByRole('radio', { name: 'Even' }).click();
+  await expect.poll(async () => Math.abs((await wide(/Shake off the rain/)) - (await wide(/Wake the hands/)))).toBeLessThan(5);
+});
+
+test('the keys are listed by ?, and Escape closes them', async ({ page }) => {
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+});
+
+test('the hall theme stays chosen', async ({ page }) => {
+  await page.getByRole('button', { name: 'Dark for the hall' }).first().click();
+  await page.reload();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'hall');
+  await page.getByRole('button', { name: 'Light for the day' }).first().click();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'day');
+});
+
+test('a stretch of one’s own is chosen on the ribbon and marked', async ({ page }) => {
+  await openMarking(page);
+  await page.getByRole('option', { name: /^2\. / }).click();
+  await page.getByRole('option', { name: /^5\. / }).click();
+  await expect(page.getByRole('heading', { name: /^2–5/ })).toBeVisible();
+  await page.getByRole('group', { name: 'Kenelm S.' }).getByRole('button', { name: 'Flowing' }).click();
+  await expect(page.getByText('Kenelm S.: Flowing on 2–5').first()).toBeVisible();
+  await page.getByRole('group', { name: 'Kenelm S.' }).getByRole('button', { name: 'Flowing' }).press('0');
+  await expect(page.getByRole('group', { name: 'Kenelm S.' }).getByRole('button', { name: 'Flowing' })).toHaveAttribute(
+    'aria-pressed',
+    'false',
+  );
+});
+
+test('marks are still there after another tab, and after coming back', async ({ page }) => {
+  await openMarking(page);
+  const button = page.getByRole('group', { name: 'Nestor W.' }).getByRole('button', { name: 'Cued' });
+  await button.click();
+  await page.getByRole('tab', { name: 'Plan' }).click();
+  await page.getByRole('tab', { name: 'Mark' }).click();
+  await expect(button).toHaveAttribute('aria-pressed', 'true');
+  await page.reload();
+  await expect(button).toHaveAttribute('aria-pressed', 'true');
+  await button.press('z');
+  await expect(button).toHaveAttribute('aria-pressed', 'false');
+});
+
+test('a log is taken back from the toast, and the plan is as it was', async ({ page }) => {
+  await openMarking(page);
+  await page.getByRole('button', { name: 'Log as planned' }).click();
+  await expect(page.getByRole('button', { name: 'Take the log back' })).toBeVisible();
+  await page.getByRole('tab', { name: 'Who is here' }).click();
+  await expect(page.getByRole('switch').first()).toBeDisabled();
+  await page.getByRole('button', { name: 'Take the log back' }).click();
+  await expect(page.getByRole('button', { name: 'Log as planned' })).toBeVisible();
+  await expect(page.getByRole('switch').first()).toBeEnabled();
+});
+
+test('the standing map is seen on an earlier day, sorted, and cut to the next lead-in', async ({ page }) => {
+  await page.goto('/groups');
+  await page.getByRole('link', { name: /Evening long form/ }).click();
+  const map = page.getByRole('region', { name: 'The standing map' });
+  await expect(map.getByRole('columnheader')).not.toHaveCount(0);
+  const columns = await map.getByRole('columnheader').count();
+  await page.getByLabel('Show').selectOption('recap');
+  await expect.poll(() => map.getByRole('columnheader').count()).toBeLessThan(columns);
+  await page.getByLabel('Show').selectOption('taught');
+  await page.getByLabel('Sort').selectOption('name');
+  await expect(map.getByRole('rowheader').first()).toHaveText('Anwen T.');
+  await page.getByLabel('On', { exact: true }).fill('2020-01-01');
+  await expect(map.locator('[data-frontier]')).toHaveCount(0);
+  await expect(page).toHaveURL(/day=2020-01-01/);
+});
+
+test('what is typed for a term stays when one looks elsewhere and comes back', async ({ page }) => {
+  await page.goto('/terms/new');
+  await page.getByLabel('Name').fill('Spring at the mill');
+  await page.getByLabel('Minutes').fill('45');
+  await page.getByRole('link', { name: 'Forms' }).click();
+  await page.goBack();
+  await expect(page.getByLabel('Name')).toHaveValue('Spring at the mill');
+  await expect(page.getByLabel('Minutes')).toHaveValue('45');
+});
+
+test('a paper of the term leaves the places out', async ({ page }) => {
+  await page.goto('/terms');
+  await page.getByRole('link', { name: /Evening long form/ }).click();
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('heading', { name: 'The weave' })).toBeVisible();
+  await expect(page.getByRole('navigation', { name: 'Places', includeHidden: true })).toBeHidden();
+});
