@@ -68,11 +68,6 @@ final class CurrentSchool
         return $this->school ?? throw new LogicException('No school is known here; enter one first.');
     }
 
-    public function isKnown(): bool
-    {
-        return $this->school !== null;
-    }
-
     public function zone(): DateTimeZone
     {
         return new DateTimeZone($this->get()->timezone);

@@ -63,3 +63,19 @@ test('an entry kept per side stands where its weaker side stands', function () {
     expect($both)->support->toBe(Support::Cued)->recall->toBe(0.7)
         ->and(EntryStanding::of(1, ['left' => $side(Support::Flowing, 0.9)])->isMet())->toBeFalse();
 });
+
+test('an entry stands by what was last seen, not by what is remembered alone', function (?Support $support, ?float $recall, bool $holds, bool $passes, bool $ready) {
+    $entry = new EntryStanding(1, $support, $recall);
+    expect([$entry->holds(), $entry->passes(), $entry->isReady()])->toBe([$holds, $passes, $ready]);
+})->with([
+    'flowing and fresh' => [Support::Flowing, 0.95, true, true, true],
+    'alone at the edge of holding' => [Support::Alone, 0.8, true, true, true],
+    'alone, fading' => [Support::Alone, 0.79, false, true, true],
+    'alone at the edge of passing' => [Support::Alone, 0.6, false, true, true],
+    'alone, long ago' => [Support::Alone, 0.59, false, false, false],
+    'cued and fresh' => [Support::Cued, 0.95, false, false, true],
+    'following and fresh' => [Support::Following, 0.95, false, false, false],
+    'never seen, should hold' => [null, 0.8, false, true, true],
+    'never seen, may not hold' => [null, 0.79, false, false, false],
+    'never met' => [null, null, false, false, false],
+]);

@@ -33,3 +33,20 @@ test('new work and run-through are rounded up, run-through stays within 15 %, re
 test('what does not fit is said with its minutes', function () {
     expect(implode(' ', MeetingBoxes::planned(60, 50, 4)->warnings))->toContain('needs 50 minutes and only 37')->toContain('13 minutes short')->toContain('review');
 });
+
+test('minutes move from one box to another, never more than there are', function () {
+    $boxes = MeetingBoxes::planned(60, 20, 4);
+    $review = $boxes->minutes(Box::Review);
+    $moved = $boxes->moved(5, Box::Review, Box::Focus);
+    expect($moved->minutes(Box::Review))->toBe($review - 5)
+        ->and($moved->minutes(Box::Focus))->toBe($boxes->minutes(Box::Focus) + 5)
+        ->and($boxes->moved(999, Box::Review, Box::Focus)->minutes(Box::Review))->toBe(0)
+        ->and(array_sum($moved->all()))->toBe(60)
+        ->and($boxes->minutes(Box::Review))->toBe($review); // what it was moved from is as it was
+});
+
+test('the boxes are in the order they are held', function () {
+    $order = array_map(fn (Box $box) => $box->value, Box::cases());
+    expect(array_keys(MeetingBoxes::unplanned(60)->all()))->toBe($order)
+        ->and(array_keys(MeetingBoxes::planned(60, 20, 4)->all()))->toBe($order);
+});

@@ -9,7 +9,6 @@ export interface Strip {
   x: (position: number) => number;
   /** The join nearest to a place: the position it comes after. */
   joinAt: (x: number) => number;
-  cellAt: (x: number) => number;
 }
 
 const LEAST_CELL = 9;
@@ -39,10 +38,6 @@ export function stripOf(entries: Entry[], available: number, by: WidthBy = 'load
         if (Math.abs(x(after + 1) - at) < Math.abs(x(best + 1) - at)) best = after;
       }
       return best;
-    },
-    cellAt: (at) => {
-      for (let position = entries.length; position >= 1; position--) if (at >= x(position)) return position;
-      return 1;
     },
   };
 }

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+use Symfony\Component\Process\Process;
+
+/** Runs bin/start as far as it goes without installing anything. @return array{int, string, string} */
+function start(string ...$options): array
+{
+    $process = new Process([base_path('bin/start'), ...$options], base_path(), null, null, 30);
+    $process->run();
+
+    return [$process->getExitCode(), $process->getOutput(), $process->getErrorOutput()];
+}
+
+test('bin/start tells its options', function () {
+    [$exit, $out] = start('--help');
+    expect($exit)->toBe(0)->and($out)->toContain('--port N')->toContain('--no-demo')->toContain('--fresh-demo');
+});
+
+test('bin/start refuses what it does not understand, and does nothing', function (array $options, string $says) {
+    [$exit, $out, $errors] = start(...$options);
+    expect($exit)->toBe(2)->and($out)->toBe('')->and($errors)->toContain($says)->not->toContain('--  ');
+})->with([
+    'unknown option' => [['--prot', '8123'], 'Unknown option: --prot'],
+    'port of words' => [['--port', 'http'], '--port needs a number'],
+    'no port' => [['--port'], '--port needs a number'],
+    'port of the system' => [['--port=80'], 'from 1024 to 65535'],
+    'port too high' => [['--port=70000'], 'from 1024 to 65535'],
+]);
+
+test('bin/start says that a port is in use, and how to go on', function () {
+    $taken = stream_socket_server('tcp://127.0.0.1:0');
+    $port = explode(':', (string) stream_socket_get_name($taken, false))[1];
+    [$exit, , $errors] = start('--port', $port);
+    fclose($taken);
+    expect($exit)->toBe(1)->and($errors)->toContain("Port $port is in use")->toContain('--port');
+});
+
+test('the scripts are sound shell', function (string $script) {
+    $process = new Process(['bash', '-n', base_path($script)]);
+    $process->run();
+    expect($process->getErrorOutput())->toBe('')
+        ->and(is_executable(base_path($script)) || str_starts_with($script, 'bin/lib/'))->toBeTrue();
+})->with(['bin/start', 'bin/test', 'bin/bench', 'bin/types', 'bin/lib/common.sh', '.ci/run']);
