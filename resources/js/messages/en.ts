@@ -308,6 +308,7 @@ export const en = {
     show: 'Show',
     all: 'All taught',
     whole: 'Whole form',
+    tonight: 'Lead-in of the next lesson',
 
     notReadyTitle: 'Not ready for lesson {{number}}',
     readyAll: 'Everyone is ready for lesson {{number}}.',
