@@ -1,6 +1,7 @@
 import type { UseQueryResult } from '@tanstack/react-query';
 import { type ReactNode, useEffect } from 'react';
 import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
 import { Problem } from '../api/client';
 import { Button } from './controls';
 
@@ -78,6 +79,35 @@ export function Empty({ title, hint, children }: { title: string; hint?: string;
       {hint ? <p className="mt-2 text-soft">{hint}</p> : null}
       {children ? <div className="mt-4 flex flex-wrap gap-2">{children}</div> : null}
     </div>
+  );
+}
+
+interface Listed {
+  to: string;
+  title: string;
+  detail: string;
+}
+
+/** The rows of a place, each leading to its page; or, while there are none, what to do first. */
+export function Listing({ rows, empty, hint, first }: { rows: Listed[]; empty: string; hint: string; first: ReactNode }) {
+  if (rows.length === 0) {
+    return (
+      <Empty title={empty} hint={hint}>
+        {first}
+      </Empty>
+    );
+  }
+  return (
+    <ul className="m-0 list-none border-t border-line p-0">
+      {rows.map((row) => (
+        <li key={row.to} className="border-b border-line">
+          <Link to={row.to} className="flex flex-wrap items-baseline gap-x-6 gap-y-1 py-4 no-underline hover:text-pine">
+            <h2 className="min-w-64 grow text-xl break-words">{row.title}</h2>
+            <span className="text-soft">{row.detail}</span>
+          </Link>
+        </li>
+      ))}
+    </ul>
   );
 }
 

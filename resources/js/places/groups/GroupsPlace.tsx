@@ -1,11 +1,11 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Link, useNavigate, useSearchParams } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { api, ask } from '../../api/client';
 import { formsQuery, groupsQuery } from '../../api/queries';
 import { Button, ButtonLink, Choice, Dialog, TextArea, TextField } from '../../kit/controls';
-import { Asked, Empty, Page } from '../../kit/page';
+import { Asked, Empty, Listing, Page } from '../../kit/page';
 import { useProblem } from '../../kit/useProblem';
 import { namesIn } from './names';
 
@@ -27,29 +27,18 @@ export function GroupsPlace() {
   return (
     <Page title={t('groups.title')} actions={add}>
       <Asked query={query}>
-        {(groups) =>
-          groups.length === 0 ? (
-            <Empty title={t('groups.empty')} hint={t('groups.emptyHint')}>
-              {add}
-            </Empty>
-          ) : (
-            <ul className="m-0 list-none border-t border-line p-0">
-              {groups.map((group) => (
-                <li key={group.id} className="border-b border-line">
-                  <Link
-                    to={`/groups/${group.id}`}
-                    className="flex flex-wrap items-baseline gap-x-6 gap-y-1 py-4 no-underline hover:text-pine"
-                  >
-                    <h2 className="min-w-64 grow text-xl break-words">{group.name}</h2>
-                    <span className="text-soft">
-                      {[group.formTitle, t('groups.students', { count: group.students }), group.room].filter(Boolean).join(' · ')}
-                    </span>
-                  </Link>
-                </li>
-              ))}
-            </ul>
-          )
-        }
+        {(groups) => (
+          <Listing
+            rows={groups.map((group) => ({
+              to: `/groups/${group.id}`,
+              title: group.name,
+              detail: [group.formTitle, t('groups.students', { count: group.students }), group.room].filter(Boolean).join(' · '),
+            }))}
+            empty={t('groups.empty')}
+            hint={t('groups.emptyHint')}
+            first={add}
+          />
+        )}
       </Asked>
       <Dialog
         open={search.has('new')}
