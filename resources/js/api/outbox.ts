@@ -23,6 +23,8 @@ let queue: Promise<void> = Promise.resolve();
 let timer: ReturnType<typeof setTimeout> | undefined;
 let owner = '';
 
+window.addEventListener('online', () => void flush());
+
 /** Is told what becomes of each parcel. Returns how to stop listening. */
 export function onOutcome(listener: Listener): () => void {
   listeners.add(listener);
@@ -32,7 +34,6 @@ export function onOutcome(listener: Listener): () => void {
 /** Whose parcels may be sent: only those of the person signed in. */
 export function openOutbox(person: string): void {
   owner = person;
-  window.addEventListener('online', () => void flush());
   void flush();
 }
 
