@@ -20,7 +20,7 @@ final class CutForm
     /** The cut as the form now asks for it, without saving. @throws \Gorvan\Core\Lesson\CutImpossible */
     public function preview(Form $form): LessonCut
     {
-        return $this->cutter->cut($form->score()->form, $form->lesson_count === null ? $form->target : null, $form->lesson_count);
+        return $form->cut($this->cutter);
     }
 
     /** @throws \Gorvan\Core\Lesson\CutImpossible and nothing is changed */

@@ -40,7 +40,7 @@ final class PlanTerm
         $students = $term->group->students->pluck('id')->all();
         $plan = $this->layout->lay(new LayoutRequest(
             $score->form,
-            $this->cutter->cut($score->form, $form->lesson_count === null ? $form->target : null, $form->lesson_count),
+            $form->cut($this->cutter),
             $meetings->map(static fn (Meeting $meeting): TermMeeting => new TermMeeting(
                 $meeting->on, $meeting->minutes, $meeting->log_id === null && $meeting->on >= $today,
             ))->all(),

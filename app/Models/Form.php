@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Gorvan\Core\Form\FormFileReader;
+use Gorvan\Core\Lesson\LessonCut;
+use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Reading\JsonNode;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -61,6 +63,12 @@ final class Form extends Model
         $rows->orderBy('ordinal');
 
         return $rows;
+    }
+
+    /** The cut the form asks for, with its pins and bars. @throws \Gorvan\Core\Lesson\CutImpossible */
+    public function cut(LessonCutter $cutter): LessonCut
+    {
+        return $cutter->cut($this->score()->form, $this->lesson_count === null ? $this->target : null, $this->lesson_count);
     }
 
     /** The form as core knows it. */

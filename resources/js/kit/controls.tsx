@@ -22,25 +22,27 @@ export function ButtonLink({ look = 'plain', className = '', ...rest }: Componen
 
 const field = 'min-h-11 w-full rounded border border-line bg-sheet px-3 py-2 text-ink aria-[invalid=true]:border-persimmon';
 
+/** What every control tells assistive technology about its label, its hint and its error. */
+interface Shared {
+  id: string;
+  'aria-describedby': string;
+  'aria-invalid': boolean;
+}
+
 interface FieldProps {
   label: string;
   hint?: string | undefined;
   error?: string | undefined;
 }
 
-function Labelled({
-  label,
-  hint,
-  error,
-  children,
-}: FieldProps & { children: (ids: { id: string; describedBy: string }) => ReactNode }) {
+function Labelled({ label, hint, error, children }: FieldProps & { children: (shared: Shared) => ReactNode }) {
   const id = useId();
   return (
     <div className="flex flex-col gap-1">
       <label htmlFor={id} className="text-sm font-medium">
         {label}
       </label>
-      {children({ id, describedBy: `${id}-hint` })}
+      {children({ id, 'aria-describedby': `${id}-hint`, 'aria-invalid': Boolean(error) })}
       <div id={`${id}-hint`} className="text-sm">
         {error ? (
           <p role="alert" className="font-medium text-persimmon">
@@ -57,15 +59,7 @@ function Labelled({
 export function TextField({ label, hint, error, className = '', ...rest }: FieldProps & ComponentProps<'input'>) {
   return (
     <Labelled label={label} hint={hint} error={error}>
-      {({ id, describedBy }) => (
-        <input
-          id={id}
-          aria-describedby={describedBy}
-          aria-invalid={Boolean(error)}
-          className={`${field} ${className}`}
-          {...rest}
-        />
-      )}
+      {(shared) => <input {...shared} className={`${field} ${className}`} {...rest} />}
     </Labelled>
   );
 }
@@ -73,15 +67,7 @@ export function TextField({ label, hint, error, className = '', ...rest }: Field
 export function TextArea({ label, hint, error, className = '', ...rest }: FieldProps & ComponentProps<'textarea'>) {
   return (
     <Labelled label={label} hint={hint} error={error}>
-      {({ id, describedBy }) => (
-        <textarea
-          id={id}
-          aria-describedby={describedBy}
-          aria-invalid={Boolean(error)}
-          className={`${field} ${className}`}
-          {...rest}
-        />
-      )}
+      {(shared) => <textarea {...shared} className={`${field} ${className}`} {...rest} />}
     </Labelled>
   );
 }
@@ -90,8 +76,8 @@ export function TextArea({ label, hint, error, className = '', ...rest }: FieldP
 export function Choice({ label, hint, error, children, ...rest }: FieldProps & ComponentProps<'select'>) {
   return (
     <Labelled label={label} hint={hint} error={error}>
-      {({ id, describedBy }) => (
-        <select id={id} aria-describedby={describedBy} aria-invalid={Boolean(error)} className={field} {...rest}>
+      {(shared) => (
+        <select {...shared} className={field} {...rest}>
           {children}
         </select>
       )}

@@ -2,7 +2,7 @@ import { cleanup, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { ReactElement } from 'react';
 import { MemoryRouter } from 'react-router';
-import { afterEach, beforeAll, describe, expect, test, vi } from 'vitest';
+import { afterEach, describe, expect, test, vi } from 'vitest';
 import { cell, form, meeting, student, term } from '../../../tests/pages/sample';
 import '../messages';
 import { Ribbon } from './Ribbon';
@@ -11,19 +11,6 @@ import { StandingMap } from './StandingMap';
 import { boxesOf, Timeline } from './Timeline';
 import { rowsOf, Weave } from './Weave';
 
-beforeAll(() => {
-  globalThis.ResizeObserver = class {
-    observe() {
-      return undefined;
-    }
-    unobserve() {
-      return undefined;
-    }
-    disconnect() {
-      return undefined;
-    }
-  };
-});
 afterEach(cleanup);
 
 const show = (element: ReactElement) => render(<MemoryRouter>{element}</MemoryRouter>);

@@ -1,27 +1,8 @@
 import { describe, expect, test } from 'vitest';
-import type { Entry } from '../api/client';
+import { entry as sample } from '../../../tests/pages/sample';
 import { stripOf } from './strip';
 
-const entry = (position: number, load: number, seconds = 12): Entry => ({
-  id: String(position),
-  key: String(position),
-  position,
-  number: position,
-  title: `E${String(position)}`,
-  aliases: [],
-  kind: 'movement',
-  side: null,
-  repetition: null,
-  returns: null,
-  mirrors: null,
-  demand: load,
-  newness: 1,
-  join: 0,
-  load,
-  parts: [],
-  seconds,
-  isTimeAssumed: true,
-});
+const entry = (position: number, load: number, seconds = 12) => sample(position, { load, seconds });
 
 describe('a ribbon’s strip', () => {
   test('fills the width, wider cells for more load', () => {

@@ -30,17 +30,6 @@ const sent: {
 }[] = [];
 
 beforeAll(() => {
-  globalThis.ResizeObserver = class {
-    observe() {
-      return undefined;
-    }
-    unobserve() {
-      return undefined;
-    }
-    disconnect() {
-      return undefined;
-    }
-  };
   Element.prototype.hasPointerCapture = () => false;
 });
 beforeEach(() => {

@@ -1,0 +1,12 @@
+/** The browser of the unit tests draws nothing, so nothing ever changes its size. */
+globalThis.ResizeObserver = class {
+  observe() {
+    return undefined;
+  }
+  unobserve() {
+    return undefined;
+  }
+  disconnect() {
+    return undefined;
+  }
+};
