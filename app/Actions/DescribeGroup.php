@@ -55,6 +55,7 @@ final class DescribeGroup
                 position: $position,
                 support: $entry->support?->name,
                 recall: $entry->recall,
+                sureness: $entry->sureness()?->value,
                 holds: $entry->holds(),
                 isAssumed: $entry->isAssumed(),
                 isMet: $entry->isMet(),

@@ -121,6 +121,7 @@ export function cell(position: number, change: Partial<Cell> = {}): Cell {
     position,
     support: 'Alone',
     recall: 0.9,
+    sureness: 'good',
     holds: true,
     isAssumed: false,
     isMet: true,

@@ -17,6 +17,8 @@ final readonly class CellData
         public ?string $support,
         #[OA\Property]
         public ?float $recall,
+        #[OA\Property(enum: ['good', 'fading', 'weak'])]
+        public ?string $sureness,
         #[OA\Property]
         public bool $holds,
         #[OA\Property]

@@ -55,6 +55,17 @@ final readonly class EntryStanding
         return $this->recall !== null;
     }
 
+    /** How sure we still are of it, or null when there was no contact. */
+    public function sureness(): ?Sureness
+    {
+        return match (true) {
+            ! $this->isMet() => null,
+            $this->recalls(self::HOLD_RECALL) => Sureness::Good,
+            $this->recalls(self::PASS_RECALL) => Sureness::Fading,
+            default => Sureness::Weak,
+        };
+    }
+
     /** From memory, and last seen alone or better. */
     public function holds(): bool
     {

@@ -10,6 +10,7 @@ use Gorvan\Core\Memory\Standing;
 use Gorvan\Core\Memory\Support;
 use Gorvan\Core\Standing\EntryStanding;
 use Gorvan\Core\Standing\StudentStanding;
+use Gorvan\Core\Standing\Sureness;
 use Gorvan\Core\Term\Passage;
 
 /** P passes, A assumed, U unseen, C cued and recalled, n not met, o an opening or connector. */
@@ -78,4 +79,15 @@ test('an entry stands by what was last seen, not by what is remembered alone', f
     'never seen, should hold' => [null, 0.8, false, true, true],
     'never seen, may not hold' => [null, 0.79, false, false, false],
     'never met' => [null, null, false, false, false],
+]);
+
+test('how sure we are follows the same two limits', function (?float $recall, ?Sureness $sureness) {
+    expect((new EntryStanding(1, Support::Cued, $recall))->sureness())->toBe($sureness);
+})->with([
+    [null, null],
+    [0.0, Sureness::Weak],
+    [0.59, Sureness::Weak],
+    [0.6, Sureness::Fading],
+    [0.79, Sureness::Fading],
+    [0.8, Sureness::Good],
 ]);

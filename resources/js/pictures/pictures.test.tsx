@@ -158,7 +158,10 @@ describe('the timeline', () => {
 
 describe('the standing map', () => {
   const students = [
-    student('Ada', { frontier: 2, cells: [cell(1), cell(2), cell(3, { support: 'Cued', recall: 0.65, holds: false })] }),
+    student('Ada', {
+      frontier: 2,
+      cells: [cell(1), cell(2), cell(3, { support: 'Cued', recall: 0.65, sureness: 'fading', holds: false })],
+    }),
     student('Bo', { cells: [cell(1, { support: null, isAssumed: true })] }),
   ];
 

@@ -10,6 +10,7 @@ const cell = (change: Partial<Cell>): Cell => ({
   position: 1,
   support: null,
   recall: 0.9,
+  sureness: 'good',
   holds: false,
   isAssumed: false,
   isMet: true,
@@ -22,12 +23,12 @@ afterEach(cleanup);
 
 describe('the reed', () => {
   test.each([
-    ['Following', 0.9, { segments: 1, sureness: 'solid' }],
-    ['Leading', 0.81, { segments: 5, sureness: 'solid' }],
-    ['Alone', 0.79, { segments: 3, sureness: 'outlined' }],
-    ['Unmet', 0.9, { segments: 0, sureness: 'solid' }],
-  ] as const)('%s at %f has as many segments as its level, solid from 0.8', (support, recall, reed) => {
-    expect(reedOf(cell({ support, recall }))).toEqual(reed);
+    ['Following', 'good', { segments: 1, sureness: 'solid' }],
+    ['Leading', 'good', { segments: 5, sureness: 'solid' }],
+    ['Alone', 'fading', { segments: 3, sureness: 'outlined' }],
+    ['Unmet', 'good', { segments: 0, sureness: 'solid' }],
+  ] as const)('%s with %s recall has as many segments as its level, solid when it is good', (support, sureness, reed) => {
+    expect(reedOf(cell({ support, sureness }))).toEqual(reed);
   });
 
   test('is dotted where nobody has looked, and nothing where there is no record', () => {
@@ -57,8 +58,8 @@ describe('the reed', () => {
         <p>
           {[
             cell({ support: 'Alone' }),
-            cell({ support: 'Cued', recall: 0.65 }),
-            cell({ support: 'Cued', recall: 0.5 }),
+            cell({ support: 'Cued', sureness: 'fading' }),
+            cell({ support: 'Cued', sureness: 'weak' }),
             cell({ isAssumed: true }),
             cell({}),
             undefined,

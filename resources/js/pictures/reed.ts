@@ -19,5 +19,5 @@ export function reedOf(cell: Cell | undefined): Reed {
   if (!cell?.isMet) return { segments: 0, sureness: 'none' };
   if (cell.support === null) return { segments: cell.isAssumed ? 3 : 1, sureness: 'dotted' };
   const segments = isSupport(cell.support) ? LADDER.indexOf(cell.support) : 0;
-  return { segments, sureness: (cell.recall ?? 0) >= 0.8 ? 'solid' : 'outlined' };
+  return { segments, sureness: cell.sureness === 'good' ? 'solid' : 'outlined' };
 }

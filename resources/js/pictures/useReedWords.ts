@@ -8,7 +8,7 @@ export function useReedWords(): (cell: Cell | undefined) => string {
   return (cell) => {
     if (!cell?.isMet) return t('recall.none');
     if (cell.support === null) return t(cell.isAssumed ? 'recall.assumed' : 'recall.unseen');
-    const sure = (cell.recall ?? 0) >= 0.8 ? 'holds' : (cell.recall ?? 0) >= 0.6 ? 'fading' : 'weak';
+    const sure = cell.sureness === 'good' ? 'holds' : (cell.sureness ?? 'weak');
     return `${isSupport(cell.support) ? t(`support.${cell.support}`) : cell.support}, ${t(`recall.${sure}`)}`;
   };
 }
