@@ -9,6 +9,8 @@ export default defineConfig({
   fullyParallel: false,
   retries: 0,
   timeout: 120_000,
+  // What is expected is waited for, however busy the machine is.
+  expect: { timeout: 20_000 },
   reporter: [['list']],
   use: {
     storageState: SESSION,

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { open, openMarking } from './teacher';
+import { open, openMarking, takeBack } from './teacher';
 
 test.beforeEach(async ({ page }) => {
   await open(page);
@@ -78,7 +78,7 @@ test('a stretch of one’s own is chosen on the ribbon and marked', async ({ pag
   await expect(page.getByRole('heading', { name: /^2–5/ })).toBeVisible();
   await page.getByRole('group', { name: 'Kenelm S.' }).getByRole('button', { name: 'Flowing' }).click();
   await expect(page.getByText('Kenelm S.: Flowing on 2–5').first()).toBeVisible();
-  await page.getByRole('group', { name: 'Kenelm S.' }).getByRole('button', { name: 'Flowing' }).press('0');
+  await takeBack(page, () => page.getByRole('group', { name: 'Kenelm S.' }).getByRole('button', { name: 'Flowing' }).press('0'));
   await expect(page.getByRole('group', { name: 'Kenelm S.' }).getByRole('button', { name: 'Flowing' })).toHaveAttribute(
     'aria-pressed',
     'false',
@@ -94,7 +94,7 @@ test('marks are still there after another tab, and after coming back', async ({ 
   await expect(button).toHaveAttribute('aria-pressed', 'true');
   await page.reload();
   await expect(button).toHaveAttribute('aria-pressed', 'true');
-  await button.press('z');
+  await takeBack(page, () => button.press('z'));
   await expect(button).toHaveAttribute('aria-pressed', 'false');
 });
 

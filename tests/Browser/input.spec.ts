@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { open } from './teacher';
+import { holdBack, open } from './teacher';
 
 test.beforeEach(async ({ page }) => {
   await open(page);
@@ -67,12 +67,45 @@ test('a term that ends before it starts, or never meets, is refused as it is typ
   await page.getByLabel('Last day').fill('2020-01-01');
   await expect(page.getByRole('alert')).toContainText('before it starts');
   await expect(page.getByLabel('Last day')).toHaveValue('2020-01-01');
-  await page.getByRole('button', { name: 'Lay the term' }).click();
-  await expect(page.getByRole('alert')).toContainText('before it starts');
   await page.getByLabel('First day').fill('2026-03-28');
   await page.getByLabel('Last day').fill('2026-03-28');
   await page.getByLabel('Weekday').selectOption('Sun');
   await expect(page.getByRole('alert')).toContainText('no meeting');
+  await page.getByRole('button', { name: 'Lay the term' }).click();
+  await expect(page.getByRole('alert')).toContainText('no meeting');
+  await expect(page).toHaveURL(/terms\/new/);
+});
+
+test('a refusal that comes late does not stand over what was mended meanwhile', async ({ page }) => {
+  await page.goto('/terms/new');
+  const last = await page.getByLabel('Last day').inputValue();
+  await page.getByLabel('Last day').fill('2020-01-01');
+  await expect(page.getByRole('alert')).toContainText('before it starts');
+  const letGo = await holdBack(page, '**/api/terms');
+  const laying = page.waitForRequest('**/api/terms');
+  await page.getByRole('button', { name: 'Lay the term' }).click();
+  await laying;
+  await page.getByLabel('Last day').fill(last);
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await letGo();
+  await expect(page.getByRole('button', { name: 'Lay the term' })).toBeEnabled();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+});
+
+test('what is saved is what was read and shown, also when reading takes long', async ({ page }) => {
+  await page.goto('/forms/new');
+  const list = page.getByLabel('The list, a line a movement');
+  await list.fill('# Slow stair\n1. Heron');
+  const letGo = await holdBack(page, '**/api/forms/preview');
+  const reading = page.waitForRequest('**/api/forms/preview');
+  await page.getByRole('button', { name: 'Read it' }).click();
+  await reading;
+  await list.press('End');
+  await page.keyboard.type('s and otters');
+  await letGo();
+  await expect(page.getByText('1 entry')).toBeVisible();
+  await page.getByRole('button', { name: 'Change the list' }).click();
+  await expect(list).toHaveValue('# Slow stair\n1. Heron');
 });
 
 test('a time that does not exist on the changing day is said before the term is laid', async ({ page }) => {

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { openMarking, open } from './teacher';
+import { holdBack, openMarking, open, takeBack } from './teacher';
 
 test('marks made while the network is away wait on the device, survive a reload, and are sent once', async ({ page }) => {
   await open(page);
@@ -20,6 +20,9 @@ test('marks made while the network is away wait on the device, survive a reload,
   });
 
   const mark = (name: string, level: string) => page.getByRole('group', { name }).getByRole('button', { name: level }).click();
+  const expectMarked = async (name: string, level: string) => {
+    await expect(page.getByRole('group', { name }).getByRole('button', { name: level, pressed: true })).toHaveCount(1);
+  };
   await mark('Anwen T.', 'Cued');
   await expect.poll(() => sent.length).toBe(1);
   isDown = true;
@@ -30,13 +33,15 @@ test('marks made while the network is away wait on the device, survive a reload,
   // The pages themselves answer again, the marks still cannot be sent.
   await page.reload();
   await expect(page.getByText('3 marks are kept on this device')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Alone', pressed: true })).toHaveCount(2);
+  await expectMarked('Bastian O.', 'Alone');
+  await expectMarked('Corisande V.', 'Alone');
 
   isDown = false;
   await page.getByRole('button', { name: 'Send now' }).click();
   await expect(page.getByText(/kept on this device/)).toHaveCount(0);
-  await expect(page.getByRole('button', { name: 'Alone', pressed: true })).toHaveCount(2);
-  await expect(page.getByRole('button', { name: 'Cued', pressed: true })).toHaveCount(1);
+  await expectMarked('Bastian O.', 'Alone');
+  await expectMarked('Corisande V.', 'Alone');
+  await expectMarked('Anwen T.', 'Cued');
   expect(sent).toHaveLength(4);
   expect(sent[0]).toBe(sent[1]); // the very same ids again
 
@@ -53,6 +58,46 @@ test('marks made while the network is away wait on the device, survive a reload,
   );
   const first = (JSON.parse(sent[0] ?? '') as { marks: { id: string }[] }).marks;
   for (const one of first) expect(marks.filter((mark) => mark.id === one.id)).toHaveLength(1);
+});
+
+test('marks that arrive when their page was left already show on the map of the group', async ({ page }) => {
+  await open(page);
+  await openMarking(page);
+  const letGo = await holdBack(page, '**/api/meetings/*/marks');
+  const button = page.getByRole('group', { name: 'Fennick R.' }).getByRole('button', { name: 'Leading' });
+  await button.click();
+  await page.getByRole('link', { name: 'Groups' }).click();
+  await page.getByRole('link', { name: /Evening long form/ }).click();
+  const led = page
+    .getByRole('region', { name: 'The standing map' })
+    .getByRole('row', { name: /Fennick R\./ })
+    .getByRole('img', { name: /Leading/ });
+  await expect(page.getByRole('region', { name: 'The standing map' })).toBeVisible();
+  await expect(led).toHaveCount(0);
+  await letGo();
+  await expect(led).not.toHaveCount(0);
+  await page.goBack();
+  await page.goBack();
+  await takeBack(page, () => button.press('z'));
+});
+
+test('a class is not logged before the server knows who was here', async ({ page }) => {
+  await open(page);
+  await openMarking(page);
+  await page.getByRole('tab', { name: 'Who is here' }).click();
+  await page.route('**/api/meetings/*/attendance', (route) => route.abort('internetdisconnected'));
+  const here = page.getByRole('switch', { name: /Anwen T\./ });
+  await expect(here).toBeChecked();
+  await here.click();
+  await page.getByRole('button', { name: 'Log as planned' }).click();
+  await expect(page.getByText(/^Not logged yet/).first()).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Log as planned' })).toBeEnabled();
+  await expect(here).not.toBeChecked();
+  await page.unroute('**/api/meetings/*/attendance');
+  const arrived = page.waitForResponse('**/api/meetings/*/attendance');
+  await here.click();
+  expect((await arrived).ok()).toBe(true);
+  await expect(here).toBeChecked();
 });
 
 test('a page that cannot be fetched says so and offers to try again', async ({ page }) => {

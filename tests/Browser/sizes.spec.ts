@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page, test } from '@playwright/test';
-import { openMarking, open } from './teacher';
+import { openMarking, open, takeBack } from './teacher';
 
 /** The screens of the slice, each reached as a person reaches it. */
 const screens: Record<string, (page: Page) => Promise<void>> = {
@@ -99,7 +99,7 @@ test('on a phone a class is marked with the thumb, and taken back', async ({ pag
   expect(box?.width).toBeGreaterThanOrEqual(56);
   await button.click();
   await expect(button).toHaveAttribute('aria-pressed', 'true');
-  await page.getByRole('button', { name: 'Take back' }).last().click();
+  await takeBack(page, () => page.getByRole('button', { name: 'Take back' }).last().click());
   await expect(button).toHaveAttribute('aria-pressed', 'false');
 });
 

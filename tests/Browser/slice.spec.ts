@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { Actions, longList, open, openMarking, OWNER, PASSWORD } from './teacher';
+import { Actions, longList, open, openMarking, OWNER, PASSWORD, takeBack } from './teacher';
 
 const names = Array.from({ length: 20 }, (_, at) => `Student ${String.fromCharCode(65 + at)}`);
 
@@ -160,7 +160,7 @@ test('a mark on a side shows on the map of the group', async ({ page }) => {
   await page.getByRole('radio', { name: 'Left' }).click();
   await page.getByRole('group', { name: 'Fennick R.' }).getByRole('button', { name: 'Following' }).click();
   await expect(page.getByText(/Fennick R.: Following on/).first()).toBeVisible();
-  await page.getByRole('button', { name: 'Take back' }).last().click();
+  await takeBack(page, () => page.getByRole('button', { name: 'Take back' }).last().click());
   await expect(page.getByText('Fennick R.: mark taken back').first()).toBeVisible();
 });
 

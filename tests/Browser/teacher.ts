@@ -38,3 +38,25 @@ export async function openMarking(page: Page): Promise<void> {
   await page.getByRole('region', { name: 'Evening long form' }).getByRole('link', { name: 'Open the class' }).click();
   await expect(page.getByRole('tab', { name: 'Mark' })).toHaveAttribute('data-state', 'active');
 }
+
+/** Does what takes a mark back, and waits until the server has it, so that the next test finds nothing of it. */
+export async function takeBack(page: Page, action: () => Promise<void>): Promise<void> {
+  const sent = page.waitForResponse('**/api/withdrawals');
+  await action();
+  await (await sent).finished();
+}
+
+/** Holds what is asked of one address back, as a slow network does. Returns how to let it go and wait for the answer. */
+export async function holdBack(page: Page, url: string): Promise<() => Promise<void>> {
+  let open = () => {};
+  const gate = new Promise<void>((resolve) => (open = resolve));
+  await page.route(url, async (route) => {
+    await gate;
+    await route.continue();
+  });
+  return async () => {
+    const answered = page.waitForResponse(url);
+    open();
+    await (await answered).finished();
+  };
+}

@@ -112,6 +112,8 @@ export const en = {
     logDone: 'The class is logged. The rest of the term is planned again.',
     logBack: 'Take the log back',
     logBackDone: 'The log is taken back.',
+    logUnsent:
+      'Not logged yet: attendance or marks are still on this device and wait for the network. Log the class when they are sent.',
     present: 'Here',
     away: 'Away',
     hereCount: '{{here}} of {{of}} here',

@@ -10,6 +10,7 @@ import { Dialog } from '../kit/controls';
 import { Asked } from '../kit/page';
 import { applyTheme, theme } from '../kit/theme';
 import { EntryPlace } from './entry/EntryPlace';
+import { useOutboxNews } from './useOutboxNews';
 
 const places = [
   { to: '/', key: 'today', Icon: Sun },
@@ -31,6 +32,7 @@ export function Shell() {
 function Rooms({ session }: { session: Session }) {
   const { t } = useTranslation();
   const person = session.person?.id ?? '';
+  useOutboxNews();
   useEffect(() => {
     openOutbox(person);
   }, [person]);

@@ -7,7 +7,7 @@ import { MemoryRouter } from 'react-router';
 import { afterEach, beforeAll, beforeEach, describe, expect, test, vi } from 'vitest';
 import { entry, form, meeting, page } from '../../../tests/pages/sample';
 import type { MeetingPage } from '../api/client';
-import { flush, openOutbox } from '../api/outbox';
+import { flush, openOutbox, post } from '../api/outbox';
 import { Toasts } from '../kit/toasts';
 import '../messages';
 import { Cutting } from './forms/Cutting';
@@ -20,6 +20,7 @@ import { stateIn } from './meeting/stateIn';
 import { useMarks } from './meeting/useMarks';
 import { usePresence } from './meeting/usePresence';
 import { namesIn } from './groups/names';
+import { useOutboxNews } from './useOutboxNews';
 
 const sent: {
   url: string;
@@ -144,6 +145,30 @@ describe('marking', () => {
     const none = meeting({ id: 'tonight', lesson: null, recap: null, review: [] });
     show(<Class data={page({ meeting: none, season: [none] })} tab="mark" />);
     expect(screen.getByText(/Nothing is taught yet/)).toBeTruthy();
+  });
+});
+
+describe('what was kept on the device', () => {
+  function Elsewhere() {
+    useOutboxNews();
+    return <p>Another page</p>;
+  }
+
+  test('is said where one is, when it is refused after its page was left', async () => {
+    show(<Elsewhere />);
+    vi.stubGlobal('fetch', () => Promise.resolve(new Response('{"message":"Ada left the school."}', { status: 422 })));
+    await post({ id: 'late', method: 'POST', url: '/api/meetings/tonight/marks', body: { marks: [] } });
+    expect(await screen.findByText('Not saved: Ada left the school.')).toBeTruthy();
+  });
+
+  test('is taken off the marking page when it is refused', async () => {
+    show(<Class data={page()} tab="mark" />);
+    vi.stubGlobal('fetch', () => Promise.resolve(new Response('{"message":"No."}', { status: 422 })));
+    const button = within(screen.getByRole('group', { name: 'Ada' })).getByRole('button', { name: 'Alone' });
+    await userEvent.click(button);
+    await vi.waitFor(() => {
+      expect(button.getAttribute('aria-pressed')).toBe('false');
+    });
   });
 });
 

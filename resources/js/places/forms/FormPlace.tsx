@@ -39,13 +39,17 @@ function Score({ form }: { form: Form }) {
     client.setQueryData(formQuery(form.id).queryKey, changed);
     for (const key of ['forms', 'term', 'today', 'meeting', 'group']) void client.invalidateQueries({ queryKey: [key] });
   };
+  // One after the other, so that the last change made is the last one answered.
+  const scope = { id: `cut-${form.id}` };
   const pin = useMutation({
+    scope,
     mutationFn: (joins: { after: number; pin: Pin }[]) =>
       ask(api.PUT('/api/forms/{form}/joins', { params: { path: { form: form.id } }, body: { joins } })),
     onSuccess: store,
     onError: setProblem,
   });
   const size = useMutation({
+    scope,
     mutationFn: (body: { target?: number | null; lessons?: number | null }) =>
       ask(api.PUT('/api/forms/{form}/cutting', { params: { path: { form: form.id } }, body })),
     onSuccess: store,

@@ -13,6 +13,12 @@ const MOST_BYTES = 1_048_576;
 const EXAMPLE =
   '# A first short form\nAt the gate:\n1. Opening\n2. Gather the mist\n3. Heron looks up (L)\n4. Heron looks up (R)\nOn the water:\n5. Part the reeds (L-R-L)\n6. Heron looks up (L)\n7. Stand in the shallows (20 s)\n8. Closing\n';
 
+/** What a preview was read from; the same is saved, so that nobody saves what they have not seen. */
+interface Source {
+  text: string;
+  title: string;
+}
+
 /** Pasting or importing a form: what would be made is shown, and what was supposed is confirmed, before anything is saved. */
 export function NewFormPlace() {
   const { t } = useTranslation();
@@ -20,7 +26,7 @@ export function NewFormPlace() {
   const client = useQueryClient();
   const [text, setText] = useState(() => sessionStorage.getItem(DRAFT) ?? '');
   const [title, setTitle] = useState('');
-  const [preview, setPreview] = useState<FormPreview | null>(null);
+  const [read, setRead] = useState<{ found: FormPreview; from: Source } | null>(null);
   const [declined, setDeclined] = useState<string[]>([]);
   const [refusal, setProblem] = useProblem();
   const [isTooLarge, setTooLarge] = useState(false);
@@ -29,17 +35,17 @@ export function NewFormPlace() {
     sessionStorage.setItem(DRAFT, text);
   }, [text]);
 
-  const read = useMutation({
-    mutationFn: () => ask(api.POST('/api/forms/preview', { body: { text, title } })),
-    onSuccess: (found) => {
+  const reading = useMutation({
+    mutationFn: (from: Source) => ask(api.POST('/api/forms/preview', { body: from })),
+    onSuccess: (found, from) => {
       setDeclined([]);
-      setPreview(found);
+      setRead({ found, from });
       window.scrollTo(0, 0);
     },
     onError: setProblem,
   });
   const save = useMutation({
-    mutationFn: () => ask(api.POST('/api/forms', { body: { text, title, declined } })),
+    mutationFn: (from: Source) => ask(api.POST('/api/forms', { body: { ...from, declined } })),
     onSuccess: async (form) => {
       sessionStorage.removeItem(DRAFT);
       await client.invalidateQueries({ queryKey: ['forms'] });
@@ -65,22 +71,22 @@ export function NewFormPlace() {
     event.preventDefault();
     setProblem(null);
     setTooLarge(false);
-    read.mutate();
+    reading.mutate({ text, title });
   }
 
-  if (preview) {
+  if (read) {
     return (
       <Preview
-        preview={preview}
+        preview={read.found}
         declined={declined}
         onDecline={(key, isDeclined) => {
           setDeclined(isDeclined ? [...declined, key] : declined.filter((one) => one !== key));
         }}
         onBack={() => {
-          setPreview(null);
+          setRead(null);
         }}
         onSave={() => {
-          save.mutate();
+          save.mutate(read.from);
         }}
         isSaving={save.isPending}
         refusal={refusal}
@@ -96,6 +102,7 @@ export function NewFormPlace() {
           hint={t('forms.pasteHint')}
           error={error}
           rows={18}
+          readOnly={reading.isPending}
           value={text}
           onChange={(event) => {
             setText(event.target.value);
@@ -111,6 +118,7 @@ export function NewFormPlace() {
             <input
               id="form-file"
               type="file"
+              disabled={reading.isPending}
               accept=".txt,.json,.csv,text/plain,application/json"
               onChange={(event) => void choose(event)}
               className="min-h-11 w-full text-sm"
@@ -119,13 +127,14 @@ export function NewFormPlace() {
           </div>
           <TextField
             label={t('forms.name')}
+            readOnly={reading.isPending}
             value={title}
             onChange={(event) => {
               setTitle(event.target.value);
             }}
           />
-          <Button look="primary" type="submit" disabled={read.isPending}>
-            {t(read.isPending ? 'forms.reading' : 'forms.read')}
+          <Button look="primary" type="submit" disabled={reading.isPending}>
+            {t(reading.isPending ? 'forms.reading' : 'forms.read')}
           </Button>
           {text === '' ? (
             <Button

@@ -4,6 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ulid } from 'ulid';
 import { api, ask, type MeetingPage, Problem } from '../../api/client';
+import { flush, waiting } from '../../api/outbox';
 import { meetingQuery } from '../../api/queries';
 import { Button } from '../../kit/controls';
 import { clock, day } from '../../kit/format';
@@ -92,6 +93,9 @@ function Class({ page }: { page: MeetingPage }) {
   );
 }
 
+/** Something of a class is still kept on this device. */
+class Unsent extends Error {}
+
 /** The class went as planned: one action, which can be taken back. */
 function Logging({ page }: { page: MeetingPage }) {
   const { t } = useTranslation();
@@ -102,7 +106,9 @@ function Logging({ page }: { page: MeetingPage }) {
     for (const key of ['meeting', 'today', 'term', 'terms', 'group']) await client.invalidateQueries({ queryKey: [key] });
   };
   const onError = (error: unknown) => {
-    tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });
+    const message =
+      error instanceof Problem ? error.message : t(error instanceof Unsent ? 'meeting.logUnsent' : 'app.unreachable');
+    tell(message, { isProblem: true });
   };
   const back = useMutation({
     mutationFn: (log: string) =>
@@ -114,13 +120,17 @@ function Logging({ page }: { page: MeetingPage }) {
     onError,
   });
   const log = useMutation({
-    mutationFn: (id: string) =>
-      ask(
+    mutationFn: async (id: string) => {
+      // The log says what everyone here was given, so the server must know first who was here.
+      await flush();
+      if ((await waiting()).length > 0) throw new Unsent();
+      return ask(
         api.POST('/api/meetings/{meeting}/log', {
           params: { path: { meeting: meeting.id } },
           body: { id, at: momentOf(meeting) },
         }),
-      ),
+      );
+    },
     onSuccess: async (_, id) => {
       await refresh();
       tell(t('meeting.logDone'), {

@@ -65,15 +65,14 @@ export function useMarks(page: MeetingPage, describe: (passage: Passage) => stri
     });
     return onOutcome((parcel, outcome) => {
       void count();
-      if (parcel.url === '/api/withdrawals' && outcome.kind === 'sent') {
+      if (parcel.url === '/api/withdrawals' && outcome.kind !== 'waiting') {
+        if (outcome.kind === 'refused') setGone(new Set());
         void client.invalidateQueries({ queryKey: meetingQuery(meeting.id).queryKey });
-        void client.invalidateQueries({ queryKey: ['group'] });
       }
       if (!isOurs(parcel)) return;
       if (outcome.kind === 'refused') {
         const ids = new Set(sentIn(parcel).map((sent) => sent.id));
         setMade((all) => all.filter((mark) => !ids.has(mark.id)));
-        tell(t('meeting.refused', { message: outcome.problem.message }), { isProblem: true });
       }
       if (outcome.kind === 'sent') {
         const changed = outcome.answer as Student[];
@@ -82,11 +81,9 @@ export function useMarks(page: MeetingPage, describe: (passage: Passage) => stri
           (old) =>
             old && { ...old, students: old.students.map((student) => changed.find((one) => one.id === student.id) ?? student) },
         );
-        void client.invalidateQueries({ queryKey: ['group'] });
-        void client.invalidateQueries({ queryKey: ['today'] });
       }
     });
-  }, [url, meeting.id, client, tell, t]);
+  }, [url, meeting.id, client]);
 
   const entriesIn = (passage: Passage) =>
     form.entries.filter((entry) => entry.position >= passage.from && entry.position <= passage.to && entry.kind !== 'extra');

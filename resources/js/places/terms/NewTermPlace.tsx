@@ -84,7 +84,7 @@ function Laying({ groups, today }: { groups: { id: string; name: string; termId:
     retry: false,
   });
   const lay = useMutation({
-    mutationFn: () => ask(api.POST('/api/terms', { body: draft })),
+    mutationFn: (sent: Draft) => ask(api.POST('/api/terms', { body: sent })),
     onSuccess: async (term) => {
       sessionStorage.removeItem(DRAFT);
       for (const key of ['terms', 'today', 'groups', 'group']) await client.invalidateQueries({ queryKey: [key] });
@@ -92,13 +92,15 @@ function Laying({ groups, today }: { groups: { id: string; name: string; termId:
     },
     onError: setProblem,
   });
-  const wrong = refusal?.message ?? (dates.error instanceof Problem ? dates.error.message : undefined);
+  // A refusal that comes when the draft has changed already is about something that is no longer there.
+  const refused = lay.variables === draft ? refusal?.message : undefined;
+  const wrong = refused ?? (dates.error instanceof Problem ? dates.error.message : undefined);
   const covering = (on: string) => draft.closures.find((closure) => closure.from <= on && on <= closure.to);
   const isSingle = (closure: Closure) => closure.from === closure.to;
 
   function submit(event: FormEvent) {
     event.preventDefault();
-    lay.mutate();
+    lay.mutate(draft);
   }
   return (
     <form onSubmit={submit} className="grid max-w-6xl gap-x-12 gap-y-4 lg:grid-cols-[24rem_1fr]" noValidate>
