@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\RefuseNul;
 use App\Http\Middleware\SecureHeaders;
 use App\Http\Middleware\UseSchool;
 use App\Http\Problems;
@@ -22,6 +23,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class); // same origin only, so there is nothing to allow
         $middleware->statefulApi();
+        $middleware->api(append: [RefuseNul::class]);
         $middleware->append(SecureHeaders::class);
         $middleware->alias(['school' => UseSchool::class]);
         // Models are bound inside the school, so the school has to be known first.

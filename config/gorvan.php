@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 /*
  * Everything of Gorvan's own that can be configured. The framework's own settings keep their defaults and are set
- * by the environment (see bin/lib/settings.sh, which writes it).
+ * by the environment (see `settings` in bin/lib/common.sh, which sets it).
  */
 
 return [

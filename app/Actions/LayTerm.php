@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Models\CurrentSchool;
 use App\Models\Group;
 use App\Models\Term;
+use Gorvan\Core\Reading\BadInput;
 use Gorvan\Core\Term\Approach;
 use Gorvan\Core\Term\TermDates;
 use Gorvan\Core\Term\TermReader;
@@ -15,6 +16,8 @@ use Illuminate\Support\Facades\DB;
 /** Lays a group's form over a term of weekly meetings. */
 final class LayTerm
 {
+    private const KEYS = ['from' => 1, 'to' => 1, 'pattern' => 1, 'closures' => 1];
+
     public function __construct(private readonly CurrentSchool $school, private readonly PlanTerm $plan)
     {
     }
@@ -24,12 +27,17 @@ final class LayTerm
      *
      * @param  array<mixed>  $term  `from`, `to`, `pattern`, `closures` as in the term file, in the school's zone
      *
-     * @throws \Gorvan\Core\Reading\BadInput
+     * @throws Refused at its place in the term file
      */
     public function dates(array $term): TermDates
     {
-        $zoned = [...$term, 'timezone' => $this->school->get()->timezone];
-        $dates = TermDates::of((new TermReader)->read(json_encode($zoned, JSON_THROW_ON_ERROR)));
+        $zoned = [...array_intersect_key($term, self::KEYS), 'timezone' => $this->school->get()->timezone];
+        try {
+            $dates = TermDates::of((new TermReader)->read(json_encode($zoned, JSON_THROW_ON_ERROR)));
+        } catch (BadInput $e) {
+            // A teacher fills in a page and no file: the sentence says it, the place is for the page.
+            throw Refused::because(ucfirst($e->reason).'.', $e->place);
+        }
         $most = config('gorvan.limits.meetings');
         if (count($dates->meetings) > $most) {
             throw Refused::because(sprintf('That makes %d meetings; a term has at most %d. Shorten the term or the weekly pattern.', count($dates->meetings), $most), '$.to');

@@ -28,6 +28,15 @@ final class LogClass
     /** @param  string  $log a ULID made by the client; the same one twice changes nothing */
     public function __invoke(Meeting $meeting, string $log, DateTimeImmutable $at, User $by): void
     {
+        DB::transaction(function () use ($meeting, $log, $at, $by): void {
+            // Two devices may log the same class at once: the second one waits, and then sees the first.
+            $this->append(Meeting::lockForUpdate()->findOrFail($meeting->id), $log, $at, $by);
+        });
+        $meeting->refresh();
+    }
+
+    private function append(Meeting $meeting, string $log, DateTimeImmutable $at, User $by): void
+    {
         if ($meeting->on > $this->school->today()) {
             throw Refused::because('This meeting is still to come. Log it on its day or after.');
         }
@@ -43,31 +52,29 @@ final class LogClass
         if ($meeting->plan === null) {
             throw Refused::because('This meeting has no plan, so there is nothing to log.');
         }
-        DB::transaction(function () use ($meeting, $log, $at, $by): void {
-            $present = $this->present($meeting, $by);
-            $score = $meeting->term->form->score();
-            $rows = [];
-            foreach ($this->contacts($meeting, $score) as $position => $kind) {
-                foreach ($present as $student) {
-                    $rows[] = [
-                        'id' => (string) Str::uuid7(),
-                        'school_id' => $meeting->school_id,
-                        'log_id' => $log,
-                        'student_id' => $student,
-                        'entry_id' => $score->idAt($position),
-                        'meeting_id' => $meeting->id,
-                        'kind' => $kind,
-                        'at' => $at->setTimezone(new DateTimeZone('UTC'))->format('Y-m-d H:i:s.uP'),
-                        'made_by' => $by->id,
-                    ];
-                }
+        $present = $this->present($meeting, $by);
+        $score = $meeting->term->form->score();
+        $rows = [];
+        foreach ($this->contacts($meeting, $score) as $position => $kind) {
+            foreach ($present as $student) {
+                $rows[] = [
+                    'id' => (string) Str::uuid7(),
+                    'school_id' => $meeting->school_id,
+                    'log_id' => $log,
+                    'student_id' => $student,
+                    'entry_id' => $score->idAt($position),
+                    'meeting_id' => $meeting->id,
+                    'kind' => $kind,
+                    'at' => $at->setTimezone(new DateTimeZone('UTC'))->format('Y-m-d H:i:s.uP'),
+                    'made_by' => $by->id,
+                ];
             }
-            foreach (array_chunk($rows, 500) as $chunk) {
-                Practice::insert($chunk);
-            }
-            $meeting->update(['log_id' => $log]);
-            ($this->plan)($meeting->term);
-        });
+        }
+        foreach (array_chunk($rows, 500) as $chunk) {
+            Practice::insert($chunk);
+        }
+        $meeting->update(['log_id' => $log]);
+        ($this->plan)($meeting->term);
     }
 
     /** @return list<string> the students who were there, each now noted */

@@ -29,7 +29,7 @@ final class SaveForm
                 'others' => (object) $form->others,
             ]);
             foreach ($form->sections as $section) {
-                $row->sections()->create(['title' => $section->title, 'first' => $section->first, 'last' => $section->last]);
+                $row->sections()->create(['title' => $section->title, 'first' => $section->first, 'last' => $section->last, 'others' => (object) $section->others]);
             }
             $writer = new FormFileWriter;
             foreach ($form->entries as $at => $entry) {

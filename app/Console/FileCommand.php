@@ -63,12 +63,29 @@ abstract class FileCommand extends Command
         }
     }
 
+    /**
+     * Warnings on standard error, for data that has no place for them.
+     *
+     * @param  list<string>  $warnings
+     */
+    protected function warningsBeside(array $warnings): void
+    {
+        foreach ($warnings as $warning) {
+            $this->errors()->writeln("! $warning", OutputInterface::OUTPUT_RAW);
+        }
+    }
+
     protected function wrong(string $line): int
     {
-        $output = $this->getOutput()->getOutput();
-        $errors = $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;
-        $errors->writeln((string) preg_replace('/\s+/', ' ', $line), OutputInterface::OUTPUT_RAW);
+        $this->errors()->writeln((string) preg_replace('/\s+/', ' ', $line), OutputInterface::OUTPUT_RAW);
 
         return self::WRONG;
+    }
+
+    private function errors(): OutputInterface
+    {
+        $output = $this->getOutput()->getOutput();
+
+        return $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;
     }
 }

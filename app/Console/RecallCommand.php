@@ -26,10 +26,12 @@ final class RecallCommand extends FileCommand
         if ($on !== null && ! Instant::isDay($on)) {
             return $this->wrong("--on: \"$on\" is not a day like 2026-03-01");
         }
-        [$zone, $facts] = (new RecordReader)->read($text);
-        $on ??= (new DateTimeImmutable('now', $zone))->format('Y-m-d');
-        $standings = (new Replay($zone))->on($facts, $on);
+        $record = (new RecordReader)->read($text);
+        $on ??= (new DateTimeImmutable('now', $record->zone))->format('Y-m-d');
+        $standings = (new Replay($record->zone))->on($record->facts, $on);
         if ($this->option('json')) {
+            $this->warningsBeside($record->warnings);
+
             return $this->json(['on' => $on, 'entries' => (object) array_map(self::data(...), $standings)]);
         }
         $this->line("On $on");
@@ -46,6 +48,7 @@ final class RecallCommand extends FileCommand
             array_keys($standings),
             $standings,
         ));
+        $this->warnings($record->warnings);
 
         return self::SUCCESS;
     }

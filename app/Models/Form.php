@@ -83,7 +83,7 @@ final class Form extends Model
             'announced' => $this->announced,
             'breath_seconds' => $this->breath_seconds,
             'footfall' => $this->footfall,
-            'sections' => $this->sections->map(static fn (Section $section): \stdClass => (object) $section->only(['title', 'first', 'last']))->all(),
+            'sections' => $this->sections->map(static fn (Section $section): \stdClass => (object) [...get_object_vars($section->others), ...$section->only(['title', 'first', 'last'])])->all(),
             'entries' => $this->entries->map(static fn (Entry $entry): \stdClass => $entry->score)->all(),
         ];
 

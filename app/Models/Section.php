@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $title
  * @property int $first
  * @property int $last
+ * @property \stdClass $others
  */
 final class Section extends Model
 {
@@ -21,4 +22,10 @@ final class Section extends Model
     public $timestamps = false;
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['others' => 'object'];
+    }
 }

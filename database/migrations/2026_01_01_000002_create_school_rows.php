@@ -66,6 +66,7 @@ return new class extends Migration
             $table->string('title', 300);
             $table->integer('first');
             $table->integer('last');
+            $table->json('others')->comment('keys of the form file this version does not know');
         });
         $this->table('entries', function (Blueprint $table): void {
             $this->reference($table, 'form_id', 'forms');

@@ -158,9 +158,18 @@ test('a mark on a side shows on the map of the group', async ({ page }) => {
   await openMarking(page);
   await page.getByRole('radio', { name: /Lead-in/ }).click();
   await page.getByRole('radio', { name: 'Left' }).click();
-  await page.getByRole('group', { name: 'Fennick R.' }).getByRole('button', { name: 'Following' }).click();
+  const following = page.getByRole('group', { name: 'Fennick R.' }).getByRole('button', { name: 'Following' });
+  await following.click();
   await expect(page.getByText(/Fennick R.: Following on/).first()).toBeVisible();
-  await takeBack(page, () => page.getByRole('button', { name: 'Take back' }).last().click());
+  await page.getByRole('link', { name: 'Groups' }).click();
+  await page.getByRole('link', { name: /Evening long form/ }).click();
+  const row = page.getByRole('region', { name: 'The standing map' }).getByRole('row', { name: /Fennick R\./ });
+  await expect(row.getByRole('img', { name: /\(left Following, right / })).not.toHaveCount(0);
+  await page.goBack();
+  await page.goBack();
+  await page.getByRole('radio', { name: /Lead-in/ }).click();
+  await page.getByRole('radio', { name: 'Left' }).click();
+  await takeBack(page, () => following.press('z'));
   await expect(page.getByText('Fennick R.: mark taken back').first()).toBeVisible();
 });
 

@@ -49,6 +49,13 @@ test('gorvan:recall prints standings, in order of first appearance, and {} for n
     expect(artisan(['gorvan:recall', 'given.txt', '--json', '--on=2026-01-01'], $events([]))[1])->toContain('"entries": {}');
 });
 
+test('a key that gorvan:recall does not know is said beside the data, which stay as they are', function () {
+    $events = '{"timezone":"UTC","events":[{"id":"1","entry":"a","at":"2026-01-06T20:00:00Z","kind":"taught","support":"Alone"}]}';
+    [$exit, $out, $errors] = artisan(['gorvan:recall', 'given.json', '--json', '--on=2026-01-07'], $events, 'given.json');
+    expect($exit)->toBe(0)->and(array_keys(json_decode($out, true)))->toBe(['on', 'entries'])
+        ->and($errors)->toBe("! \$.events[0]: \"support\" is not known here and changes nothing\n");
+});
+
 test('gorvan:dates prints meetings with their offset', function () {
     [$exit, $out] = artisan(['gorvan:dates', 'given.txt', '--json'], '{"from":"2026-03-24","to":"2026-04-01","timezone":"Europe/Berlin","pattern":[{"weekday":"Tue","at":"19:00","minutes":60}]}');
     expect($exit)->toBe(0)->and(json_decode($out, true)['meetings'])->toBe([

@@ -29,7 +29,7 @@ test('a saved form is what was shown, but for what was declined', function () {
 });
 
 test('a form file comes back as it went in, unknown keys too', function () {
-    $file = json_encode(['format' => 'gorvan.form/1', 'title' => '<b>Heron</b>', 'house' => ['a' => 1, 'none' => new stdClass], 'entries' => [['id' => 'x', 'kind' => 'movement', 'title' => '<script>alert(1)</script>', 'zz' => ['b' => new stdClass, 'a' => 2]]]]);
+    $file = json_encode(['format' => 'gorvan.form/1', 'title' => '<b>Heron</b>', 'house' => ['a' => 1, 'none' => new stdClass], 'sections' => [['title' => 'S', 'first' => 1, 'last' => 1, 'hall' => new stdClass]], 'entries' => [['id' => 'x', 'kind' => 'movement', 'title' => '<script>alert(1)</script>', 'zz' => ['b' => new stdClass, 'a' => 2]]]]);
     $id = $this->postJson('/api/forms', ['text' => $file])->assertCreated()->json('id');
     $out = $this->get("/api/forms/$id/file")->assertOk()->assertHeader('Content-Type', 'application/json; charset=utf-8');
     expect(json_decode($out->getContent()))->toEqual(json_decode($file))
@@ -65,6 +65,7 @@ test('what cannot be read says where, and nothing is made', function (string $te
     'blank lines' => ["\n\n", '', 'There is no entry'],
     '5,000 lines' => [str_repeat("Heron\n", 5000), '601', 'Line 601'],
     '2 MB' => [str_repeat("Heron looks up\n", 140_000), '', 'larger than 512 KB'],
+    'UTF-16' => ["H\0e\0r\0o\0n\0", 'text', 'NUL character'],
     'broken JSON' => ["{\n\"format\":", '2', 'Line 2'],
     'deep JSON' => ['{"a":'.str_repeat('[', 100).str_repeat(']', 100).'}', '', '32 levels'],
     'wrong type' => ['{"format":"gorvan.form/1","title":"T","entries":[{"id":"a","kind":"movement","title":5}]}', '$.entries[0].title', '$.entries[0].title: must be a text, not 5'],

@@ -51,7 +51,7 @@ test('cuts of 90 random forms cost what HiGHS finds to be least (source: the HiG
         }
         $cuts[] = [$cut, $lessons];
         $asked[] = asked($cut, count($cut->lessons));
-        $wanted[] = asked($cut, $lessons ?? max(1, (int) floor($cut->totalLoad() / $cut->target + 0.5)));
+        $wanted[] = asked($cut, $lessons ?? max(1, (int) floor(round($cut->totalLoad() / $cut->target, 9) + 0.5)));
     }
     $best = Reference::ask('cuts.mjs', $asked);
     $first = Reference::ask('cuts.mjs', $wanted);

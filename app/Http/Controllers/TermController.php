@@ -126,6 +126,15 @@ final class TermController extends Controller
             'closures.*.from' => ['required', 'date_format:Y-m-d'],
             'closures.*.to' => ['required', 'date_format:Y-m-d'],
             'approach' => ['required', Rule::enum(Approach::class)],
+        ], [], [
+            'title' => 'name',
+            'from' => 'first day',
+            'to' => 'last day',
+            'pattern.*.weekday' => 'weekday',
+            'pattern.*.at' => 'time',
+            'pattern.*.minutes' => 'minutes',
+            'closures.*.from' => 'first day of a closure',
+            'closures.*.to' => 'last day of a closure',
         ]);
         $group = Group::find($given['group']) ?? throw Refused::because('That group is not in this school. Choose one of its groups.', 'group');
 

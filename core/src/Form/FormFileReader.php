@@ -21,6 +21,10 @@ final class FormFileReader
 
     private const SECTION_KEYS = ['title', 'first', 'last'];
 
+    private const BOOKLET_KEYS = ['number', 'page'];
+
+    private const ALIAS_KEYS = ['text', 'lang'];
+
     private const ENTRY_KEYS = ['id', 'kind', 'number', 'booklet', 'title', 'aliases', 'side', 'repetition', 'breaths',
         'first_step', 'steps', 'footfall', 'weight_end', 'turn', 'travel', 'stance', 'one_leg', 'returns', 'mirrors',
         'demand', 'rest', 'cut'];
@@ -48,10 +52,14 @@ final class FormFileReader
         }
         $others = $root->others(self::FORM_KEYS);
         $warnings = self::unknown('$', $others);
+        $sections = self::sections($root->optional('sections'));
+        foreach ($sections as $at => $section) {
+            array_push($warnings, ...self::unknown("$.sections[$at]", $section->others));
+        }
         $entries = [];
         foreach ($list as $node) {
             $entry = $this->entry($node);
-            array_push($warnings, ...self::unknown($node->path, $entry->others));
+            array_push($warnings, ...self::unknownIn($node->path, $entry));
             if ($entry->repetition !== null && ! $entry->repetition->isUnderstood()) {
                 $warnings[] = "$node->path.repetition: \"{$entry->repetition->stated}\" is kept as written but gives no count";
             }
@@ -60,7 +68,7 @@ final class FormFileReader
         $form = new Form(
             title: $root->required('title')->text(),
             entries: $entries,
-            sections: self::sections($root->optional('sections'), $warnings),
+            sections: $sections,
             family: $root->optional('family')?->text(),
             announced: $root->optional('announced')?->whole(0, 9999),
             breathSeconds: self::positive($root->optional('breath_seconds'), 120),
@@ -108,6 +116,7 @@ final class FormFileReader
         return $node === null ? null : new Booklet(
             $node->optional('number')?->text(40),
             $node->optional('page')?->whole(0, 9999),
+            $node->others(self::BOOKLET_KEYS),
         );
     }
 
@@ -116,7 +125,7 @@ final class FormFileReader
     {
         $aliases = [];
         foreach ($node?->items() ?? [] as $item) {
-            $aliases[] = new TitleAlias($item->required('text')->text(), $item->optional('lang')?->text(35));
+            $aliases[] = new TitleAlias($item->required('text')->text(), $item->optional('lang')?->text(35), $item->others(self::ALIAS_KEYS));
         }
 
         return $aliases;
@@ -162,23 +171,31 @@ final class FormFileReader
         return $value;
     }
 
-    /**
-     * @param  list<string>  $warnings
-     * @return list<Section>
-     */
-    private static function sections(?JsonNode $node, array &$warnings): array
+    /** @return list<Section> */
+    private static function sections(?JsonNode $node): array
     {
         $sections = [];
         foreach ($node?->items() ?? [] as $item) {
-            array_push($warnings, ...self::unknown($item->path, $item->others(self::SECTION_KEYS)));
             $sections[] = new Section(
                 $item->required('title')->text(),
                 $item->required('first')->whole(1, Form::MAX_ENTRIES),
                 $item->required('last')->whole(1, Form::MAX_ENTRIES),
+                $item->others(self::SECTION_KEYS),
             );
         }
 
         return $sections;
+    }
+
+    /** @return list<string> */
+    private static function unknownIn(string $path, Entry $entry): array
+    {
+        $warnings = [...self::unknown($path, $entry->others), ...self::unknown("$path.booklet", $entry->booklet->others ?? [])];
+        foreach ($entry->aliases as $at => $alias) {
+            array_push($warnings, ...self::unknown("$path.aliases[$at]", $alias->others));
+        }
+
+        return $warnings;
     }
 
     /**

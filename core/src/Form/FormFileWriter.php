@@ -27,7 +27,7 @@ final class FormFileWriter
             'breath_seconds' => $form->breathSeconds,
             'footfall' => $form->footfall?->value,
             'sections' => $form->sections === [] ? null : array_map(
-                static fn (Section $section): array => ['title' => $section->title, 'first' => $section->first, 'last' => $section->last],
+                static fn (Section $section): array => ['title' => $section->title, 'first' => $section->first, 'last' => $section->last, ...$section->others],
                 $form->sections,
             ),
             'entries' => array_map($this->entry(...), $form->entries),
@@ -38,7 +38,7 @@ final class FormFileWriter
     public function entry(Entry $entry): stdClass
     {
         $aliases = array_map(
-            static fn (TitleAlias $alias): array => self::known(['text' => $alias->text, 'lang' => $alias->lang]),
+            static fn (TitleAlias $alias): array => [...self::known(['text' => $alias->text, 'lang' => $alias->lang]), ...$alias->others],
             $entry->aliases,
         );
 
@@ -46,10 +46,10 @@ final class FormFileWriter
             'id' => $entry->id,
             'kind' => $entry->kind->value,
             'number' => $entry->number,
-            'booklet' => $entry->booklet === null ? null : (object) self::known([
+            'booklet' => $entry->booklet === null ? null : (object) [...self::known([
                 'number' => $entry->booklet->number,
                 'page' => $entry->booklet->page,
-            ]),
+            ]), ...$entry->booklet->others],
             'title' => $entry->title,
             'aliases' => $aliases === [] ? null : $aliases,
             'side' => $entry->side?->value,

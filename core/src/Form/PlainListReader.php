@@ -76,6 +76,11 @@ final class PlainListReader
             if (preg_match('//u', $line) !== 1) {
                 throw BadInput::atLine($at + 1, 'this line is not UTF-8 text; save the list as UTF-8 and try again');
             }
+            if (str_contains($line, "\0")) {
+                throw BadInput::atLine($at + 1, 'this line holds NUL characters; is the list saved as UTF-16? Save it as UTF-8 and try again');
+            }
+            // Form feeds and the like come with text copied from a page; they mean no more than a space.
+            $line = (string) preg_replace('/[\x01-\x1F\x7F]+/', ' ', $line);
             $line = trim((string) preg_replace('/^[\s\p{Z}]+|[\s\p{Z}]+$/u', '', $line));
             if ($line !== '') {
                 $lines[$at + 1] = $line;

@@ -77,7 +77,8 @@ final readonly class LessonCutter
             [$from, $to] = $passages->heaviestBlock();
             throw CutImpossible::nothingFits($target, $from, $to, $passages->load($from, $to), Passages::CAP * $target);
         }
-        $wanted = max(1, (int) floor(min($passages->total() / $target, 1e6) + 0.5));
+        $ratio = round(min($passages->total() / $target, 1e6), 9); // a half that sums of tenths have missed by a hair is a half
+        $wanted = max(1, (int) floor($ratio + 0.5));
 
         return max($range[0], min($range[1], $wanted));
     }

@@ -4,27 +4,28 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Memory;
 
-use DateTimeZone;
 use Gorvan\Core\Reading\Instant;
 use Gorvan\Core\Reading\JsonNode;
 
 /** Reads the events file of `gorvan:recall` (docs/formats/commands.md). */
 final class RecordReader
 {
-    /**
-     * @return array{DateTimeZone, list<Fact>}
-     *
-     * @throws \Gorvan\Core\Reading\BadInput with the JSON path
-     */
-    public function read(string $json): array
+    /** @throws \Gorvan\Core\Reading\BadInput with the JSON path */
+    public function read(string $json): ReadRecord
     {
         $root = JsonNode::parse($json);
         $zone = Instant::zone($root->required('timezone'));
         $facts = [];
         $paths = [];
+        $warnings = $root->unknown(['timezone', 'events']);
         foreach ($root->required('events')->items() as $node) {
             $fact = self::fact($node);
             $facts[] = $fact;
+            array_push($warnings, ...$node->unknown(['id', 'at', 'kind', ...match ($fact->kind) {
+                FactKind::Withdraw => ['of'],
+                FactKind::Mark => ['entry', 'support'],
+                default => ['entry'],
+            }]));
             $paths[$fact->id] = $node;
         }
         try {
@@ -33,7 +34,7 @@ final class RecordReader
             throw $paths[$fault->factId]->error($fault->getMessage());
         }
 
-        return [$zone, $facts];
+        return new ReadRecord($zone, $facts, $warnings);
     }
 
     private static function fact(JsonNode $node): Fact

@@ -36,6 +36,9 @@ final readonly class JsonNode
             throw BadInput::atLine(self::firstBadLine($text), 'this line is not UTF-8 text; save the file as UTF-8');
         }
         $value = json_decode($text, false, self::MAX_DEPTH);
+        if (json_last_error() === JSON_ERROR_INVALID_PROPERTY_NAME) {
+            throw BadInput::whole('a key begins with a NUL character; take it out');
+        }
         if (json_last_error() === JSON_ERROR_DEPTH) {
             throw BadInput::whole('nested more than '.self::MAX_DEPTH.' levels deep');
         }
@@ -94,7 +97,7 @@ final readonly class JsonNode
         return $items;
     }
 
-    /** @throws BadInput when this is not a string, is blank, or is longer than allowed */
+    /** @throws BadInput when this is not a string, is blank, holds a NUL character, or is longer than allowed */
     public function text(int $longest = 300): string
     {
         if (! is_string($this->value)) {
@@ -102,6 +105,9 @@ final readonly class JsonNode
         }
         if (trim($this->value) === '') {
             throw $this->error('must not be blank');
+        }
+        if (str_contains($this->value, "\0")) {
+            throw $this->error('must not hold a NUL character');
         }
         if (mb_strlen($this->value) > $longest) {
             throw $this->error("is longer than $longest characters");
@@ -181,6 +187,20 @@ final readonly class JsonNode
         }
 
         return $others;
+    }
+
+    /**
+     * Says which members mean nothing to a file that is read and not written again.
+     *
+     * @param  list<string>  $known
+     * @return list<string>
+     */
+    public function unknown(array $known): array
+    {
+        return array_map(
+            fn (int|string $key): string => "$this->path: \"$key\" is not known here and changes nothing",
+            array_keys($this->others($known)),
+        );
     }
 
     public function error(string $reason): BadInput

@@ -15,6 +15,7 @@ final readonly class Term
     /**
      * @param  non-empty-list<WeeklyMeeting>  $pattern
      * @param  list<Closure>  $closures
+     * @param  list<string>  $warnings  what its reader did not know
      */
     public function __construct(
         public string $from,
@@ -22,6 +23,7 @@ final readonly class Term
         public DateTimeZone $zone,
         public array $pattern,
         public array $closures = [],
+        public array $warnings = [],
     ) {
     }
 }

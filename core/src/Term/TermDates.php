@@ -30,7 +30,7 @@ final readonly class TermDates
     public static function of(Term $term): self
     {
         $meetings = [];
-        $warnings = self::closuresOutside($term);
+        $warnings = [...$term->warnings, ...self::closuresOutside($term)];
         $utc = new DateTimeZone('UTC');
         $days = new DatePeriod(
             new DateTimeImmutable($term->from, $utc),
@@ -48,10 +48,10 @@ final readonly class TermDates
                     continue;
                 }
                 $starts = self::instant($day, $row->at, $term->zone);
-                if ($starts->format('H:i') !== $row->at) {
-                    $warnings[] = "$day: $row->at does not exist, the clocks change; the meeting starts at {$starts->format('H:i')}";
+                if ($starts->format('Y-m-d H:i') !== "$day $row->at") {
+                    $warnings[] = "$day: $row->at does not exist, the clocks change; the meeting starts on {$starts->format('Y-m-d')} at {$starts->format('H:i')}";
                 }
-                $meetings[] = new MeetingDate($day, $starts, $row->minutes);
+                $meetings[] = new MeetingDate($starts->format('Y-m-d'), $starts, $row->minutes);
             }
         }
         if ($meetings === []) {
@@ -94,9 +94,9 @@ final readonly class TermDates
     private static function closuresOutside(Term $term): array
     {
         $warnings = [];
-        foreach ($term->closures as $at => $closure) {
+        foreach ($term->closures as $closure) {
             if ($closure->to < $term->from || $closure->from > $term->to) {
-                $warnings[] = "\$.closures[$at]: $closure->from to $closure->to lies outside the term and closes nothing";
+                $warnings[] = "the closure $closure->from to $closure->to lies outside the term and closes nothing";
             }
         }
 

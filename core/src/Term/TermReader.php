@@ -40,14 +40,20 @@ final class TermReader
             throw $pattern->error('say at least one weekday and time');
         }
         self::refuseRepeats($rows, $pattern);
-        $closures = $root->optional('closures');
+        $closed = $root->optional('closures');
+        $closures = $closed === null ? [] : self::atMost($closed, self::MAX_CLOSURES);
 
         return new Term(
             $from,
             $to,
             Instant::zone($root->required('timezone')),
             $rows,
-            $closures === null ? [] : array_map(self::closure(...), self::atMost($closures, self::MAX_CLOSURES)),
+            array_map(self::closure(...), $closures),
+            [
+                ...$root->unknown(['from', 'to', 'timezone', 'pattern', 'closures']),
+                ...array_merge(...array_map(static fn (JsonNode $row): array => $row->unknown(['weekday', 'at', 'minutes']), $pattern->items())),
+                ...array_merge(...array_map(static fn (JsonNode $row): array => $row->unknown(['from', 'to']), $closures)),
+            ],
         );
     }
 

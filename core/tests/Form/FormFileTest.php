@@ -17,10 +17,10 @@ function formFile(array $entry = [], array $root = []): string
 
 test('reading, writing and reading again is byte for byte the same, unknown keys and all', function () {
     $full = formFile([
-        'number' => 7, 'booklet' => ['number' => '7a', 'page' => 12], 'aliases' => [['text' => '转身', 'lang' => 'zh-Hans']], 'side' => 'left',
+        'number' => 7, 'booklet' => ['number' => '7a', 'page' => 12, 'ink' => 1], 'aliases' => [['text' => '转身', 'lang' => 'zh-Hans', 'tone' => [4, 1]]], 'side' => 'left',
         'repetition' => '3', 'breaths' => 2.5, 'first_step' => 'left', 'steps' => 1, 'footfall' => 'toe', 'weight_end' => [40, 60], 'turn' => -90,
         'travel' => [1, 0], 'stance' => 'empty', 'one_leg' => false, 'demand' => 2, 'rest' => 0.4, 'cut' => 'always', 'future' => ['x' => new stdClass],
-    ], ['family' => 'F', 'announced' => 72, 'breath_seconds' => 6.5, 'footfall' => 'heel', 'sections' => [['title' => 'S', 'first' => 1, 'last' => 2]], 'scheme' => []]);
+    ], ['family' => 'F', 'announced' => 72, 'breath_seconds' => 6.5, 'footfall' => 'heel', 'sections' => [['title' => 'S', 'first' => 1, 'last' => 2, 'mood' => 'calm']], 'scheme' => []]);
     $once = (new FormFileWriter)->write((new FormFileReader)->read($full)->form);
     $twice = (new FormFileWriter)->write((new FormFileReader)->read($once)->form);
     expect($twice)->toBe($once)
@@ -29,8 +29,13 @@ test('reading, writing and reading again is byte for byte the same, unknown keys
 });
 
 test('unknown keys are named in the warnings', function () {
-    $read = (new FormFileReader)->read(formFile(['mood' => 1], ['colour' => 2]));
-    expect(implode("\n", $read->warnings))->toContain('$: "colour"')->toContain('$.entries[0]: "mood"');
+    $read = (new FormFileReader)->read(formFile(
+        ['mood' => 1, 'booklet' => ['page' => 3, 'ink' => 1], 'aliases' => [['text' => 'Z', 'tone' => 4]]],
+        ['colour' => 2, 'sections' => [['title' => 'S', 'first' => 1, 'last' => 2, 'hall' => 3]]],
+    ));
+    foreach (['$: "colour"', '$.sections[0]: "hall"', '$.entries[0]: "mood"', '$.entries[0].booklet: "ink"', '$.entries[0].aliases[0]: "tone"'] as $said) {
+        expect(implode("\n", $read->warnings))->toContain($said);
+    }
 });
 
 test('2 and 2.0 mean the same', function () {
@@ -64,6 +69,8 @@ test('hostile and broken files are refused at their place', function (string $js
     'too many' => [formFile([], ['entries' => array_fill(0, 601, ['id' => 'x'])]), '$.entries', 'at most 600'],
     'no title' => [formFile(['title' => null]), '$.entries[0]', '"title" is missing'],
     'blank title' => [formFile(['title' => ' ']), '$.entries[0].title', 'blank'],
+    'NUL in a title' => [formFile(['title' => "A\0B"]), '$.entries[0].title', 'NUL'],
+    'NUL in a key' => [formFile(["\0k" => 1]), '', 'NUL'],
     'same id' => [formFile(['id' => 'b']), '$.entries[1].id', 'also the id'],
     'wrong kind' => [formFile(['kind' => 'dance']), '$.entries[0].kind', 'movement, connector'],
     'text as turn' => [formFile(['turn' => '90']), '$.entries[0].turn', 'a number'],

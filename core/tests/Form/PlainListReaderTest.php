@@ -83,7 +83,7 @@ test('a title that once has a side and once has none is supposed to be nothing',
 });
 
 test('byte-order mark, Windows line ends and blank lines are no obstacle', function () {
-    expect(readList("\u{FEFF}# T\r\n\r\n1. A\r\n2. B\r\n")->form->count())->toBe(2);
+    expect(readList("\u{FEFF}# T\r\n\r\n1. A\r\n\f2. B\v(L)\r\n")->form)->count()->toBe(2)->at(2)->title->toBe('B');
 });
 
 test('what cannot be a list is refused, and says where', function (string $text, string $place, string $reason) {
@@ -101,5 +101,6 @@ test('what cannot be a list is refused, and says where', function (string $text,
     '5,000 lines' => [str_repeat("Heron\n", 5000), '601', 'at most 600'],
     '2 MB' => [str_repeat('x', 2_000_000), '', 'larger than 512 KB'],
     'not UTF-8' => ["A\n\xff\xfe", '2', 'UTF-8'],
+    'UTF-16' => ["A\nB\0", '2', 'UTF-16'],
     'one endless line' => ["A\n".str_repeat('x', 301), '2', '300 characters'],
 ]);

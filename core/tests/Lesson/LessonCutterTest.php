@@ -34,7 +34,8 @@ test('24 entries of load 1.2 with T = 2.5 give 12 lessons of two (worked example
 });
 
 test('the number of lessons is total over target, halves up', function () {
-    expect((new LessonCutter)->cut(plainForm(10, demands: array_fill(1, 10, 0.8)), 3.92)->lessons)->toHaveCount(3); // 9.8 / 3.92 = 2.5
+    expect((new LessonCutter)->cut(plainForm(10, demands: array_fill(1, 10, 0.8)), 3.92)->lessons)->toHaveCount(3) // 9.8 / 3.92 = 2.5
+        ->and((new LessonCutter)->cut(plainForm(12, demands: array_fill(1, 12, 0.9)), 5.2)->lessons)->toHaveCount(3); // 13 / 5.2 = 2.5, 2.4999… as floats add
 });
 
 test('pins are cut and bars are not', function () {

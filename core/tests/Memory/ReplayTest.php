@@ -41,7 +41,7 @@ test('there is one update a day: a mark beats contact, the last mark wins, taugh
     $day = fn (string $time) => at("2026-01-06T$time+01:00");
     $mark = on('2026-01-06', Fact::mark('1', 'a', $day('19:00:00'), Support::Alone), Fact::taught('2', 'a', $day('20:00:00')));
     $last = on('2026-01-06', Fact::mark('1', 'a', $day('19:00:00'), Support::Alone), Fact::mark('0', 'a', $day('19:05:00'), Support::Following));
-    $tie = on('2026-01-06', Fact::mark('2', 'a', $day('19:00:00'), Support::Cued), Fact::mark('1', 'a', $day('19:00:00'), Support::Alone));
+    $tie = on('2026-01-06', Fact::mark('2', 'a', $day('19:00:00'), Support::Cued), Fact::mark('10', 'a', $day('19:00:00'), Support::Alone));
     $taught = on('2026-01-13', Fact::practice('1', 'a', $day('21:00:00')), Fact::taught('2', 'a', $day('19:00:00')));
     expect($mark['a'])->support->toBe(Support::Alone)->updates->toBe(1)
         ->and($last['a']->support)->toBe(Support::Following)

@@ -32,6 +32,8 @@ export const en = {
     assumed: 'should hold, not seen',
     unseen: 'taught, never seen',
     none: 'no record',
+    sides: 'left {{left}}, right {{right}}',
+    sideUnseen: 'not seen',
   },
   entry: {
     title: 'Sign in',
@@ -310,7 +312,7 @@ export const en = {
     byFrontier: 'By frontier',
     byName: 'By name',
     show: 'Show',
-    all: 'All taught',
+    all: 'All taught or marked',
     whole: 'Whole form',
     tonight: 'Lead-in of the next lesson',
 
@@ -329,7 +331,7 @@ export const en = {
     holes: 'Holes: {{entries}}',
     behind: 'Behind: {{entries}}',
     missed: 'Missed: {{entries}}',
-    nothingTaught: 'Nothing is taught yet. Log the first class and the map begins.',
+    nothingTaught: 'Nothing is taught yet. Mark or log the first class and the map begins.',
     openTerm: 'The term',
     student: 'Student',
     cell: '{{title}}: {{reed}}',

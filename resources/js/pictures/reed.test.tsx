@@ -62,6 +62,8 @@ describe('the reed', () => {
             cell({ support: 'Cued', sureness: 'weak' }),
             cell({ isAssumed: true }),
             cell({}),
+            cell({ support: 'Cued', left: 'Cued', right: 'Alone' }),
+            cell({ isMet: false, left: 'Alone' }),
             undefined,
           ]
             .map(words)
@@ -72,7 +74,8 @@ describe('the reed', () => {
     render(<Words />);
     expect(
       screen.getByText(
-        'Alone, recall good / Cued, recall fading / Cued, recall weak / should hold, not seen / taught, never seen / no record',
+        'Alone, recall good / Cued, recall fading / Cued, recall weak / should hold, not seen / taught, never seen / ' +
+          'Cued, recall good (left Cued, right Alone) / no record (left Alone, right not seen) / no record',
       ),
     ).toBeTruthy();
   });

@@ -140,6 +140,6 @@ final class Ledger
             default => 0,
         };
 
-        return [$rank($fact), $fact->at, $fact->id] > [$rank($rival), $rival->at, $rival->id];
+        return ([$rank($fact), $fact->at] <=> [$rank($rival), $rival->at] ?: strcmp($fact->id, $rival->id)) > 0;
     }
 }

@@ -26,8 +26,11 @@ final class SimulatedRoster
         $this->students = $roster === [] ? [[]] : $roster;
     }
 
-    /** Everyone has unmarked contact with the entries on a day; a second one on the same day changes nothing. */
-    /** @param  iterable<int>  $positions */
+    /**
+     * Everyone has unmarked contact with the entries on a day; a second one on the same day changes nothing.
+     *
+     * @param  iterable<int>  $positions
+     */
     public function contact(iterable $positions, string $day, Evidence $evidence): void
     {
         foreach ($positions as $position) {

@@ -42,10 +42,11 @@ function Standings({ data, onDay }: { data: Group; onDay: (day: string) => void 
   const [isAdding, setAdding] = useState(false);
   const { group, form, students, taught, nextRecap } = data;
   const spoken = (position: number) => form.entries[position - 1]?.number ?? position;
+  const met = new Set(students.flatMap((student) => student.cells.map((cell) => cell.position)));
   const entries = form.entries.filter((entry) => {
     if (show === 'whole') return true;
     if (show === 'recap') return nextRecap !== null && entry.position >= nextRecap.from && entry.position <= nextRecap.to;
-    return taught.includes(entry.position);
+    return taught.includes(entry.position) || met.has(entry.position);
   });
   const sorted = [...students].sort(
     (a, b) => (sort === 'frontier' ? (b.frontier ?? 0) - (a.frontier ?? 0) : 0) || a.name.localeCompare(b.name),
@@ -112,7 +113,7 @@ function Standings({ data, onDay }: { data: Group; onDay: (day: string) => void 
             )}
           </section>
           <Heading aside={t('groups.mapHint')}>{t('groups.map')}</Heading>
-          {taught.length === 0 && show === 'taught' ? (
+          {entries.length === 0 && show === 'taught' ? (
             <p className="text-soft">
               {t('groups.nothingTaught')}{' '}
               {group.termId ? (
