@@ -9,6 +9,7 @@ test('what was supposed and is wrong is unticked, and the saved form does not ha
   await page.goto('/forms/new');
   await page.getByLabel('The list, a line a movement').fill('# Unticked\n1. Heron (L)\n2. Heron (R)\n3. Heron (L)');
   await page.getByRole('button', { name: 'Read it' }).click();
+  await expect(page.getByRole('row', { name: /^2 Heron movement · right 0\.7$/ })).toBeVisible();
   await page.getByLabel('Heron (2) mirrors 1').uncheck();
   await page.getByRole('button', { name: 'Save the form' }).click();
   await page.getByRole('option', { name: /^2\. / }).click();
@@ -129,10 +130,16 @@ test('what is typed for a term stays when one looks elsewhere and comes back', a
   await page.goto('/terms/new');
   await page.getByLabel('Name').fill('Spring at the mill');
   await page.getByLabel('Minutes').fill('45');
+  await page.getByRole('button', { name: 'Another weekday' }).click();
+  await page.getByLabel('Weekday').nth(1).selectOption('Sat');
   await page.getByRole('link', { name: 'Forms' }).click();
   await page.goBack();
   await expect(page.getByLabel('Name')).toHaveValue('Spring at the mill');
-  await expect(page.getByLabel('Minutes')).toHaveValue('45');
+  await expect(page.getByLabel('Minutes').first()).toHaveValue('45');
+  await expect(page.getByRole('button', { name: /^Sat / })).not.toHaveCount(0);
+  await page.getByRole('button', { name: 'Remove this weekday' }).nth(1).click();
+  await expect(page.getByLabel('Weekday')).toHaveCount(1);
+  await expect(page.getByRole('button', { name: /^Sat / })).toHaveCount(0);
 });
 
 test('a paper of the term leaves the places out', async ({ page }) => {

@@ -3,6 +3,7 @@ import type { Entry, Form } from '../../api/client';
 import { Button } from '../../kit/controls';
 import { duration, number } from '../../kit/format';
 import type { Pin } from './FormPlace';
+import { useEntryWords } from './useEntryWords';
 
 interface Props {
   form: Form;
@@ -13,6 +14,7 @@ interface Props {
 /** One entry's load as its parts, and what is said about the join after it. */
 export function EntryLoad({ form, position, onPin }: Props) {
   const { t } = useTranslation();
+  const said = useEntryWords();
   const entry = position === null ? undefined : form.entries[position - 1];
   if (!entry) return <p className="mt-4 min-h-28 border-t border-line pt-3 text-soft">{t('forms.chooseHint')}</p>;
   const join = form.joins[entry.position - 1];
@@ -26,9 +28,7 @@ export function EntryLoad({ form, position, onPin }: Props) {
         </h2>
         <p className="text-soft">
           {[
-            entry.kind,
-            entry.side,
-            entry.repetition,
+            said(entry),
             entry.seconds === null ? null : duration(entry.seconds) + (entry.isTimeAssumed ? ` (${t('forms.assumed')})` : ''),
           ]
             .filter(Boolean)
@@ -69,9 +69,10 @@ export function EntryLoad({ form, position, onPin }: Props) {
 function Parts({ entry }: { entry: Entry }) {
   const { t } = useTranslation();
   if (entry.kind === 'extra') return <>{t('forms.extra')}</>;
+  const kinds: Record<string, string> = t('forms.kinds', { returnObjects: true });
+  const parts: Record<string, string> = t('forms.parts', { returnObjects: true });
   const name = (reason: string) => {
-    const parts: Record<string, string> = t('forms.parts', { returnObjects: true });
-    return reason === 'base' && entry.kind !== 'movement' ? entry.kind : (parts[reason] ?? reason);
+    return (reason === 'base' ? kinds[entry.kind] : parts[reason]) ?? reason;
   };
   const sum = entry.parts.map((part) => `${number(part.amount)} ${name(part.reason)}`).join(' + ');
   const newness =

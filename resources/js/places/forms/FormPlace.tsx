@@ -168,7 +168,7 @@ function Score({ form }: { form: Form }) {
                     <strong className="font-medium">{words.numbers(lesson)}</strong>{' '}
                     <span className="text-soft">{words.titles(lesson)}</span>
                   </td>
-                  <td className="pr-4 text-soft">{lesson.recap ? words.numbers(lesson.recap) : '–'}</td>
+                  <td className="pr-4 whitespace-nowrap text-soft">{lesson.recap ? words.numbers(lesson.recap) : '–'}</td>
                   <td className="pr-2 text-right">
                     <span className="inline-flex items-center gap-2">
                       <span aria-hidden="true" className="inline-block h-2 w-24 bg-line">

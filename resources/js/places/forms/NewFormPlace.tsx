@@ -4,9 +4,11 @@ import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { api, ask, type FormPreview } from '../../api/client';
 import { Button, TextArea, TextField } from '../../kit/controls';
+import { number } from '../../kit/format';
 import { Heading, Page, Warnings } from '../../kit/page';
 import { type Refusal, useProblem } from '../../kit/useProblem';
 import { Ribbon } from '../../pictures/Ribbon';
+import { useEntryWords } from './useEntryWords';
 
 const DRAFT = 'gorvan.draft.form';
 const MOST_BYTES = 1_048_576;
@@ -165,6 +167,7 @@ interface PreviewProps {
 function Preview({ preview, declined, onDecline, onBack, onSave, isSaving, refusal }: PreviewProps) {
   const { t } = useTranslation();
   const { form, inferred, warnings } = preview;
+  const said = useEntryWords();
   const at = (position: number) => form.entries[position - 1];
   const spoken = (position: number) => String(at(position)?.number ?? at(position)?.title ?? position);
   return (
@@ -220,6 +223,32 @@ function Preview({ preview, declined, onDecline, onBack, onSave, isSaving, refus
           </li>
         ))}
       </ul>
+      <Heading>{t('forms.readTitle')}</Heading>
+      <div className="relative overflow-x-auto">
+        <table className="w-full max-w-4xl border-collapse text-[0.95rem]">
+          <thead>
+            <tr className="text-left text-sm text-soft">
+              {(['numberCol', 'titleCol', 'saidCol', 'loadCol'] as const).map((key) => (
+                <th key={key} scope="col" className="py-1 pr-4 font-normal last:pr-0 last:text-right">
+                  {t(`forms.${key}`)}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {form.entries.map((entry) => (
+              <tr key={entry.position} className="border-t border-line">
+                <td className="py-1.5 pr-4 text-soft">{entry.number ?? '·'}</td>
+                <th scope="row" className="pr-4 text-left font-medium">
+                  {entry.title}
+                </th>
+                <td className="pr-4 text-soft">{said(entry)}</td>
+                <td className="text-right">{number(entry.load)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
     </Page>
   );
 }

@@ -17,10 +17,10 @@ function daysLater(on: string, days: number): string {
   return new Date(Date.parse(`${on}T12:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
 }
 
-function fresh(today: string, group: string): Draft {
+function fresh(today: string, group: string, title: string): Draft {
   return {
     group,
-    title: 'Next term',
+    title,
     from: today,
     to: daysLater(today, 83),
     pattern: [{ weekday: 'Tue', at: '19:00', minutes: 75 }],
@@ -60,7 +60,7 @@ function Laying({ groups, today }: { groups: { id: string; name: string; termId:
   const [draft, setDraft] = useState<Draft>(() => {
     const kept = sessionStorage.getItem(DRAFT);
     const first = (groups.find((group) => group.termId === null) ?? groups[0])?.id ?? '';
-    const read = kept ? (JSON.parse(kept) as Draft) : fresh(today, first);
+    const read = kept ? (JSON.parse(kept) as Draft) : fresh(today, first, t('terms.nextTitle'));
     return groups.some((group) => group.id === read.group) ? read : { ...read, group: first };
   });
   const [refusal, setProblem] = useProblem();
@@ -180,6 +180,17 @@ function Laying({ groups, today }: { groups: { id: string; name: string; termId:
                   put({ minutes: Number(event.target.value) });
                 }}
               />
+              {draft.pattern.length > 1 ? (
+                <Button
+                  look="quiet"
+                  className="col-span-3 justify-self-start"
+                  onClick={() => {
+                    change({ pattern: draft.pattern.filter((_, other) => other !== at) });
+                  }}
+                >
+                  {t('terms.removeDay')}
+                </Button>
+              ) : null}
             </div>
           );
         })}
