@@ -40,7 +40,7 @@ test('a term that cannot be is refused with its reason, and none is made', funct
     'no first day' => [['from' => ''], 'The first day field is required.'],
     'no minutes' => [['pattern' => [['weekday' => 'Tue', 'at' => '19:00', 'minutes' => 0]]], 'The minutes field must be at least 10.'],
     'no such time' => [['pattern' => [['weekday' => 'Tue', 'at' => '25:00', 'minutes' => 60]]], '"25:00" is not a time of day'],
-    'NUL in the name' => [['title' => "Spring\0"], 'NUL'],
+    'NUL in the name' => [['title' => "Spr\0ing"], 'NUL'],
     'no weekday' => [['pattern' => []], 'pattern'],
     'another school’s group' => [['group' => '00000000-0000-7000-8000-000000000000'], 'not in this school'],
     'daily for years' => [['to' => '2030-03-01', 'pattern' => [['weekday' => 'Tue', 'at' => '19:00', 'minutes' => 60], ['weekday' => 'Wed', 'at' => '19:00', 'minutes' => 60]]], 'at most 400'],
