@@ -30,7 +30,7 @@ final class DescribeGroup
     {
         $students = $group->loadMissing('students')->students->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE)
             ->filter(static fn ($student): bool => $only === null || in_array($student->id, $only, true));
-        $standings = ($this->standings)($score, $students->pluck('id')->values()->all(), $on);
+        $standings = ($this->standings)($score, array_values($students->pluck('id')->all()), $on);
         $taught = ($this->taught)($group->id, $score);
         $described = [];
         foreach ($students as $student) {

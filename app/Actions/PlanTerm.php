@@ -37,13 +37,13 @@ final class PlanTerm
         $today = $this->school->today();
         /** @var \Illuminate\Database\Eloquent\Collection<int, Meeting> $meetings */
         $meetings = $term->meetings()->orderBy('starts_at')->get();
-        $students = $term->group->students->pluck('id')->all();
+        $students = array_values($term->group->students->pluck('id')->all());
         $plan = $this->layout->lay(new LayoutRequest(
             $score->form,
             $form->cut($this->cutter),
-            $meetings->map(static fn (Meeting $meeting): TermMeeting => new TermMeeting(
+            array_values($meetings->map(static fn (Meeting $meeting): TermMeeting => new TermMeeting(
                 $meeting->on, $meeting->minutes, $meeting->log_id === null && $meeting->on >= $today,
-            ))->all(),
+            ))->all()),
             ($this->taught)($term->group_id, $score),
             array_map($this->known(...), array_values(($this->standings)($score, $students, $today))),
             $term->approach,

@@ -26,8 +26,8 @@ final class CutCommand extends FileCommand
 
     protected function answer(string $text, string $file): int
     {
-        $target = $this->option('target');
-        $lessons = $this->option('lessons');
+        $target = $this->text('target');
+        $lessons = $this->text('lessons');
         if ($target !== null && ! is_numeric($target)) {
             return $this->wrong("--target: \"$target\" is not a number");
         }

@@ -7,6 +7,8 @@ namespace App\Console;
 use Gorvan\Core\Lesson\CutImpossible;
 use Gorvan\Core\Reading\BadInput;
 use Illuminate\Console\Command;
+use Symfony\Component\Console\Exception\ExceptionInterface;
+use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
@@ -41,6 +43,24 @@ abstract class FileCommand extends Command
         }
     }
 
+    /** What cannot be understood of the call itself is one line and exit 2 too. */
+    final public function run(InputInterface $input, OutputInterface $output): int
+    {
+        try {
+            return parent::run($input, $output);
+        } catch (ExceptionInterface $e) {
+            return self::refuse($output, "{$this->getName()}: {$e->getMessage()}");
+        }
+    }
+
+    /** The value of an option, or null where it was not given. */
+    protected function text(string $option): ?string
+    {
+        $value = $this->option($option);
+
+        return is_string($value) ? $value : null;
+    }
+
     /** Prints the answer, all at once, so that nothing stands on standard output when something is wrong. */
     abstract protected function answer(string $text, string $file): int;
 
@@ -71,21 +91,24 @@ abstract class FileCommand extends Command
     protected function warningsBeside(array $warnings): void
     {
         foreach ($warnings as $warning) {
-            $this->errors()->writeln("! $warning", OutputInterface::OUTPUT_RAW);
+            self::errors($this->getOutput()->getOutput())->writeln("! $warning", OutputInterface::OUTPUT_RAW);
         }
     }
 
     protected function wrong(string $line): int
     {
-        $this->errors()->writeln((string) preg_replace('/\s+/', ' ', $line), OutputInterface::OUTPUT_RAW);
+        return self::refuse($this->getOutput()->getOutput(), $line);
+    }
+
+    private static function refuse(OutputInterface $output, string $line): int
+    {
+        self::errors($output)->writeln((string) preg_replace('/\s+/', ' ', $line), OutputInterface::OUTPUT_RAW);
 
         return self::WRONG;
     }
 
-    private function errors(): OutputInterface
+    private static function errors(OutputInterface $output): OutputInterface
     {
-        $output = $this->getOutput()->getOutput();
-
         return $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;
     }
 }

@@ -22,7 +22,7 @@ final class RecallCommand extends FileCommand
 
     protected function answer(string $text, string $file): int
     {
-        $on = $this->option('on');
+        $on = $this->text('on');
         if ($on !== null && ! Instant::isDay($on)) {
             return $this->wrong("--on: \"$on\" is not a day like 2026-03-01");
         }

@@ -17,8 +17,9 @@ final class WelcomeCommand extends Command
 
     public function handle(): int
     {
+        $address = $this->argument('address');
         $this->newLine();
-        $this->line("  Gorvan answers at  {$this->argument('address')}");
+        $this->line('  Gorvan answers at  '.(is_string($address) ? $address : ''));
         if (School::where('is_demo', true)->exists()) {
             $this->line('  Demo sign-ins      '.DemoSchool::OWNER.' (owner)');
             $this->line('                     '.DemoSchool::INSTRUCTOR.' (instructor)');

@@ -87,6 +87,6 @@ final class Form extends Model
             'entries' => $this->entries->map(static fn (Entry $entry): \stdClass => $entry->score)->all(),
         ];
 
-        return new Score((new FormFileReader)->readNode(JsonNode::of((object) $root))->form, $this->entries->pluck('id')->all());
+        return new Score((new FormFileReader)->readNode(JsonNode::of((object) $root))->form, array_values($this->entries->pluck('id')->all()));
     }
 }

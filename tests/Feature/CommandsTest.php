@@ -74,6 +74,9 @@ test('what is wrong is one line on standard error, nothing on standard output, e
     expect($exit)->toBe(2)->and($out)->toBe('')->and(substr_count(trim($errors), "\n"))->toBe(0)->and($errors)->toContain($says);
 })->with([
     'no file named' => [['gorvan:cut'], null, 'name the file'],
+    'an option there is not' => [['gorvan:cut', 'given.txt', '--tagret=2'], 'A', 'gorvan:cut: The "--tagret" option does not exist'],
+    'one file too many' => [['gorvan:dates', 'given.txt', 'other.txt'], '{}', 'gorvan:dates: '],
+    'a target that is endless' => [['gorvan:cut', 'given.txt', '--target=1e999'], 'A', 'more than 0'],
     'no such file' => [['gorvan:cut', 'nowhere.txt'], null, 'nowhere.txt: there is no such file'],
     'empty' => [['gorvan:cut', 'given.txt'], '', 'given.txt: there is no entry'],
     'line' => [['gorvan:cut', 'given.txt'], "A\n\xff", 'given.txt:2: '],

@@ -154,7 +154,7 @@ final class MeetingController extends Controller
             Mark::where('meeting_id', $meeting->id)->whereNotIn('id', $withdrawn)->orderBy('at')->orderBy('id')->get()->map(static fn (Mark $mark): MarkData => new MarkData(
                 $mark->id, $mark->student_id, $mark->entry_id, $mark->side, $mark->support->name, $mark->at->toRfc3339String(),
             ))->all(),
-            $term->meetings->sortBy('starts_at')->values()->map(fn (Meeting $other): MeetingRow => MeetingRow::of($other, $score, $this->school))->all(),
+            TermController::rows($term, $score, $this->school),
             TermController::closures($term),
             $meeting->log_id,
         );

@@ -17,6 +17,7 @@ use App\Http\Data\TermSummary;
 use App\Models\CurrentSchool;
 use App\Models\Group;
 use App\Models\Meeting;
+use App\Models\Score;
 use App\Models\Term;
 use Gorvan\Core\Term\Approach;
 use Gorvan\Core\Term\MeetingDate;
@@ -83,7 +84,7 @@ final class TermController extends Controller
             $term->approach->value,
             $term->approach->minutesPerLoad(),
             self::closures($term),
-            $term->meetings->sortBy('starts_at')->values()->map(fn (Meeting $meeting): MeetingRow => MeetingRow::of($meeting, $score, $this->school))->all(),
+            self::rows($term, $score, $this->school),
             $term->warnings,
         ));
     }
@@ -101,6 +102,12 @@ final class TermController extends Controller
             $term->meetings->count(),
             $term->meetings->whereNotNull('log_id')->count(),
         );
+    }
+
+    /** @return list<MeetingRow> by instant */
+    public static function rows(Term $term, Score $score, CurrentSchool $school): array
+    {
+        return array_values($term->meetings->sortBy('starts_at')->map(static fn (Meeting $meeting): MeetingRow => MeetingRow::of($meeting, $score, $school))->all());
     }
 
     /** @return list<ClosureData> */

@@ -18,6 +18,9 @@ final class PlainListReader
 
     private const CLOSINGS = ['closing', 'conclusion', '收势'];
 
+    /** `12.` `12)` `12 -` `12:` at the start of a line. */
+    private const NUMBER = '(\d{1,4})\s*(?:[.):：、]|-(?=\s))';
+
     /**
      * @param  string  $fallbackTitle  the title when the first line gives none
      *
@@ -102,9 +105,8 @@ final class PlainListReader
 
     private static function opensSection(string $line): bool
     {
-        return preg_match('/[:：]$/u', $line) === 1
-            && preg_match('/^\d/', $line) !== 1
-            && mb_strlen($line) > 1;
+        return preg_match('/.[:：]$/u', $line) === 1
+            && preg_match('/^'.self::NUMBER.'/u', $line) !== 1;
     }
 
     /**
@@ -128,7 +130,7 @@ final class PlainListReader
     /** One line as an entry, or null when it cannot be understood. */
     private static function entry(string $line, int $position): ?Entry
     {
-        if (preg_match('/^(?:(\d{1,4})\s*(?:[.):：、]|-(?=\s))\s*)?(.*?)\s*(?:[(（]([^()（）]*)[)）])?$/u', $line, $m, PREG_UNMATCHED_AS_NULL) !== 1) {
+        if (preg_match('/^(?:'.self::NUMBER.'\s*)?(.*?)\s*(?:[(（]([^()（）]*)[)）])?$/u', $line, $m, PREG_UNMATCHED_AS_NULL) !== 1) {
             return null;
         }
         [$number, $title, $bracket] = [$m[1], trim($m[2]), $m[3]];

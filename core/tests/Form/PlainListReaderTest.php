@@ -63,6 +63,14 @@ test('sections run from their line to the next, and one without entries is left 
         ->and($read->warnings[0])->toContain('Empty');
 });
 
+test('a section may begin with a figure, an entry may end in a colon', function () {
+    $read = readList("2nd part:\nA\n3. Last words:\n4:");
+    expect(array_map(fn ($s) => [$s->title, $s->first, $s->last], $read->form->sections))->toBe([['2nd part', 1, 3]])
+        ->and($read->form->at(2))->number->toBe(3)->title->toBe('Last words:')
+        ->and($read->form->at(3)->title)->toBe('4:')
+        ->and($read->warnings)->toHaveCount(1);
+});
+
 test('the title comes from the first line, else from the file, else it is untitled', function () {
     expect(readList("# Heron Gate\nA")->form->title)->toBe('Heron Gate')
         ->and(readList('A', 'heron')->form->title)->toBe('heron')
