@@ -31,16 +31,20 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::get('forms/{form}/file', [FormController::class, 'file'])->can('view', 'form');
     Route::put('forms/{form}/joins', [FormController::class, 'joins'])->can('update', 'form');
     Route::put('forms/{form}/cutting', [FormController::class, 'cutting'])->can('update', 'form');
+    Route::delete('forms/{form}', [FormController::class, 'destroy'])->can('update', 'form');
 
     Route::get('groups', [GroupController::class, 'index'])->can('viewAny', Group::class);
     Route::post('groups', [GroupController::class, 'store'])->can('create', Group::class);
     Route::get('groups/{group}', [GroupController::class, 'show'])->can('view', 'group');
     Route::post('groups/{group}/students', [GroupController::class, 'addStudents'])->can('update', 'group');
+    Route::delete('groups/{group}', [GroupController::class, 'destroy'])->can('update', 'group');
+    Route::delete('groups/{group}/students', [GroupController::class, 'removeStudents'])->can('update', 'group');
 
     Route::get('terms', [TermController::class, 'index'])->can('viewAny', Term::class);
     Route::post('terms/preview', [TermController::class, 'preview'])->can('create', Term::class);
     Route::post('terms', [TermController::class, 'store'])->can('create', Term::class);
     Route::get('terms/{term}', [TermController::class, 'show'])->can('view', 'term');
+    Route::delete('terms/{term}', [TermController::class, 'destroy'])->can('update', 'term');
 
     Route::get('meetings/{meeting}', [MeetingController::class, 'show'])->can('view', 'meeting');
     Route::put('meetings/{meeting}/attendance', [MeetingController::class, 'attendance'])->can('update', 'meeting');

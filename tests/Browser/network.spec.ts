@@ -78,6 +78,7 @@ test('marks that arrive when their page was left already show on the map of the 
   await expect(led).not.toHaveCount(0);
   await page.goBack();
   await page.goBack();
+  await expect(button).toHaveAttribute('aria-pressed', 'true');
   await takeBack(page, () => button.press('z'));
 });
 

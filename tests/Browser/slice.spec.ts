@@ -169,6 +169,7 @@ test('a mark on a side shows on the map of the group', async ({ page }) => {
   await page.goBack();
   await page.getByRole('radio', { name: /Lead-in/ }).click();
   await page.getByRole('radio', { name: 'Left' }).click();
+  await expect(following).toHaveAttribute('aria-pressed', 'true');
   await takeBack(page, () => following.press('z'));
   await expect(page.getByText('Fennick R.: mark taken back').first()).toBeVisible();
 });

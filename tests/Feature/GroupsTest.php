@@ -70,7 +70,7 @@ test('the map of an earlier day shows what was known then', function () {
 });
 
 test('students are added by name, and a name may come twice', function () {
-    $this->postJson("/api/groups/{$this->group->id}/students", ['students' => ['Ada', 'Dee']])->assertCreated()->assertJsonPath('students', 5);
+    $this->postJson("/api/groups/{$this->group->id}/students", ['students' => ['Ada', 'Dee']])->assertCreated()->assertJsonPath('group.students', 5)->assertJsonCount(2, 'added');
     expect(array_column(($this->show)()['students'], 'name'))->toBe(['Ada', 'Ada', 'Bo', 'Cy', 'Dee']);
 });
 

@@ -104,6 +104,8 @@ test('every route that takes an id in its body refuses another school’s', func
     $term = ['title' => 'X', 'from' => '2026-03-01', 'to' => '2026-05-30', 'pattern' => [['weekday' => 'Tue', 'at' => '19:00', 'minutes' => 60]], 'closures' => [], 'approach' => 'pieces', 'group' => $this->theirs['group']];
     $this->postJson('/api/terms', $term)->assertUnprocessable();
     $this->postJson('/api/terms/preview', $term)->assertUnprocessable();
+    $student = $this->inside($this->other['user']->school, fn () => Student::first()->id);
+    $this->deleteJson("/api/groups/{$this->own['group']->id}/students", ['students' => [$student]])->assertUnprocessable();
     $this->postJson('/api/withdrawals', ['withdrawals' => [['id' => (string) Str::ulid(), 'of' => $this->markId, 'at' => now()->toRfc3339String()]]])->assertUnprocessable();
 });
 

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\ChangeCutting;
 use App\Actions\CutForm;
 use App\Actions\ReadForm;
+use App\Actions\RemoveForm;
 use App\Actions\SaveForm;
 use App\Http\Data\FormData;
 use App\Http\Data\FormPreviewData;
@@ -114,6 +115,14 @@ final class FormController extends Controller
             'Content-Type' => 'application/json; charset=utf-8',
             'Content-Disposition' => "attachment; filename=\"$name.gorvan.json\"",
         ]);
+    }
+
+    #[OA\Delete(path: '/api/forms/{form}', operationId: 'removeForm', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 204, description: 'Taken back'), new OA\Response(response: 409, ref: '#/components/responses/Problem')])]
+    public function destroy(Form $form, RemoveForm $remove): Response
+    {
+        $remove($form);
+
+        return response()->noContent();
     }
 
     private function described(Form $form, CutForm $cut): FormData

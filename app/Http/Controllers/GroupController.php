@@ -8,7 +8,10 @@ use App\Actions\CutForm;
 use App\Actions\DescribeGroup;
 use App\Actions\FillGroup;
 use App\Actions\Refused;
+use App\Actions\RemoveGroup;
+use App\Actions\RemoveStudents;
 use App\Actions\TaughtEntries;
+use App\Http\Data\AddedData;
 use App\Http\Data\FormData;
 use App\Http\Data\GroupData;
 use App\Http\Data\GroupSummary;
@@ -17,9 +20,11 @@ use App\Models\CurrentSchool;
 use App\Models\Form;
 use App\Models\Group;
 use App\Models\Meeting;
+use App\Models\Student;
 use Gorvan\Core\Term\MeetingKind;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use OpenApi\Attributes as OA;
 
@@ -80,16 +85,39 @@ final class GroupController extends Controller
         ));
     }
 
-    #[OA\Post(path: '/api/groups/{group}/students', operationId: 'addStudents', parameters: [new OA\PathParameter(name: 'group', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['students'], properties: [new OA\Property(property: 'students', type: 'array', items: new OA\Items(type: 'string'))])), responses: [new OA\Response(response: 201, description: 'Added', content: new OA\JsonContent(ref: GroupSummary::class)), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    #[OA\Post(path: '/api/groups/{group}/students', operationId: 'addStudents', parameters: [new OA\PathParameter(name: 'group', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['students'], properties: [new OA\Property(property: 'students', type: 'array', items: new OA\Items(type: 'string'))])), responses: [new OA\Response(response: 201, description: 'Added', content: new OA\JsonContent(ref: AddedData::class)), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
     public function addStudents(Request $request, Group $group, FillGroup $fill): JsonResponse
     {
         $given = $request->validate([
             'students' => ['required', 'array', 'min:1', 'max:'.config('gorvan.limits.students')],
             'students.*' => ['required', 'string', 'max:120'],
         ]);
-        $fill($group, array_values($given['students']));
+        $added = $fill($group, array_values($given['students']));
 
-        return new JsonResponse($this->summary($group->load('form', 'terms')->loadCount('students')), 201);
+        return new JsonResponse(new AddedData(
+            $this->summary($group->load('form', 'terms')->loadCount('students')),
+            array_map(static fn (Student $student): string => $student->id, $added),
+        ), 201);
+    }
+
+    #[OA\Delete(path: '/api/groups/{group}/students', operationId: 'removeStudents', parameters: [new OA\PathParameter(name: 'group', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['students'], properties: [new OA\Property(property: 'students', type: 'array', items: new OA\Items(type: 'string'))])), responses: [new OA\Response(response: 204, description: 'Taken out'), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    public function removeStudents(Request $request, Group $group, RemoveStudents $remove): Response
+    {
+        $given = $request->validate([
+            'students' => ['required', 'array', 'min:1', 'max:'.config('gorvan.limits.students')],
+            'students.*' => ['required', 'uuid'],
+        ]);
+        $remove($group, array_values($given['students']));
+
+        return response()->noContent();
+    }
+
+    #[OA\Delete(path: '/api/groups/{group}', operationId: 'removeGroup', parameters: [new OA\PathParameter(name: 'group', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 204, description: 'Taken back'), new OA\Response(response: 409, ref: '#/components/responses/Problem')])]
+    public function destroy(Group $group, RemoveGroup $remove): Response
+    {
+        $remove($group);
+
+        return response()->noContent();
     }
 
     private function summary(Group $group): GroupSummary

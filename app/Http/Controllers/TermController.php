@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\CutForm;
 use App\Actions\LayTerm;
 use App\Actions\Refused;
+use App\Actions\RemoveTerm;
 use App\Http\Data\ClosureData;
 use App\Http\Data\DateData;
 use App\Http\Data\DatesData;
@@ -23,6 +24,7 @@ use Gorvan\Core\Term\Approach;
 use Gorvan\Core\Term\MeetingDate;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 
@@ -87,6 +89,14 @@ final class TermController extends Controller
             self::rows($term, $score, $this->school),
             $term->warnings,
         ));
+    }
+
+    #[OA\Delete(path: '/api/terms/{term}', operationId: 'removeTerm', parameters: [new OA\PathParameter(name: 'term', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 204, description: 'Taken back'), new OA\Response(response: 409, ref: '#/components/responses/Problem')])]
+    public function destroy(Term $term, RemoveTerm $remove): Response
+    {
+        $remove($term);
+
+        return response()->noContent();
     }
 
     public static function summary(Term $term): TermSummary

@@ -7,6 +7,7 @@ import { api, ask, type Session } from '../api/client';
 import { openOutbox } from '../api/outbox';
 import { sessionQuery } from '../api/queries';
 import { Dialog } from '../kit/controls';
+import { dropDrafts } from '../kit/draft';
 import { Asked } from '../kit/page';
 import { applyTheme, theme } from '../kit/theme';
 import { EntryPlace } from './entry/EntryPlace';
@@ -118,6 +119,7 @@ function Corner({ onHelp }: { onHelp: () => void }) {
   const signOut = useMutation({
     mutationFn: () => ask(api.DELETE('/api/session')),
     onSuccess: (session) => {
+      dropDrafts();
       client.setQueryData(sessionQuery.queryKey, session);
       client.removeQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
     },

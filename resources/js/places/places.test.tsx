@@ -7,7 +7,7 @@ import { MemoryRouter } from 'react-router';
 import { afterEach, beforeAll, beforeEach, describe, expect, test, vi } from 'vitest';
 import { entry, form, meeting, page } from '../../../tests/pages/sample';
 import type { MeetingPage } from '../api/client';
-import { flush, openOutbox, post } from '../api/outbox';
+import { flush, openOutbox, post, waiting } from '../api/outbox';
 import { Toasts } from '../kit/toasts';
 import '../messages';
 import { Cutting } from './forms/Cutting';
@@ -125,6 +125,28 @@ describe('marking', () => {
     await userEvent.click(level('Ada', 'Alone'));
     expect(level('Ada', 'Cued').getAttribute('aria-pressed')).toBe('false');
     expect(level('Ada', 'Alone').getAttribute('aria-pressed')).toBe('true');
+  });
+
+  test('what was taken back while the network is away stays away when the page is opened again', async () => {
+    vi.stubGlobal('fetch', () => Promise.reject(new TypeError('no network')));
+    show(<Class data={page()} tab="mark" />);
+    level('Ada', 'Alone').focus();
+    await userEvent.keyboard('3');
+    await userEvent.click(level('Bo', 'Alone'));
+    level('Ada', 'Alone').focus();
+    await userEvent.keyboard('z');
+    await vi.waitFor(async () => {
+      expect(await waiting()).toHaveLength(3);
+    });
+    cleanup();
+    show(<Class data={page()} tab="mark" />);
+    await vi.waitFor(() => {
+      expect(level('Bo', 'Alone').getAttribute('aria-pressed')).toBe('true');
+    });
+    expect(level('Ada', 'Alone').getAttribute('aria-pressed')).toBe('false');
+    vi.stubGlobal('fetch', () => Promise.resolve(new Response('[]', { status: 200 })));
+    await flush();
+    expect(await waiting()).toEqual([]);
   });
 
   test('marks the server has are shown, and who is away is not listed', () => {

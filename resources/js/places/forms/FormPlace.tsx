@@ -12,6 +12,7 @@ import { useProblem } from '../../kit/useProblem';
 import { Ribbon } from '../../pictures/Ribbon';
 import type { WidthBy } from '../../pictures/strip';
 import { usePassageWords } from '../meeting/PlanList';
+import { Removing } from '../Removing';
 import { Cutting } from './Cutting';
 import { EntryLoad } from './EntryLoad';
 import { WidthChoice } from './WidthChoice';
@@ -216,10 +217,17 @@ function Score({ form }: { form: Form }) {
           ) : null}
         </Cutting>
       </div>
-      <p className="mt-6">
+      <p className="no-print mt-6 flex flex-wrap items-center gap-4">
         <Link to="/forms" className="text-pine underline underline-offset-4">
           {t('forms.title')}
         </Link>
+        <Removing
+          label={t('forms.remove')}
+          hint={t('forms.removeHint')}
+          remove={() => ask(api.DELETE('/api/forms/{form}', { params: { path: { form: form.id } } }))}
+          stale={['forms', 'today']}
+          to="/forms"
+        />
       </p>
     </Page>
   );

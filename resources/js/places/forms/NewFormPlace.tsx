@@ -4,13 +4,16 @@ import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { api, ask, type FormPreview } from '../../api/client';
 import { Button, TextArea, TextField } from '../../kit/controls';
+import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { number } from '../../kit/format';
 import { Heading, Page, Warnings } from '../../kit/page';
 import { type Refusal, useProblem } from '../../kit/useProblem';
 import { Ribbon } from '../../pictures/Ribbon';
+import { useUnmaking } from '../useUnmaking';
 import { useEntryWords } from './useEntryWords';
 
-const DRAFT = 'gorvan.draft.form';
+const DRAFT = 'form';
+const STALE = ['forms', 'today'] as const;
 const MOST_BYTES = 1_048_576;
 const EXAMPLE =
   '# A first short form\nAt the gate:\n1. Opening\n2. Gather the mist\n3. Heron looks up (L)\n4. Heron looks up (R)\nOn the water:\n5. Part the reeds (L-R-L)\n6. Heron looks up (L)\n7. Stand in the shallows (20 s)\n8. Closing\n';
@@ -26,16 +29,17 @@ export function NewFormPlace() {
   const { t } = useTranslation();
   const navigate = useNavigate();
   const client = useQueryClient();
-  const [text, setText] = useState(() => sessionStorage.getItem(DRAFT) ?? '');
-  const [title, setTitle] = useState('');
+  const unmaking = useUnmaking();
+  const [text, setText] = useState(() => readDraft<Source>(DRAFT)?.text ?? '');
+  const [title, setTitle] = useState(() => readDraft<Source>(DRAFT)?.title ?? '');
   const [read, setRead] = useState<{ found: FormPreview; from: Source } | null>(null);
   const [declined, setDeclined] = useState<string[]>([]);
   const [refusal, setProblem] = useProblem();
   const [isTooLarge, setTooLarge] = useState(false);
 
   useEffect(() => {
-    sessionStorage.setItem(DRAFT, text);
-  }, [text]);
+    keepDraft(DRAFT, { text, title });
+  }, [text, title]);
 
   const reading = useMutation({
     mutationFn: (from: Source) => ask(api.POST('/api/forms/preview', { body: from })),
@@ -48,11 +52,16 @@ export function NewFormPlace() {
   });
   const save = useMutation({
     mutationFn: (from: Source) => ask(api.POST('/api/forms', { body: { ...from, declined } })),
-    onSuccess: async (form) => {
-      sessionStorage.removeItem(DRAFT);
-      await client.invalidateQueries({ queryKey: ['forms'] });
-      await client.invalidateQueries({ queryKey: ['today'] });
+    onSuccess: async (form, from) => {
+      dropDraft(DRAFT);
+      for (const key of STALE) await client.invalidateQueries({ queryKey: [key] });
       await navigate(`/forms/${form.id}`);
+      unmaking({
+        text: t('forms.saved'),
+        remove: () => ask(api.DELETE('/api/forms/{form}', { params: { path: { form: form.id } } })),
+        stale: STALE,
+        back: { to: '/forms/new', draft: DRAFT, typed: from },
+      });
     },
     onError: setProblem,
   });

@@ -11,7 +11,11 @@ import { Asked, Empty, Heading, Page } from '../../kit/page';
 import { useProblem } from '../../kit/useProblem';
 import { ReedLegend } from '../../pictures/ReedLegend';
 import { StandingMap } from '../../pictures/StandingMap';
+import { Removing } from '../Removing';
+import { useUnmaking } from '../useUnmaking';
 import { namesIn } from './names';
+
+const STALE = ['group', 'groups', 'meeting', 'today'] as const;
 
 type Show = 'taught' | 'recap' | 'whole';
 
@@ -192,6 +196,15 @@ function Standings({ data, onDay }: { data: Group; onDay: (day: string) => void 
           )}
         </>
       )}
+      <p className="no-print mt-8">
+        <Removing
+          label={t('groups.remove')}
+          hint={t('groups.removeHint')}
+          remove={() => ask(api.DELETE('/api/groups/{group}', { params: { path: { group: group.id } } }))}
+          stale={['groups', 'forms', 'today']}
+          to="/groups"
+        />
+      </p>
       <Dialog open={isAdding} onOpenChange={setAdding} title={t('groups.addTitle')}>
         <Adding
           group={group.id}
@@ -228,14 +241,20 @@ function Reason({ student, numbers }: { student: Student; numbers: (positions: n
 function Adding({ group, onDone }: { group: string; onDone: () => void }) {
   const { t } = useTranslation();
   const client = useQueryClient();
+  const unmaking = useUnmaking();
   const [names, setNames] = useState('');
   const [refusal, setProblem] = useProblem();
   const add = useMutation({
     mutationFn: () =>
       ask(api.POST('/api/groups/{group}/students', { params: { path: { group } }, body: { students: namesIn(names) } })),
-    onSuccess: async () => {
-      for (const key of ['group', 'groups', 'meeting', 'today']) await client.invalidateQueries({ queryKey: [key] });
+    onSuccess: async ({ added }) => {
+      for (const key of STALE) await client.invalidateQueries({ queryKey: [key] });
       onDone();
+      unmaking({
+        text: t('groups.added', { count: added.length }),
+        remove: () => ask(api.DELETE('/api/groups/{group}/students', { params: { path: { group } }, body: { students: added } })),
+        stale: STALE,
+      });
     },
     onError: setProblem,
   });

@@ -5,9 +5,14 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { api, ask } from '../../api/client';
 import { formsQuery, groupsQuery } from '../../api/queries';
 import { Button, ButtonLink, Choice, Dialog, TextArea, TextField } from '../../kit/controls';
+import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { Asked, Empty, Listing, Page } from '../../kit/page';
 import { useProblem } from '../../kit/useProblem';
+import { useUnmaking } from '../useUnmaking';
 import { namesIn } from './names';
+
+const DRAFT = 'group';
+const STALE = ['groups', 'forms', 'today'] as const;
 
 /** The groups of the school. */
 export function GroupsPlace() {
@@ -53,30 +58,49 @@ export function GroupsPlace() {
   );
 }
 
+interface Given {
+  name: string;
+  room: string;
+  form: string;
+  names: string;
+}
+
 function Making({ form: wanted }: { form: string }) {
   const { t } = useTranslation();
   const navigate = useNavigate();
   const client = useQueryClient();
   const forms = useQuery(formsQuery);
   const [refusal, setProblem] = useProblem();
-  const [given, setGiven] = useState({ name: '', room: '', form: wanted, names: '' });
-  const form = given.form || (forms.data?.[0]?.id ?? '');
+  const unmaking = useUnmaking();
+  const [given, setGiven] = useState(() => {
+    const typed = readDraft<Given>(DRAFT) ?? { name: '', room: '', form: '', names: '' };
+    return wanted ? { ...typed, form: wanted } : typed;
+  });
+  const form = forms.data?.find((one) => one.id === given.form)?.id ?? forms.data?.[0]?.id ?? '';
   const make = useMutation({
     mutationFn: () =>
       ask(
         api.POST('/api/groups', { body: { name: given.name, room: given.room || null, form, students: namesIn(given.names) } }),
       ),
     onSuccess: async (group) => {
-      await client.invalidateQueries({ queryKey: ['groups'] });
-      await client.invalidateQueries({ queryKey: ['today'] });
+      dropDraft(DRAFT);
+      for (const key of STALE) await client.invalidateQueries({ queryKey: [key] });
       await navigate(`/groups/${group.id}`);
+      unmaking({
+        text: t('groups.made'),
+        remove: () => ask(api.DELETE('/api/groups/{group}', { params: { path: { group: group.id } } })),
+        stale: STALE,
+        back: { to: '/groups?new', draft: DRAFT, typed: given },
+      });
     },
     onError: setProblem,
   });
-  const put = (key: keyof typeof given) => ({
+  const put = (key: keyof Given) => ({
     value: given[key],
     onChange: (event: { target: { value: string } }) => {
-      setGiven({ ...given, [key]: event.target.value });
+      const next = { ...given, [key]: event.target.value };
+      keepDraft(DRAFT, next);
+      setGiven(next);
     },
     error: refusal?.fields[key]?.[0],
   });
@@ -97,13 +121,7 @@ function Making({ form: wanted }: { form: string }) {
   return (
     <form onSubmit={submit} className="flex flex-col gap-3" noValidate>
       <TextField label={t('groups.name')} {...put('name')} />
-      <Choice
-        label={t('groups.form')}
-        value={form}
-        onChange={(event) => {
-          setGiven({ ...given, form: event.target.value });
-        }}
-      >
+      <Choice label={t('groups.form')} value={form} onChange={put('form').onChange}>
         {forms.data?.map((one) => (
           <option key={one.id} value={one.id}>
             {one.title}

@@ -28,6 +28,10 @@ export interface Marks {
   waiting: number;
 }
 
+const WITHDRAWALS = '/api/withdrawals';
+const withdrawnIn = (parcel: Parcel): string[] =>
+  (parcel.body as { withdrawals: { of: string }[] }).withdrawals.map((withdrawal) => withdrawal.of);
+
 const toMark = (sent: Sent): Mark => ({
   id: sent.id,
   studentId: sent.student,
@@ -55,17 +59,19 @@ export function useMarks(page: MeetingPage, describe: (passage: Passage) => stri
     const isOurs = (parcel: Parcel) => parcel.url === url;
     const sentIn = (parcel: Parcel) => (parcel.body as { marks: Sent[] }).marks;
     const count = async () => {
-      setWaiting((await waiting()).filter((parcel) => isOurs(parcel) || parcel.url === '/api/withdrawals').length);
+      setWaiting((await waiting()).filter((parcel) => isOurs(parcel) || parcel.url === WITHDRAWALS).length);
     };
-    // What an earlier visit left unsent is shown again.
+    // What an earlier visit left unsent is shown again, and what it took back stays away.
     void waiting().then((parcels) => {
       const kept = parcels.filter(isOurs).flatMap((parcel) => sentIn(parcel).map(toMark));
+      const takenBack = parcels.filter((parcel) => parcel.url === WITHDRAWALS).flatMap(withdrawnIn);
+      if (takenBack.length > 0) setGone((all) => new Set([...all, ...takenBack]));
       if (kept.length > 0) setMade((all) => [...kept.filter((mark) => !all.some((one) => one.id === mark.id)), ...all]);
       setWaiting(parcels.filter(isOurs).length);
     });
     return onOutcome((parcel, outcome) => {
       void count();
-      if (parcel.url === '/api/withdrawals' && outcome.kind !== 'waiting') {
+      if (parcel.url === WITHDRAWALS && outcome.kind !== 'waiting') {
         if (outcome.kind === 'refused') setGone(new Set());
         void client.invalidateQueries({ queryKey: meetingQuery(meeting.id).queryKey });
       }
@@ -76,10 +82,15 @@ export function useMarks(page: MeetingPage, describe: (passage: Passage) => stri
       }
       if (outcome.kind === 'sent') {
         const changed = outcome.answer as Student[];
+        const arrived = sentIn(parcel).map(toMark);
         client.setQueryData(
           meetingQuery(meeting.id).queryKey,
           (old) =>
-            old && { ...old, students: old.students.map((student) => changed.find((one) => one.id === student.id) ?? student) },
+            old && {
+              ...old,
+              students: old.students.map((student) => changed.find((one) => one.id === student.id) ?? student),
+              marks: [...old.marks.filter((mark) => !arrived.some((one) => one.id === mark.id)), ...arrived],
+            },
         );
       }
     });
@@ -108,7 +119,7 @@ export function useMarks(page: MeetingPage, describe: (passage: Passage) => stri
     void post({
       id: ulid(),
       method: 'POST',
-      url: '/api/withdrawals',
+      url: WITHDRAWALS,
       body: { withdrawals: ids.map((of) => ({ id: ulid(), of, at })) },
     });
     tell(t('meeting.takenBack', { name }));

@@ -5,12 +5,15 @@ import { useNavigate } from 'react-router';
 import { api, ask, type Closure, type NewTerm, Problem } from '../../api/client';
 import { groupsQuery, sessionQuery } from '../../api/queries';
 import { Button, ButtonLink, Choice, TextField } from '../../kit/controls';
+import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { day } from '../../kit/format';
 import { Asked, Empty, Heading, Page, Warnings } from '../../kit/page';
 import { useProblem } from '../../kit/useProblem';
+import { useUnmaking } from '../useUnmaking';
 
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
-const DRAFT = 'gorvan.draft.term';
+const DRAFT = 'term';
+const STALE = ['terms', 'today', 'groups', 'group'] as const;
 type Draft = Omit<NewTerm, 'pattern'> & { pattern: { weekday: string; at: string; minutes: number }[] };
 
 function daysLater(on: string, days: number): string {
@@ -58,15 +61,15 @@ function Laying({ groups, today }: { groups: { id: string; name: string; termId:
   const navigate = useNavigate();
   const client = useQueryClient();
   const [draft, setDraft] = useState<Draft>(() => {
-    const kept = sessionStorage.getItem(DRAFT);
     const first = (groups.find((group) => group.termId === null) ?? groups[0])?.id ?? '';
-    const read = kept ? (JSON.parse(kept) as Draft) : fresh(today, first, t('terms.nextTitle'));
+    const read = readDraft<Draft>(DRAFT) ?? fresh(today, first, t('terms.nextTitle'));
     return groups.some((group) => group.id === read.group) ? read : { ...read, group: first };
   });
+  const unmaking = useUnmaking();
   const [refusal, setProblem] = useProblem();
   const change = (part: Partial<Draft>) => {
     const next = { ...draft, ...part };
-    sessionStorage.setItem(DRAFT, JSON.stringify(next));
+    keepDraft(DRAFT, next);
     setProblem(null);
     setDraft(next);
   };
@@ -85,10 +88,16 @@ function Laying({ groups, today }: { groups: { id: string; name: string; termId:
   });
   const lay = useMutation({
     mutationFn: (sent: Draft) => ask(api.POST('/api/terms', { body: sent })),
-    onSuccess: async (term) => {
-      sessionStorage.removeItem(DRAFT);
-      for (const key of ['terms', 'today', 'groups', 'group']) await client.invalidateQueries({ queryKey: [key] });
+    onSuccess: async (term, sent) => {
+      dropDraft(DRAFT);
+      for (const key of STALE) await client.invalidateQueries({ queryKey: [key] });
       await navigate(`/terms/${term.id}`);
+      unmaking({
+        text: t('terms.laid'),
+        remove: () => ask(api.DELETE('/api/terms/{term}', { params: { path: { term: term.id } } })),
+        stale: STALE,
+        back: { to: '/terms/new', draft: DRAFT, typed: sent },
+      });
     },
     onError: setProblem,
   });

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams } from 'react-router';
-import type { Term } from '../../api/client';
+import { api, ask, type Term } from '../../api/client';
 import { termQuery } from '../../api/queries';
 import { Button, ButtonLink } from '../../kit/controls';
 import { day, recall } from '../../kit/format';
@@ -9,6 +9,7 @@ import { Asked, Heading, Page, Warnings } from '../../kit/page';
 import { meetingKind } from '../../pictures/meetingKind';
 import { SeasonLine } from '../../pictures/SeasonLine';
 import { Weave } from '../../pictures/Weave';
+import { Removing } from '../Removing';
 import { usePassageWords } from '../meeting/PlanList';
 
 /** A term: the weave of what is new, reviewed and run through at each meeting. */
@@ -48,6 +49,15 @@ function Laid({ term }: { term: Term }) {
           {t(`terms.approaches.${term.approach as 'outline' | 'pieces' | 'sides'}`)}.
         </p>
         <AsTable term={term} />
+        <p className="no-print mt-6">
+          <Removing
+            label={t('terms.removeTerm')}
+            hint={t('terms.removeHint')}
+            remove={() => ask(api.DELETE('/api/terms/{term}', { params: { path: { term: term.term.id } } }))}
+            stale={['terms', 'today', 'groups', 'group']}
+            to="/terms"
+          />
+        </p>
       </Page>
     </>
   );

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Attendance;
+use App\Models\Mark;
+use App\Models\Practice;
+use App\Models\Term;
+use Illuminate\Support\Facades\DB;
+
+/** Takes a term back in which nothing was recorded. What was recorded is kept, and its term with it. */
+final class RemoveTerm
+{
+    public function __invoke(Term $term): void
+    {
+        DB::transaction(static function () use ($term): void {
+            $meetings = $term->meetings()->lockForUpdate()->pluck('id');
+            foreach ([Mark::class, Practice::class, Attendance::class] as $recorded) {
+                if ($recorded::whereIn('meeting_id', $meetings)->exists()) {
+                    throw Refused::conflict('Attendance, marks or a logged class are recorded in this term, so it stays.');
+                }
+            }
+            $term->delete();
+        });
+    }
+}

@@ -1,0 +1,66 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useNavigate } from 'react-router';
+import { Button, Dialog } from '../kit/controls';
+import { useTell } from '../kit/toasts';
+import { useProblem } from '../kit/useProblem';
+
+interface Props {
+  label: string;
+  /** What goes with it, and what makes it stay. */
+  hint: string;
+  remove: () => Promise<unknown>;
+  stale: readonly string[];
+  to: string;
+}
+
+/** Takes away what was made by mistake, after asking; the server refuses where something is recorded in it. */
+export function Removing({ label, hint, remove, stale, to }: Props) {
+  const { t } = useTranslation();
+  const tell = useTell();
+  const navigate = useNavigate();
+  const client = useQueryClient();
+  const [isOpen, setOpen] = useState(false);
+  const [refusal, setProblem] = useProblem();
+  const removing = useMutation({
+    mutationFn: remove,
+    onSuccess: async () => {
+      await navigate(to);
+      for (const key of stale) await client.invalidateQueries({ queryKey: [key] });
+      tell(t('app.removed'));
+    },
+    onError: setProblem,
+  });
+  return (
+    <>
+      <Button
+        look="quiet"
+        onClick={() => {
+          setProblem(null);
+          setOpen(true);
+        }}
+      >
+        {label}
+      </Button>
+      <Dialog open={isOpen} onOpenChange={setOpen} title={label}>
+        <p>{hint}</p>
+        {refusal ? (
+          <p role="alert" className="mt-3 font-medium text-persimmon">
+            {refusal.message}
+          </p>
+        ) : null}
+        <Button
+          look="primary"
+          className="mt-4"
+          disabled={removing.isPending}
+          onClick={() => {
+            removing.mutate();
+          }}
+        >
+          {t('app.remove')}
+        </Button>
+      </Dialog>
+    </>
+  );
+}

@@ -1,0 +1,41 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useTranslation } from 'react-i18next';
+import { useNavigate } from 'react-router';
+import { Problem } from '../api/client';
+import { keepDraft } from '../kit/draft';
+import { useTell } from '../kit/toasts';
+
+interface Made {
+  /** What the toast says. */
+  text: string;
+  remove: () => Promise<unknown>;
+  /** What is out of date once it is gone. */
+  stale: readonly string[];
+  /** Where it was made, and what was typed there; the page it is on now would no longer be there. */
+  back?: { to: string; draft: string; typed: unknown };
+}
+
+/** Says that something was made, and takes it back when asked: one is where one was, with what was typed. */
+export function useUnmaking(): (made: Made) => void {
+  const { t } = useTranslation();
+  const tell = useTell();
+  const navigate = useNavigate();
+  const client = useQueryClient();
+  return ({ text, remove, stale, back }) => {
+    const takeBack = async () => {
+      try {
+        await remove();
+      } catch (error) {
+        tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });
+        return;
+      }
+      if (back) {
+        keepDraft(back.draft, back.typed);
+        await navigate(back.to);
+      }
+      for (const key of stale) await client.invalidateQueries({ queryKey: [key] });
+      tell(t('app.takenBack'));
+    };
+    tell(text, { takeBack: () => void takeBack() });
+  };
+}
