@@ -8,9 +8,9 @@ export default defineConfig({
   workers: 1,
   fullyParallel: false,
   retries: 0,
-  timeout: 120_000,
   // What is expected is waited for, however busy the machine is.
-  expect: { timeout: 20_000 },
+  timeout: 400_000,
+  expect: { timeout: 60_000 },
   reporter: [['list']],
   use: {
     storageState: SESSION,

@@ -3,5 +3,11 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   plugins: [react()],
-  test: { environment: 'jsdom', setupFiles: ['tests/pages/setup.ts'], include: ['resources/js/**/*.test.{ts,tsx}'] },
+  test: {
+    environment: 'jsdom',
+    setupFiles: ['tests/pages/setup.ts'],
+    include: ['resources/js/**/*.test.{ts,tsx}'],
+    // A busy machine is slow, not wrong.
+    testTimeout: 60_000,
+  },
 });

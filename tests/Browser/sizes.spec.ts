@@ -50,8 +50,9 @@ const screens: Record<string, (page: Page) => Promise<void>> = {
   },
 };
 
-async function expectNoFaults(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
+async function expectNoFaults(page: Page, rules: string[] = []): Promise<void> {
+  const axe = new AxeBuilder({ page });
+  const { violations } = await (rules.length > 0 ? axe.withRules(rules) : axe).analyze();
   expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`)).toEqual([]);
 }
 
@@ -68,8 +69,9 @@ for (const [name, go] of Object.entries(screens)) {
     await open(page);
     await go(page);
     await expectNoFaults(page);
+    // In the hall only the colours are others.
     await page.evaluate(() => (document.documentElement.dataset.theme = 'hall'));
-    await expectNoFaults(page);
+    await expectNoFaults(page, ['color-contrast', 'link-in-text-block']);
   });
 
   for (const [device, width, height] of [

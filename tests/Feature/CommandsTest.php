@@ -12,7 +12,7 @@ function artisan(array $arguments, ?string $file = null, string $name = 'given.t
     if ($file !== null) {
         file_put_contents("$folder/$name", $file);
     }
-    $process = new Process(['php', base_path('artisan'), ...$arguments], $folder, ['DB_HOST' => '127.0.0.1', 'DB_PORT' => '1', 'DB_PASSWORD' => 'none', 'COLUMNS' => '200']);
+    $process = new Process(['php', base_path('artisan'), ...$arguments], $folder, ['DB_HOST' => '127.0.0.1', 'DB_PORT' => '1', 'DB_PASSWORD' => 'none', 'COLUMNS' => '200'], null, 300);
     $process->run();
     array_map(unlink(...), glob("$folder/*"));
     rmdir($folder);

@@ -7,7 +7,7 @@ use Symfony\Component\Process\Process;
 /** Runs bin/start as far as it goes without installing anything. @return array{int, string, string} */
 function start(string ...$options): array
 {
-    $process = new Process([base_path('bin/start'), ...$options], base_path(), null, null, 30);
+    $process = new Process([base_path('bin/start'), ...$options], base_path(), null, null, 120);
     $process->run();
 
     return [$process->getExitCode(), $process->getOutput(), $process->getErrorOutput()];

@@ -1,3 +1,7 @@
+import { configure } from '@testing-library/react';
+
+configure({ asyncUtilTimeout: 30_000 });
+
 /** The browser of the unit tests draws nothing, so nothing ever changes its size. */
 globalThis.ResizeObserver = class {
   observe() {

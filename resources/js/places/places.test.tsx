@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, render, screen, within } from '@testing-library/react';
+import { cleanup, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { ReactElement } from 'react';
 import { MemoryRouter } from 'react-router';
@@ -73,7 +73,7 @@ describe('marking', () => {
   test('one tap is one request with one id for each entry of the passage', async () => {
     show(<Class data={page()} tab="mark" />);
     await userEvent.click(level('Ada', 'Alone'));
-    await vi.waitFor(() => {
+    await waitFor(() => {
       expect(sent).toHaveLength(1);
     });
     const marks = sent[0]?.body.marks ?? [];
@@ -92,7 +92,7 @@ describe('marking', () => {
     await userEvent.click(screen.getByRole('radio', { name: /Lead-in/ }));
     await userEvent.click(screen.getByRole('radio', { name: 'Right' }));
     await userEvent.click(level('Bo', 'Cued'));
-    await vi.waitFor(() => {
+    await waitFor(() => {
       expect(sent[0]?.body.marks?.map((mark) => [mark.entry, mark.side])).toEqual([
         ['row-1', 'right'],
         ['row-2', 'right'],
@@ -108,7 +108,7 @@ describe('marking', () => {
     expect(level('Bo', 'Cued').getAttribute('aria-pressed')).toBe('true');
     await userEvent.keyboard('z');
     expect(level('Bo', 'Cued').getAttribute('aria-pressed')).toBe('false');
-    await vi.waitFor(() => {
+    await waitFor(() => {
       expect(sent.map((one) => one.url)).toEqual([
         '/api/meetings/tonight/marks',
         '/api/meetings/tonight/marks',
@@ -135,12 +135,12 @@ describe('marking', () => {
     await userEvent.click(level('Bo', 'Alone'));
     level('Ada', 'Alone').focus();
     await userEvent.keyboard('z');
-    await vi.waitFor(async () => {
+    await waitFor(async () => {
       expect(await waiting()).toHaveLength(3);
     });
     cleanup();
     show(<Class data={page()} tab="mark" />);
-    await vi.waitFor(() => {
+    await waitFor(() => {
       expect(level('Bo', 'Alone').getAttribute('aria-pressed')).toBe('true');
     });
     expect(level('Ada', 'Alone').getAttribute('aria-pressed')).toBe('false');
@@ -188,7 +188,7 @@ describe('what was kept on the device', () => {
     vi.stubGlobal('fetch', () => Promise.resolve(new Response('{"message":"No."}', { status: 422 })));
     const button = within(screen.getByRole('group', { name: 'Ada' })).getByRole('button', { name: 'Alone' });
     await userEvent.click(button);
-    await vi.waitFor(() => {
+    await waitFor(() => {
       expect(button.getAttribute('aria-pressed')).toBe('false');
     });
   });
@@ -200,7 +200,7 @@ describe('attendance', () => {
     expect(screen.getByText('3 of 3 here')).toBeTruthy();
     await userEvent.click(screen.getByRole('switch', { name: /Bo/ }));
     expect(screen.getByText('2 of 3 here')).toBeTruthy();
-    await vi.waitFor(() => {
+    await waitFor(() => {
       expect(sent).toEqual([{ url: '/api/meetings/tonight/attendance', body: { present: { bo: false } } }]);
     });
   });
