@@ -4,11 +4,11 @@ import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 
 const base =
-  'inline-flex min-h-11 items-center justify-center gap-2 rounded border px-4 text-[0.95rem] font-medium disabled:cursor-not-allowed disabled:opacity-55';
+  'inline-flex min-h-11 items-center justify-center gap-2 rounded border text-[0.95rem] font-medium disabled:cursor-not-allowed disabled:opacity-55';
 const looks = {
-  primary: `${base} border-pine bg-pine text-on-pine hover:bg-pine2 hover:border-pine2`,
-  plain: `${base} border-line bg-sheet text-ink hover:border-pine2`,
-  quiet: `${base} border-transparent bg-transparent text-pine underline-offset-4 hover:underline px-2`,
+  primary: `${base} px-4 border-pine bg-pine text-on-pine hover:bg-pine2 hover:border-pine2`,
+  plain: `${base} px-4 border-line bg-sheet text-ink hover:border-pine2`,
+  quiet: `${base} border-transparent bg-transparent text-pine underline-offset-4 hover:underline`,
 };
 type Look = keyof typeof looks;
 
