@@ -11,13 +11,12 @@ use Gorvan\Core\Reading\BadInput;
 use Gorvan\Core\Term\Approach;
 use Gorvan\Core\Term\TermDates;
 use Gorvan\Core\Term\TermReader;
+use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\DB;
 
 /** Lays a group's form over a term of weekly meetings. */
 final class LayTerm
 {
-    private const KEYS = ['from' => 1, 'to' => 1, 'pattern' => 1, 'closures' => 1];
-
     public function __construct(private readonly CurrentSchool $school, private readonly PlanTerm $plan)
     {
     }
@@ -31,7 +30,7 @@ final class LayTerm
      */
     public function dates(array $term): TermDates
     {
-        $zoned = [...array_intersect_key($term, self::KEYS), 'timezone' => $this->school->get()->timezone];
+        $zoned = [...Arr::only($term, ['from', 'to', 'pattern', 'closures']), 'timezone' => $this->school->get()->timezone];
         try {
             $dates = TermDates::of((new TermReader)->read(json_encode($zoned, JSON_THROW_ON_ERROR)));
         } catch (BadInput $e) {

@@ -32,7 +32,6 @@ final class LogClass
             // Two devices may log the same class at once: the second one waits, and then sees the first.
             $this->append(Meeting::lockForUpdate()->findOrFail($meeting->id), $log, $at, $by);
         });
-        $meeting->refresh();
     }
 
     private function append(Meeting $meeting, string $log, DateTimeImmutable $at, User $by): void

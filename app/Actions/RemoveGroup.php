@@ -7,7 +7,7 @@ namespace App\Actions;
 use App\Models\Group;
 use Illuminate\Support\Facades\DB;
 
-/** Takes a group back that has no term yet, with those of its students who are in no other group and have no record. */
+/** Takes a group back that has no term and no student with a record; students who are in no other group go with it. */
 final class RemoveGroup
 {
     public function __construct(private readonly RemoveStudents $students)

@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Models\Attendance;
 use App\Models\Group;
 use App\Models\GroupMember;
-use App\Models\Mark;
-use App\Models\Practice;
+use App\Models\Recorded;
 use App\Models\Student;
 use Illuminate\Support\Facades\DB;
 
@@ -18,32 +16,17 @@ final class RemoveStudents
     /** @param  list<string>  $students */
     public function __invoke(Group $group, array $students): void
     {
-        DB::transaction(function () use ($group, $students): void {
-            foreach ($students as $id) {
-                $member = GroupMember::where('group_id', $group->id)->where('student_id', $id)->first();
-                $student = $member === null ? null : Student::find($id);
-                if ($member === null || $student === null) {
-                    throw Refused::because('That student is not in this group.', 'students');
-                }
-                if ($this->hasRecord($id)) {
-                    throw Refused::conflict("$student->name has attendance or marks on record, so nobody was taken out.", 'students');
-                }
-                $member->delete();
-                if (! GroupMember::where('student_id', $id)->exists()) {
-                    $student->delete();
-                }
+        DB::transaction(static function () use ($group, $students): void {
+            $names = $group->students()->whereKey($students)->pluck('name', 'students.id');
+            if ($names->count() < count(array_unique($students))) {
+                throw Refused::because('That student is not in this group.', 'students');
             }
+            $recorded = Recorded::among($students);
+            if ($recorded !== null) {
+                throw Refused::conflict("$names[$recorded] has attendance or marks on record, so nobody was taken out.", 'students');
+            }
+            GroupMember::where('group_id', $group->id)->whereIn('student_id', $students)->delete();
+            Student::whereKey($students)->whereNotIn('id', GroupMember::select('student_id'))->delete();
         });
-    }
-
-    private function hasRecord(string $student): bool
-    {
-        foreach ([Mark::class, Practice::class, Attendance::class] as $recorded) {
-            if ($recorded::where('student_id', $student)->exists()) {
-                return true;
-            }
-        }
-
-        return false;
     }
 }

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Models\Attendance;
-use App\Models\Mark;
-use App\Models\Practice;
+use App\Models\Recorded;
 use App\Models\Term;
 use Illuminate\Support\Facades\DB;
 
@@ -17,10 +15,8 @@ final class RemoveTerm
     {
         DB::transaction(static function () use ($term): void {
             $meetings = $term->meetings()->lockForUpdate()->pluck('id');
-            foreach ([Mark::class, Practice::class, Attendance::class] as $recorded) {
-                if ($recorded::whereIn('meeting_id', $meetings)->exists()) {
-                    throw Refused::conflict('Attendance, marks or a logged class are recorded in this term, so it stays.');
-                }
+            if (Recorded::atAnyOf($meetings)) {
+                throw Refused::conflict('Attendance, marks or a logged class are recorded in this term, so it stays.');
             }
             $term->delete();
         });

@@ -17,6 +17,8 @@ final class FormFileReader
 
     public const MAX_BYTES = 1_048_576;
 
+    private const KEPT = 'is not known to '.self::FORMAT.' and is kept as it is';
+
     private const FORM_KEYS = ['format', 'title', 'family', 'announced', 'breath_seconds', 'footfall', 'sections', 'entries'];
 
     private const SECTION_KEYS = ['title', 'first', 'last'];
@@ -50,16 +52,14 @@ final class FormFileReader
         if (count($list) > Form::MAX_ENTRIES) {
             throw BadInput::at('$.entries', 'a form has at most '.Form::MAX_ENTRIES.' entries, this one has '.count($list));
         }
-        $others = $root->others(self::FORM_KEYS);
-        $warnings = self::unknown('$', $others);
-        $sections = self::sections($root->optional('sections'));
-        foreach ($sections as $at => $section) {
-            array_push($warnings, ...self::unknown("$.sections[$at]", $section->others));
+        $warnings = $root->unknown(self::FORM_KEYS, self::KEPT);
+        foreach ($root->optional('sections')?->items() ?? [] as $node) {
+            array_push($warnings, ...$node->unknown(self::SECTION_KEYS, self::KEPT));
         }
         $entries = [];
         foreach ($list as $node) {
             $entry = $this->entry($node);
-            array_push($warnings, ...self::unknownIn($node->path, $entry));
+            array_push($warnings, ...self::unknownIn($node));
             if ($entry->repetition !== null && ! $entry->repetition->isUnderstood()) {
                 $warnings[] = "$node->path.repetition: \"{$entry->repetition->stated}\" is kept as written but gives no count";
             }
@@ -68,12 +68,12 @@ final class FormFileReader
         $form = new Form(
             title: $root->required('title')->text(),
             entries: $entries,
-            sections: $sections,
+            sections: self::sections($root->optional('sections')),
             family: $root->optional('family')?->text(),
             announced: $root->optional('announced')?->whole(0, 9999),
             breathSeconds: self::positive($root->optional('breath_seconds'), 120),
             footfall: $root->optional('footfall')?->oneOf(Footfall::class),
-            others: $others,
+            others: $root->others(self::FORM_KEYS),
         );
 
         return new ReadForm($form, [], [...$warnings, ...self::doubtfulReferences($form)]);
@@ -188,26 +188,14 @@ final class FormFileReader
     }
 
     /** @return list<string> */
-    private static function unknownIn(string $path, Entry $entry): array
+    private static function unknownIn(JsonNode $entry): array
     {
-        $warnings = [...self::unknown($path, $entry->others), ...self::unknown("$path.booklet", $entry->booklet->others ?? [])];
-        foreach ($entry->aliases as $at => $alias) {
-            array_push($warnings, ...self::unknown("$path.aliases[$at]", $alias->others));
+        $warnings = [...$entry->unknown(self::ENTRY_KEYS, self::KEPT), ...$entry->optional('booklet')?->unknown(self::BOOKLET_KEYS, self::KEPT) ?? []];
+        foreach ($entry->optional('aliases')?->items() ?? [] as $alias) {
+            array_push($warnings, ...$alias->unknown(self::ALIAS_KEYS, self::KEPT));
         }
 
         return $warnings;
-    }
-
-    /**
-     * @param  array<string, mixed>  $others
-     * @return list<string>
-     */
-    private static function unknown(string $path, array $others): array
-    {
-        return array_map(
-            static fn (string $key): string => "$path: \"$key\" is not known to ".self::FORMAT.' and is kept as it is',
-            array_map(strval(...), array_keys($others)),
-        );
     }
 
     /** @return list<string> */

@@ -190,15 +190,15 @@ final readonly class JsonNode
     }
 
     /**
-     * Says which members mean nothing to a file that is read and not written again.
+     * Says which members are not known to this format, and what becomes of them.
      *
      * @param  list<string>  $known
      * @return list<string>
      */
-    public function unknown(array $known): array
+    public function unknown(array $known, string $fate = 'is not known here and changes nothing'): array
     {
         return array_map(
-            fn (int|string $key): string => "$this->path: \"$key\" is not known here and changes nothing",
+            fn (int|string $key): string => "$this->path: \"$key\" $fate",
             array_keys($this->others($known)),
         );
     }

@@ -33,3 +33,16 @@ export const meetingQuery = (meeting: string) =>
     queryKey: ['meeting', meeting],
     queryFn: () => ask(api.GET('/api/meetings/{meeting}', { params: { path: { meeting } } })),
   });
+
+/** What is out of date once one of these was made, changed or taken away. */
+const touched = {
+  form: ['forms', 'today'],
+  group: ['groups', 'forms', 'today'],
+  roster: ['group', 'groups', 'meeting', 'today'],
+  term: ['terms', 'today', 'groups', 'group'],
+} as const;
+export type Touched = keyof typeof touched;
+
+export async function readAgain(what: Touched): Promise<void> {
+  for (const key of touched[what]) await queryClient.invalidateQueries({ queryKey: [key] });
+}

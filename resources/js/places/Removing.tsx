@@ -1,7 +1,8 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
+import { readAgain, type Touched } from '../api/queries';
 import { Button, Dialog } from '../kit/controls';
 import { useTell } from '../kit/toasts';
 import { useProblem } from '../kit/useProblem';
@@ -11,23 +12,22 @@ interface Props {
   /** What goes with it, and what makes it stay. */
   hint: string;
   remove: () => Promise<unknown>;
-  stale: readonly string[];
+  touches: Touched;
   to: string;
 }
 
 /** Takes away what was made by mistake, after asking; the server refuses where something is recorded in it. */
-export function Removing({ label, hint, remove, stale, to }: Props) {
+export function Removing({ label, hint, remove, touches, to }: Props) {
   const { t } = useTranslation();
   const tell = useTell();
   const navigate = useNavigate();
-  const client = useQueryClient();
   const [isOpen, setOpen] = useState(false);
   const [refusal, setProblem] = useProblem();
   const removing = useMutation({
     mutationFn: remove,
     onSuccess: async () => {
       await navigate(to);
-      for (const key of stale) await client.invalidateQueries({ queryKey: [key] });
+      await readAgain(touches);
       tell(t('app.removed'));
     },
     onError: setProblem,

@@ -1,7 +1,7 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { Problem } from '../api/client';
+import { readAgain, type Touched } from '../api/queries';
 import { keepDraft } from '../kit/draft';
 import { useTell } from '../kit/toasts';
 
@@ -9,8 +9,7 @@ interface Made {
   /** What the toast says. */
   text: string;
   remove: () => Promise<unknown>;
-  /** What is out of date once it is gone. */
-  stale: readonly string[];
+  touches: Touched;
   /** Where it was made, and what was typed there; the page it is on now would no longer be there. */
   back?: { to: string; draft: string; typed: unknown };
 }
@@ -20,8 +19,7 @@ export function useUnmaking(): (made: Made) => void {
   const { t } = useTranslation();
   const tell = useTell();
   const navigate = useNavigate();
-  const client = useQueryClient();
-  return ({ text, remove, stale, back }) => {
+  return ({ text, remove, touches, back }) => {
     const takeBack = async () => {
       try {
         await remove();
@@ -33,8 +31,8 @@ export function useUnmaking(): (made: Made) => void {
         keepDraft(back.draft, back.typed);
         await navigate(back.to);
       }
-      for (const key of stale) await client.invalidateQueries({ queryKey: [key] });
-      tell(t('app.takenBack'));
+      await readAgain(touches);
+      tell(t(back ? 'app.takenBackTyped' : 'app.takenBack'));
     };
     tell(text, { takeBack: () => void takeBack() });
   };

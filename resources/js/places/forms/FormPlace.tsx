@@ -225,7 +225,7 @@ function Score({ form }: { form: Form }) {
           label={t('forms.remove')}
           hint={t('forms.removeHint')}
           remove={() => ask(api.DELETE('/api/forms/{form}', { params: { path: { form: form.id } } }))}
-          stale={['forms', 'today']}
+          touches="form"
           to="/forms"
         />
       </p>

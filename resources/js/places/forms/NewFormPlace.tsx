@@ -1,8 +1,9 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { type ChangeEvent, type FormEvent, useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { api, ask, type FormPreview } from '../../api/client';
+import { readAgain } from '../../api/queries';
 import { Button, TextArea, TextField } from '../../kit/controls';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { number } from '../../kit/format';
@@ -13,7 +14,6 @@ import { useUnmaking } from '../useUnmaking';
 import { useEntryWords } from './useEntryWords';
 
 const DRAFT = 'form';
-const STALE = ['forms', 'today'] as const;
 const MOST_BYTES = 1_048_576;
 const EXAMPLE =
   '# A first short form\nAt the gate:\n1. Opening\n2. Gather the mist\n3. Heron looks up (L)\n4. Heron looks up (R)\nOn the water:\n5. Part the reeds (L-R-L)\n6. Heron looks up (L)\n7. Stand in the shallows (20 s)\n8. Closing\n';
@@ -28,7 +28,6 @@ interface Source {
 export function NewFormPlace() {
   const { t } = useTranslation();
   const navigate = useNavigate();
-  const client = useQueryClient();
   const unmaking = useUnmaking();
   const [text, setText] = useState(() => readDraft<Source>(DRAFT)?.text ?? '');
   const [title, setTitle] = useState(() => readDraft<Source>(DRAFT)?.title ?? '');
@@ -54,12 +53,12 @@ export function NewFormPlace() {
     mutationFn: (from: Source) => ask(api.POST('/api/forms', { body: { ...from, declined } })),
     onSuccess: async (form, from) => {
       dropDraft(DRAFT);
-      for (const key of STALE) await client.invalidateQueries({ queryKey: [key] });
+      await readAgain('form');
       await navigate(`/forms/${form.id}`);
       unmaking({
         text: t('forms.saved'),
         remove: () => ask(api.DELETE('/api/forms/{form}', { params: { path: { form: form.id } } })),
-        stale: STALE,
+        touches: 'form',
         back: { to: '/forms/new', draft: DRAFT, typed: from },
       });
     },

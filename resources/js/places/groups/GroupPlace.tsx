@@ -1,9 +1,9 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { api, ask, type Group, type Student } from '../../api/client';
-import { groupQuery } from '../../api/queries';
+import { groupQuery, readAgain } from '../../api/queries';
 import { Button, ButtonLink, Choice, Dialog, TextArea, TextField } from '../../kit/controls';
 import { ranges, recall } from '../../kit/format';
 import { isSupport } from '../../pictures/reed';
@@ -14,8 +14,6 @@ import { StandingMap } from '../../pictures/StandingMap';
 import { Removing } from '../Removing';
 import { useUnmaking } from '../useUnmaking';
 import { namesIn } from './names';
-
-const STALE = ['group', 'groups', 'meeting', 'today'] as const;
 
 type Show = 'taught' | 'recap' | 'whole';
 
@@ -201,7 +199,7 @@ function Standings({ data, onDay }: { data: Group; onDay: (day: string) => void 
           label={t('groups.remove')}
           hint={t('groups.removeHint')}
           remove={() => ask(api.DELETE('/api/groups/{group}', { params: { path: { group: group.id } } }))}
-          stale={['groups', 'forms', 'today']}
+          touches="group"
           to="/groups"
         />
       </p>
@@ -240,7 +238,6 @@ function Reason({ student, numbers }: { student: Student; numbers: (positions: n
 
 function Adding({ group, onDone }: { group: string; onDone: () => void }) {
   const { t } = useTranslation();
-  const client = useQueryClient();
   const unmaking = useUnmaking();
   const [names, setNames] = useState('');
   const [refusal, setProblem] = useProblem();
@@ -248,12 +245,12 @@ function Adding({ group, onDone }: { group: string; onDone: () => void }) {
     mutationFn: () =>
       ask(api.POST('/api/groups/{group}/students', { params: { path: { group } }, body: { students: namesIn(names) } })),
     onSuccess: async ({ added }) => {
-      for (const key of STALE) await client.invalidateQueries({ queryKey: [key] });
+      await readAgain('roster');
       onDone();
       unmaking({
         text: t('groups.added', { count: added.length }),
         remove: () => ask(api.DELETE('/api/groups/{group}/students', { params: { path: { group } }, body: { students: added } })),
-        stale: STALE,
+        touches: 'roster',
       });
     },
     onError: setProblem,

@@ -1,9 +1,9 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate, useSearchParams } from 'react-router';
 import { api, ask } from '../../api/client';
-import { formsQuery, groupsQuery } from '../../api/queries';
+import { formsQuery, groupsQuery, readAgain } from '../../api/queries';
 import { Button, ButtonLink, Choice, Dialog, TextArea, TextField } from '../../kit/controls';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { Asked, Empty, Listing, Page } from '../../kit/page';
@@ -12,7 +12,6 @@ import { useUnmaking } from '../useUnmaking';
 import { namesIn } from './names';
 
 const DRAFT = 'group';
-const STALE = ['groups', 'forms', 'today'] as const;
 
 /** The groups of the school. */
 export function GroupsPlace() {
@@ -68,7 +67,6 @@ interface Given {
 function Making({ form: wanted }: { form: string }) {
   const { t } = useTranslation();
   const navigate = useNavigate();
-  const client = useQueryClient();
   const forms = useQuery(formsQuery);
   const [refusal, setProblem] = useProblem();
   const unmaking = useUnmaking();
@@ -84,12 +82,12 @@ function Making({ form: wanted }: { form: string }) {
       ),
     onSuccess: async (group) => {
       dropDraft(DRAFT);
-      for (const key of STALE) await client.invalidateQueries({ queryKey: [key] });
+      await readAgain('group');
       await navigate(`/groups/${group.id}`);
       unmaking({
         text: t('groups.made'),
         remove: () => ask(api.DELETE('/api/groups/{group}', { params: { path: { group: group.id } } })),
-        stale: STALE,
+        touches: 'group',
         back: { to: '/groups?new', draft: DRAFT, typed: given },
       });
     },

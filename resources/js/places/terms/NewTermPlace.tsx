@@ -1,9 +1,9 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { api, ask, type Closure, type NewTerm, Problem } from '../../api/client';
-import { groupsQuery, sessionQuery } from '../../api/queries';
+import { groupsQuery, readAgain, sessionQuery } from '../../api/queries';
 import { Button, ButtonLink, Choice, TextField } from '../../kit/controls';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { day } from '../../kit/format';
@@ -13,7 +13,6 @@ import { useUnmaking } from '../useUnmaking';
 
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 const DRAFT = 'term';
-const STALE = ['terms', 'today', 'groups', 'group'] as const;
 type Draft = Omit<NewTerm, 'pattern'> & { pattern: { weekday: string; at: string; minutes: number }[] };
 
 function daysLater(on: string, days: number): string {
@@ -59,7 +58,6 @@ export function NewTermPlace() {
 function Laying({ groups, today }: { groups: { id: string; name: string; termId: string | null }[]; today: string }) {
   const { t } = useTranslation();
   const navigate = useNavigate();
-  const client = useQueryClient();
   const [draft, setDraft] = useState<Draft>(() => {
     const first = (groups.find((group) => group.termId === null) ?? groups[0])?.id ?? '';
     const read = readDraft<Draft>(DRAFT) ?? fresh(today, first, t('terms.nextTitle'));
@@ -90,12 +88,12 @@ function Laying({ groups, today }: { groups: { id: string; name: string; termId:
     mutationFn: (sent: Draft) => ask(api.POST('/api/terms', { body: sent })),
     onSuccess: async (term, sent) => {
       dropDraft(DRAFT);
-      for (const key of STALE) await client.invalidateQueries({ queryKey: [key] });
+      await readAgain('term');
       await navigate(`/terms/${term.id}`);
       unmaking({
         text: t('terms.laid'),
         remove: () => ask(api.DELETE('/api/terms/{term}', { params: { path: { term: term.id } } })),
-        stale: STALE,
+        touches: 'term',
         back: { to: '/terms/new', draft: DRAFT, typed: sent },
       });
     },

@@ -54,7 +54,7 @@ function Laid({ term }: { term: Term }) {
             label={t('terms.removeTerm')}
             hint={t('terms.removeHint')}
             remove={() => ask(api.DELETE('/api/terms/{term}', { params: { path: { term: term.term.id } } }))}
-            stale={['terms', 'today', 'groups', 'group']}
+            touches="term"
             to="/terms"
           />
         </p>
