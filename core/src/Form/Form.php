@@ -19,6 +19,9 @@ final readonly class Form
     /**
      * @param  list<Section>  $sections  in order, not overlapping
      * @param  list<Entry>  $entries
+     * @param  float|null  $showingPace  time of a showing over the time of a class, 1 being as fast
+     * @param  list<NumberingScheme>  $schemes  other ways of counting the form
+     * @param  list<Acceptance>  $accepted  findings the teacher accepts
      * @param  array<string, mixed>  $others
      *
      * @throws BadInput when there is no entry, too many, an id twice, or a section that lies wrongly
@@ -31,6 +34,9 @@ final readonly class Form
         public ?int $announced = null,
         public ?float $breathSeconds = null,
         public ?Footfall $footfall = null,
+        public ?float $showingPace = null,
+        public array $schemes = [],
+        public array $accepted = [],
         public array $others = [],
     ) {
         $count = count($entries);
@@ -40,15 +46,33 @@ final readonly class Form
         if ($count > self::MAX_ENTRIES) {
             throw BadInput::at('$.entries', 'a form has at most '.self::MAX_ENTRIES." entries, this one has $count");
         }
-        $positions = [];
+        $positions = $twice = [];
         foreach ($entries as $at => $entry) {
             if (isset($positions[$entry->id])) {
-                throw BadInput::at("\$.entries[$at].id", "\"$entry->id\" is also the id of entry {$positions[$entry->id]}");
+                $twice[] = BadInput::at("\$.entries[$at].id", "\"$entry->id\" is also the id of entry {$positions[$entry->id]}");
             }
-            $positions[$entry->id] = $at + 1;
+            $positions[$entry->id] ??= $at + 1;
+        }
+        if ($twice !== []) {
+            throw BadInput::all($twice);
         }
         $this->positions = $positions;
         self::checkSections($sections, $count);
+    }
+
+    /**
+     * The same form with some properties changed. Pure.
+     *
+     * @param  array<string, mixed>  $changes  by the names of the properties
+     *
+     * @throws BadInput
+     */
+    public function with(array $changes): self
+    {
+        $all = [...get_object_vars($this), ...$changes];
+        unset($all['positions']);
+
+        return new self(...$all); // @phpstan-ignore argument.type
     }
 
     public function count(): int

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Form;
 
+use Gorvan\Core\Care\Caution;
+use Gorvan\Core\Care\Strain;
+use Gorvan\Core\Form\Internal\Fields;
 use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Reading\Internal\JsonLines;
 use Gorvan\Core\Reading\JsonNode;
 
 /**
@@ -15,11 +19,12 @@ final class FormFileReader
 {
     public const FORMAT = 'gorvan.form/1';
 
-    public const MAX_BYTES = 1_048_576;
+    public const MAX_BYTES = 2_097_152;
 
     private const KEPT = 'is not known to '.self::FORMAT.' and is kept as it is';
 
-    private const FORM_KEYS = ['format', 'title', 'family', 'announced', 'breath_seconds', 'footfall', 'sections', 'entries'];
+    private const FORM_KEYS = ['format', 'title', 'family', 'announced', 'schemes', 'breath_seconds', 'showing_pace', 'footfall',
+        'sections', 'accepted', 'entries'];
 
     private const SECTION_KEYS = ['title', 'first', 'last'];
 
@@ -27,9 +32,15 @@ final class FormFileReader
 
     private const ALIAS_KEYS = ['text', 'lang'];
 
-    private const ENTRY_KEYS = ['id', 'kind', 'number', 'booklet', 'title', 'aliases', 'side', 'repetition', 'breaths',
-        'first_step', 'steps', 'footfall', 'weight_end', 'turn', 'travel', 'stance', 'one_leg', 'returns', 'mirrors',
-        'demand', 'rest', 'cut'];
+    private const ENTRY_KEYS = ['id', 'kind', 'number', 'booklet', 'numbers', 'title', 'aliases', 'side', 'start_side', 'one_sided',
+        'repetition', 'repetition_inferred', 'differs', 'breaths', 'first_step', 'steps', 'footfall', 'weight_end', 'turn', 'travel',
+        'stance', 'one_leg', 'returns', 'mirrors', 'same_in', 'demand', 'rest', 'cut', 'phases', 'states', 'variants', 'strains',
+        'cautions', 'checks', 'errors', 'drills', 'cues'];
+
+    /** What stands inside an entry, and its own keys. */
+    private const PARTS = ['aliases' => self::ALIAS_KEYS, 'numbers' => SchemeNumber::KEYS, 'differs' => Difference::KEYS,
+        'same_in' => SameIn::KEYS, 'phases' => Phase::KEYS, 'states' => PostureState::KEYS, 'variants' => Variant::KEYS,
+        'cautions' => Caution::KEYS, 'errors' => CommonError::KEYS];
 
     /** @throws BadInput */
     public function read(string $json): ReadForm
@@ -38,7 +49,12 @@ final class FormFileReader
             throw BadInput::whole(sprintf('the file is larger than %d KB', self::MAX_BYTES / 1024));
         }
 
-        return $this->readNode(JsonNode::parse($json));
+        $root = JsonNode::parse($json);
+        try {
+            return $this->readNode($root);
+        } catch (BadInput $e) {
+            throw $e->withLines(JsonLines::ofItems($json, 'entries'));
+        }
     }
 
     /** @throws BadInput */
@@ -53,17 +69,17 @@ final class FormFileReader
             throw BadInput::at('$.entries', 'a form has at most '.Form::MAX_ENTRIES.' entries, this one has '.count($list));
         }
         $warnings = $root->unknown(self::FORM_KEYS, self::KEPT);
-        foreach ($root->optional('sections')?->items() ?? [] as $node) {
-            array_push($warnings, ...$node->unknown(self::SECTION_KEYS, self::KEPT));
-        }
-        $entries = [];
-        foreach ($list as $node) {
-            $entry = $this->entry($node);
-            array_push($warnings, ...self::unknownIn($node));
-            if ($entry->repetition !== null && ! $entry->repetition->isUnderstood()) {
-                $warnings[] = "$node->path.repetition: \"{$entry->repetition->stated}\" is kept as written but gives no count";
+        foreach (['sections' => self::SECTION_KEYS, 'schemes' => NumberingScheme::KEYS, 'accepted' => Acceptance::KEYS] as $key => $keys) {
+            foreach ($root->optional($key)?->items() ?? [] as $node) {
+                array_push($warnings, ...$node->unknown($keys, self::KEPT));
             }
-            $entries[] = $entry;
+        }
+        $entries = $this->entries($list);
+        foreach ($entries as $at => $entry) {
+            array_push($warnings, ...self::unknownIn($list[$at]));
+            if ($entry->repetition !== null && ! $entry->repetition->isUnderstood()) {
+                $warnings[] = "{$list[$at]->path}.repetition: \"{$entry->repetition->stated}\" is kept as written but gives no count";
+            }
         }
         $form = new Form(
             title: $root->required('title')->text(),
@@ -73,10 +89,45 @@ final class FormFileReader
             announced: $root->optional('announced')?->whole(0, 9999),
             breathSeconds: self::positive($root->optional('breath_seconds'), 120),
             footfall: $root->optional('footfall')?->oneOf(Footfall::class),
+            showingPace: $root->optional('showing_pace')?->number(0.25, 4),
+            schemes: Fields::each($root->optional('schemes'), NumberingScheme::read(...)),
+            accepted: self::accepted($root->optional('accepted')),
             others: $root->others(self::FORM_KEYS),
         );
 
         return new ReadForm($form, [], [...$warnings, ...self::doubtfulReferences($form)]);
+    }
+
+    /**
+     * Every entry, or everything that is wrong with them.
+     *
+     * @param  list<JsonNode>  $list
+     * @return list<Entry>
+     *
+     * @throws BadInput
+     */
+    private function entries(array $list): array
+    {
+        $entries = $wrong = [];
+        foreach ($list as $node) {
+            try {
+                $entries[] = $this->entry($node);
+            } catch (BadInput $e) {
+                $wrong[] = $e;
+            }
+        }
+        if ($wrong !== []) {
+            throw BadInput::all($wrong);
+        }
+
+        return $entries;
+    }
+
+    /** @return list<Acceptance> */
+    private static function accepted(?JsonNode $node): array
+    {
+        // A form has as many findings as it has entries, and more.
+        return array_map(Acceptance::read(...), $node?->items() ?? []);
     }
 
     /** Reads one entry as it stands in the file's `entries`. @throws BadInput */
@@ -97,9 +148,9 @@ final class FormFileReader
             firstStep: $node->optional('first_step')?->oneOf(FirstStep::class),
             steps: $node->optional('steps')?->whole(0, 99),
             footfall: $node->optional('footfall')?->oneOf(Footfall::class),
-            weightEnd: self::weight($node->optional('weight_end')),
+            weightEnd: WeightRange::read($node->optional('weight_end')),
             turn: $node->optional('turn')?->number(-3600, 3600),
-            travel: self::pair($node->optional('travel'), -1000, 1000),
+            travel: $node->optional('travel')?->pair(-1000, 1000),
             stance: $node->optional('stance')?->text(),
             oneLeg: $node->optional('one_leg')?->bool(),
             returns: $node->optional('returns')?->text(120),
@@ -107,6 +158,21 @@ final class FormFileReader
             demand: $node->optional('demand')?->number(0.25, 5),
             rest: $node->optional('rest')?->number(0, 1),
             cut: $node->optional('cut')?->oneOf(CutPin::class),
+            startSide: self::startSide($node->optional('start_side')),
+            isRepetitionInferred: $node->optional('repetition_inferred')?->bool(),
+            differs: Fields::each($node->optional('differs'), Difference::read(...)),
+            isOneSided: $node->optional('one_sided')?->bool(),
+            phases: Fields::each($node->optional('phases'), Phase::read(...)),
+            states: Fields::each($node->optional('states'), PostureState::read(...)),
+            variants: Fields::each($node->optional('variants'), Variant::read(...)),
+            cautions: Fields::each($node->optional('cautions'), Caution::read(...)),
+            strains: Fields::each($node->optional('strains'), static fn (JsonNode $item): Strain => $item->oneOf(Strain::class)),
+            checks: Fields::texts($node->optional('checks')),
+            errors: Fields::each($node->optional('errors'), CommonError::read(...)),
+            drills: Fields::texts($node->optional('drills')),
+            cues: Fields::texts($node->optional('cues')),
+            sameIn: Fields::each($node->optional('same_in'), SameIn::read(...)),
+            numbers: Fields::each($node->optional('numbers'), SchemeNumber::read(...)),
             others: $node->others(self::ENTRY_KEYS),
         );
     }
@@ -131,34 +197,14 @@ final class FormFileReader
         return $aliases;
     }
 
-    private static function weight(?JsonNode $node): ?WeightRange
+    private static function startSide(?JsonNode $node): ?Side
     {
-        if ($node === null) {
-            return null;
-        }
-        if (! is_array($node->value)) {
-            return WeightRange::exactly($node->number(0, 100));
-        }
-        [$from, $to] = self::pair($node, 0, 100) ?? [0.0, 0.0];
-        if ($from > $to) {
-            throw $node->error('must run from the smaller to the larger');
+        $side = $node?->oneOf(Side::class);
+        if ($node !== null && $side !== Side::Left && $side !== Side::Right) {
+            throw $node->error('must be left or right');
         }
 
-        return WeightRange::between($from, $to);
-    }
-
-    /** @return array{float, float}|null */
-    private static function pair(?JsonNode $node, float $least, float $most): ?array
-    {
-        if ($node === null) {
-            return null;
-        }
-        $items = $node->items();
-        if (count($items) !== 2) {
-            throw $node->error('must be a list of two numbers');
-        }
-
-        return [$items[0]->number($least, $most), $items[1]->number($least, $most)];
+        return $side;
     }
 
     private static function positive(?JsonNode $node, float $most): ?float
@@ -191,8 +237,15 @@ final class FormFileReader
     private static function unknownIn(JsonNode $entry): array
     {
         $warnings = [...$entry->unknown(self::ENTRY_KEYS, self::KEPT), ...$entry->optional('booklet')?->unknown(self::BOOKLET_KEYS, self::KEPT) ?? []];
-        foreach ($entry->optional('aliases')?->items() ?? [] as $alias) {
-            array_push($warnings, ...$alias->unknown(self::ALIAS_KEYS, self::KEPT));
+        foreach (self::PARTS as $key => $keys) {
+            foreach ($entry->optional($key)?->items() ?? [] as $part) {
+                array_push($warnings, ...$part->unknown($keys, self::KEPT));
+                foreach (['states' => PostureState::KEYS, 'cautions' => Caution::KEYS] as $inner => $innerKeys) {
+                    foreach (in_array($inner, $keys, true) ? $part->optional($inner)?->items() ?? [] : [] as $node) {
+                        array_push($warnings, ...$node->unknown($innerKeys, self::KEPT));
+                    }
+                }
+            }
         }
 
         return $warnings;

@@ -37,6 +37,23 @@ final class KinshipReader
         return $kin;
     }
 
+    /**
+     * The entries with what was supposed of them. Pure.
+     *
+     * @param  list<Entry>  $entries
+     * @param  list<Kinship>  $kin
+     * @return list<Entry>
+     */
+    public static function related(array $entries, array $kin): array
+    {
+        $related = $entries;
+        foreach ($kin as $one) {
+            $related[$one->position - 1] = $entries[$one->position - 1]->with([$one->isMirror ? 'mirrors' : 'returns' => $entries[$one->to - 1]->id]);
+        }
+
+        return array_values($related);
+    }
+
     /** @param  array<string, int>  $nearest */
     private static function nearestMirror(Entry $entry, array $nearest): ?int
     {
@@ -62,7 +79,8 @@ final class KinshipReader
         return $title.'|'.($side->value ?? '');
     }
 
-    private static function plain(string $title): string
+    /** A title as it is compared: no case, no double spaces. */
+    public static function plain(string $title): string
     {
         return mb_strtolower(trim((string) preg_replace('/\s+/u', ' ', $title)));
     }

@@ -14,6 +14,9 @@ final class PlainListReader
 {
     public const MAX_BYTES = 524_288;
 
+    /** The fields of an entry that a list can say. */
+    public const CARRIES = ['number', 'title', 'side', 'repetition'];
+
     private const OPENINGS = ['commencing', 'opening', 'beginning', 'preparation', '起势', '预备势'];
 
     private const CLOSINGS = ['closing', 'conclusion', '收势'];
@@ -30,7 +33,7 @@ final class PlainListReader
     {
         $lines = self::lines($text);
         $title = trim($fallbackTitle) === '' ? 'Untitled form' : trim($fallbackTitle);
-        $entries = $sections = $warnings = [];
+        $entries = $sections = $warnings = $places = [];
         $open = null; // [title, first position, line number]
         $isFirst = true;
         foreach ($lines as $number => $line) {
@@ -53,6 +56,7 @@ final class PlainListReader
                 $entry = new Entry(self::id(count($entries) + 1), EntryKind::Movement, $line);
             }
             $entries[] = $entry;
+            $places[] = $number;
             self::checkLength(count($entries), $number);
         }
         self::close($open, count($entries), $sections, $warnings);
@@ -62,10 +66,25 @@ final class PlainListReader
         $inferred = (new KinshipReader)->suppose($entries);
 
         return new ReadForm(
-            new Form(mb_strimwidth($title, 0, 300), self::related($entries, $inferred), $sections),
+            new Form(mb_strimwidth($title, 0, 300), KinshipReader::related($entries, $inferred), $sections),
             $inferred,
             $warnings,
+            self::CARRIES,
+            false,
+            $places,
         );
+    }
+
+    /** The kind an entry has by its title alone. */
+    public static function kindOf(string $title): EntryKind
+    {
+        $word = mb_strtolower($title);
+
+        return match (true) {
+            in_array($word, self::OPENINGS, true) => EntryKind::Opening,
+            in_array($word, self::CLOSINGS, true) => EntryKind::Closing,
+            default => EntryKind::Movement,
+        };
     }
 
     /** @return array<int, string> trimmed lines that are not blank, by line number from 1 */
@@ -74,10 +93,12 @@ final class PlainListReader
         if (strlen($text) > self::MAX_BYTES) {
             throw BadInput::whole(sprintf('the list is larger than %d KB; a form has at most %d entries', self::MAX_BYTES / 1024, Form::MAX_ENTRIES));
         }
-        $lines = [];
+        $lines = $wrong = [];
         foreach (preg_split('/\r\n|\r|\n/', JsonNode::withoutByteOrderMark($text)) ?: [] as $at => $line) {
             if (preg_match('//u', $line) !== 1) {
-                throw BadInput::atLine($at + 1, 'this line is not UTF-8 text; save the list as UTF-8 and try again');
+                $wrong[] = BadInput::atLine($at + 1, 'this line is not UTF-8 text; save the list as UTF-8 and try again');
+
+                continue;
             }
             if (str_contains($line, "\0")) {
                 throw BadInput::atLine($at + 1, 'this line holds NUL characters; is the list saved as UTF-16? Save it as UTF-8 and try again');
@@ -89,8 +110,11 @@ final class PlainListReader
                 $lines[$at + 1] = $line;
             }
             if (mb_strlen($line) > 300) {
-                throw BadInput::atLine($at + 1, 'this line is longer than 300 characters; is a line break missing?');
+                $wrong[] = BadInput::atLine($at + 1, 'this line is longer than 300 characters; is a line break missing?');
             }
+        }
+        if ($wrong !== []) {
+            throw BadInput::all($wrong);
         }
 
         return $lines;
@@ -142,16 +166,10 @@ final class PlainListReader
             return null;
         }
         [$side, $repetition] = $stated;
-        $word = mb_strtolower($title);
-        $kind = match (true) {
-            in_array($word, self::OPENINGS, true) => EntryKind::Opening,
-            in_array($word, self::CLOSINGS, true) => EntryKind::Closing,
-            default => EntryKind::Movement,
-        };
 
         return new Entry(
             id: self::id($position),
-            kind: $kind,
+            kind: self::kindOf($title),
             title: $title,
             number: $number === null ? null : (int) $number,
             side: $side,
@@ -196,38 +214,9 @@ final class PlainListReader
         return [$side, $repetition];
     }
 
-    private static function id(int $position): string
+    /** The id an entry is given that has none. */
+    public static function id(int $position): string
     {
         return sprintf('e%02d', $position);
-    }
-
-    /**
-     * @param  list<Entry>  $entries
-     * @param  list<Kinship>  $kin
-     * @return list<Entry>
-     */
-    private static function related(array $entries, array $kin): array
-    {
-        $of = [];
-        foreach ($kin as $relation) {
-            $of[$relation->position] = $relation;
-        }
-        $related = [];
-        foreach ($entries as $at => $entry) {
-            $relation = $of[$at + 1] ?? null;
-            $to = $relation === null ? null : self::id($relation->to);
-            $related[] = $relation === null ? $entry : new Entry(
-                id: $entry->id,
-                kind: $entry->kind,
-                title: $entry->title,
-                number: $entry->number,
-                side: $entry->side,
-                repetition: $entry->repetition,
-                returns: $relation->isMirror ? null : $to,
-                mirrors: $relation->isMirror ? $to : null,
-            );
-        }
-
-        return $related;
     }
 }

@@ -28,9 +28,9 @@ final readonly class RunTime
         return match (true) {
             ! $entry->kind->countsInForm() => 0.0,
             $repetition?->kind === RepetitionKind::UntilTold => null,
-            $repetition?->kind === RepetitionKind::Timed => $repetition->seconds,
-            $repetition?->kind === RepetitionKind::Breaths => ($repetition->times ?? 1) * $breath,
-            default => ($entry->breaths ?? self::BREATHS) * $breath * ($repetition->times ?? 1),
+            $repetition?->kind === RepetitionKind::Timed => ($repetition->seconds ?? 0.0) * ($repetition->inAll() ?? 1),
+            $repetition?->kind === RepetitionKind::Breaths => ($repetition->inAll() ?? 1) * $breath,
+            default => ($entry->breaths ?? self::BREATHS) * $breath * ($repetition?->inAll() ?? 1),
         };
     }
 

@@ -11,4 +11,14 @@ enum Side: string
     case Right = 'right';
     case Both = 'both';
     case Centre = 'centre';
+
+    /** Left for right; both and centre stay. */
+    public function mirrored(): self
+    {
+        return match ($this) {
+            self::Left => self::Right,
+            self::Right => self::Left,
+            default => $this,
+        };
+    }
 }

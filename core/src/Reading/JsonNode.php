@@ -146,6 +146,23 @@ final readonly class JsonNode
         return (float) $this->value;
     }
 
+    /**
+     * A list of two numbers.
+     *
+     * @return array{float, float}
+     *
+     * @throws BadInput
+     */
+    public function pair(float $least, float $most): array
+    {
+        $items = $this->items();
+        if (count($items) !== 2) {
+            throw $this->error('must be a list of two numbers');
+        }
+
+        return [$items[0]->number($least, $most), $items[1]->number($least, $most)];
+    }
+
     /** @throws BadInput when this is neither true nor false */
     public function bool(): bool
     {

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Floor;
+
+/**
+ * How a form fits a room: the best facing, ranks and starting place, and where the room runs out.
+ *
+ * All students do the same, so the class moves as one block: each in the middle of a clear square of one arm span.
+ */
+final readonly class RoomFit
+{
+    /**
+     * @param  int  $facing  0, 90, 180 or 270: which wall the class faces at the start, clockwise from the front
+     * @param  int  $ranks  rows one behind the other
+     * @param  int  $files  students in a rank, at most
+     * @param  array{float, float}  $start  metres from the left wall and from the back wall: the middle of the class
+     * @param  array{float, float}  $needs  metres of width and depth the whole form would take in this facing
+     * @param  list<int>  $out  positions of entries that end outside the walls
+     */
+    private function __construct(
+        public int $facing,
+        public int $ranks,
+        public int $files,
+        public array $start,
+        public array $needs,
+        public array $out,
+    ) {
+    }
+
+    public function fits(): bool
+    {
+        return $this->out === [];
+    }
+
+    /** The first entry for which there is no room, or null. */
+    public function runsOutAt(): ?int
+    {
+        return $this->out[0] ?? null;
+    }
+
+    /**
+     * The facing and ranks in which the form gets furthest before the room runs out, then the one that leaves most
+     * room; equal ones in order of facing and of fewer ranks.
+     */
+    public static function best(FloorTrack $track, Room $room): self
+    {
+        $best = null;
+        $bestScore = [-1, 0.0];
+        foreach ([0, 1, 2, 3] as $quarters) {
+            for ($ranks = 1; $ranks <= $room->students; $ranks++) {
+                $files = intdiv($room->students + $ranks - 1, $ranks);
+                if (intdiv($room->students + $files - 1, $files) !== $ranks) {
+                    continue; // the same files with a rank left empty
+                }
+                [$fit, $score] = self::tried($track, $room, $quarters, $ranks, $files);
+                if ($best === null || $score[0] > $bestScore[0] || ($score[0] === $bestScore[0] && $score[1] > $bestScore[1] + 1e-9)) {
+                    [$best, $bestScore] = [$fit, $score];
+                }
+            }
+        }
+
+        return $best ?? throw new \LogicException('a class has at least one rank');
+    }
+
+    /** @return array{self, array{int, float}} and how many entries fit, and the least slack in metres */
+    private static function tried(FloorTrack $track, Room $room, int $quarters, int $ranks, int $files): array
+    {
+        [$across, $deep] = $quarters % 2 === 0 ? [$files, $ranks] : [$ranks, $files];
+        // What is left for walking once the block of students stands in the room.
+        $free = [$room->width - $across * $room->armSpan, $room->depth - $deep * $room->armSpan];
+        $turned = array_map(static fn (Footing $footing): Footing => self::turned($footing, $quarters, $room->step), $track->footings);
+        $bounds = Bounds::round([$turned[0]]);
+        $reaches = -1; // how many entries fit one after the other from the start
+        foreach ($turned as $at => $footing) {
+            $wider = $bounds->with($footing);
+            if ($wider->width() > $free[0] + 1e-9 || $wider->depth() > $free[1] + 1e-9) {
+                break;
+            }
+            [$bounds, $reaches] = [$wider, $at];
+        }
+        $whole = Bounds::round($turned);
+        $start = [
+            self::place($bounds->left, $bounds->right, $room->width),
+            self::place($bounds->back, $bounds->front, $room->depth),
+        ];
+        $out = [];
+        for ($at = 1; $at < count($turned); $at++) {
+            $beyond = abs($start[0] + $turned[$at]->x - $room->width / 2) > max(0.0, $free[0]) / 2 + 1e-9
+                || abs($start[1] + $turned[$at]->y - $room->depth / 2) > max(0.0, $free[1]) / 2 + 1e-9
+                || min($free) < -1e-9;
+            if ($beyond) {
+                $out[] = $at;
+            }
+        }
+        $needs = [$whole->width() + $across * $room->armSpan, $whole->depth() + $deep * $room->armSpan];
+        $slack = min($room->width - $needs[0], $room->depth - $needs[1]);
+
+        return [new self($quarters * 90, $ranks, $files, $start, $needs, $out), [$reaches, $slack]];
+    }
+
+    /** The start from which a stretch of path lies in the middle of the room. */
+    private static function place(float $least, float $most, float $room): float
+    {
+        return $room / 2 - ($least + $most) / 2;
+    }
+
+    private static function turned(Footing $footing, int $quarters, float $step): Footing
+    {
+        [$x, $y] = match ($quarters) {
+            0 => [$footing->x, $footing->y],
+            1 => [$footing->y, -$footing->x],
+            2 => [-$footing->x, -$footing->y],
+            default => [-$footing->y, $footing->x],
+        };
+
+        return new Footing($x * $step, $y * $step, $footing->facing + 90.0 * $quarters);
+    }
+}

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Form\Audit;
+
+use Gorvan\Core\Form\Breath;
+use Gorvan\Core\Form\Entry;
+use Gorvan\Core\Form\Form;
+use Gorvan\Core\Form\Phase;
+
+/**
+ * `breath`: in and out alternate (*practice*), no phase between two breathed ones is left out, and the same movement
+ * is breathed the same way wherever it stands.
+ */
+final class BreathRule implements FindingRule
+{
+    public function findings(Form $form): array
+    {
+        $findings = [];
+        $roots = Identities::of($form);
+        $first = []; // root => position of the first entry of the movement that has breaths
+        $before = null; // the entry before, as far as it belongs to the form
+        foreach ($form->entries as $at => $entry) {
+            if (! $entry->kind->countsInForm()) {
+                continue;
+            }
+            $position = $at + 1;
+            array_push($findings, ...$this->within($entry, $position), ...$this->across($form, $before, $position));
+            if (self::breaths($entry) !== []) {
+                $known = $first[$roots[$at]] ??= $position;
+                array_push($findings, ...($known === $position ? [] : $this->opposed($form, $known, $position)));
+            }
+            $before = $position;
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private function within(Entry $entry, int $position): array
+    {
+        $findings = [];
+        $last = null; // the last phase with a breath
+        foreach ($entry->phases as $at => $phase) {
+            if ($phase->breath === null) {
+                continue;
+            }
+            $earlier = $last === null ? null : $entry->phases[$last]->breath;
+            if ($last !== null && $at - $last > 1) {
+                $findings[] = $this->missing($entry, $position, $last, $at);
+            } elseif ($last !== null && $earlier === $phase->breath && $phase->breath->opposite() !== null) {
+                $findings[] = new Finding(FindingCode::Breath, $position, Severity::Doubt, "Entry $position, \"$entry->title\", breathes {$phase->breath->value} in phases ".($last + 1).' and '.($at + 1).', one after the other.');
+            }
+            $last = $at;
+        }
+
+        return $findings;
+    }
+
+    private function missing(Entry $entry, int $position, int $from, int $to): Finding
+    {
+        $which = $to - $from === 2 ? 'phase '.($from + 2).' has' : 'phases '.($from + 2)." to $to have";
+        $fits = $to - $from === 2 && $entry->phases[$from]->breath === $entry->phases[$to]->breath ? $entry->phases[$from]->breath?->opposite() : null;
+        $mend = null;
+        if ($fits !== null) {
+            $phases = array_map(static fn (Phase $phase): object => $phase->toData(), $entry->phases);
+            $phases[$from + 1] = (object) [...get_object_vars($phases[$from + 1]), 'breath' => $fits->value];
+            $mend = Mend::entry("breathe $fits->value in phase ".($from + 2), $entry->id, ['phases' => $phases]);
+        }
+
+        return new Finding(FindingCode::Breath, $position, Severity::Doubt, "Entry $position, \"$entry->title\": $which no breath between two that have one.", $mend);
+    }
+
+    /** @return list<Finding> */
+    private function across(Form $form, ?int $before, int $position): array
+    {
+        $earlier = $before === null ? [] : $form->at($before)->phases;
+        $end = $earlier === [] ? null : $earlier[count($earlier) - 1]->breath;
+        $start = ($form->at($position)->phases[0] ?? null)?->breath;
+        if ($before === null || $end === null || $end !== $start || $end->opposite() === null) {
+            return [];
+        }
+
+        return [new Finding(
+            FindingCode::Breath,
+            $position,
+            Severity::Doubt,
+            "Entry $position, \"{$form->at($position)->title}\", begins breathing $end->value, as \"{$form->at($before)->title}\" before it ends.",
+            about: [$before, $position],
+        )];
+    }
+
+    /** @return list<Finding> */
+    private function opposed(Form $form, int $known, int $position): array
+    {
+        [$there, $here] = [self::breaths($form->at($known)), self::breaths($form->at($position))];
+        foreach ($here as $phase => $breath) {
+            if (isset($there[$phase]) && $there[$phase] === $breath->opposite()) {
+                return [new Finding(
+                    FindingCode::Breath,
+                    $position,
+                    Severity::Doubt,
+                    "Entry $position, \"{$form->at($position)->title}\", breathes $breath->value in phase ".($phase + 1)." where the same movement at entry $known breathes {$there[$phase]->value}.",
+                    about: [$known, $position],
+                )];
+            }
+        }
+
+        return [];
+    }
+
+    /** @return array<int, Breath> by the number of the phase, from 0 */
+    private static function breaths(Entry $entry): array
+    {
+        return array_filter(array_map(static fn (Phase $phase): ?Breath => $phase->breath, $entry->phases));
+    }
+}

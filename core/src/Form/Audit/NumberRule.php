@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Form\Audit;
+
+use Gorvan\Core\Form\Entry;
+use Gorvan\Core\Form\EntryKind;
+use Gorvan\Core\Form\Form;
+use Gorvan\Core\Form\SchemeNumber;
+
+/**
+ * `number`: the booklet's number disagrees with the published one, repeats, or is missing for a run of entries; a
+ * number of another scheme repeats or is missing. `7a` agrees with 7, and is another number than `7b`.
+ */
+final class NumberRule implements FindingRule
+{
+    public function findings(Form $form): array
+    {
+        $findings = $this->series($form, 'booklet number', static fn (Entry $entry): ?string => $entry->booklet?->number);
+        foreach ($form->entries as $at => $entry) {
+            $booklet = $entry->booklet?->number;
+            $leading = $booklet !== null && preg_match('/^\d+/', $booklet, $m) === 1 ? (int) $m[0] : null;
+            if ($leading !== null && $entry->number !== null && $leading !== $entry->number) {
+                $findings[] = new Finding(
+                    FindingCode::Number,
+                    $at + 1,
+                    Severity::Doubt,
+                    'Entry '.($at + 1).", \"$entry->title\", is $booklet in the booklet and $entry->number as published.",
+                    Mend::entry("booklet number $entry->number", $entry->id, ['booklet' => [...array_filter(['page' => $entry->booklet->page]), ...$entry->booklet->others, 'number' => (string) $entry->number]]),
+                );
+            }
+        }
+        foreach ($form->schemes as $scheme) {
+            array_push($findings, ...$this->series($form, "number of \"$scheme->name\"", static function (Entry $entry) use ($scheme): ?string {
+                $found = array_filter($entry->numbers, static fn (SchemeNumber $number): bool => $number->scheme === $scheme->name);
+
+                return (array_values($found)[0] ?? null)?->number;
+            }));
+        }
+        usort($findings, static fn (Finding $a, Finding $b): int => $a->position <=> $b->position);
+
+        return $findings;
+    }
+
+    /**
+     * @param  callable(Entry): ?string  $number
+     * @return list<Finding>
+     */
+    private function series(Form $form, string $name, callable $number): array
+    {
+        $movements = [];
+        foreach ($form->entries as $at => $entry) {
+            if ($entry->kind === EntryKind::Movement) {
+                $movements[$at + 1] = $number($entry);
+            }
+        }
+        if (array_filter($movements, is_string(...)) === []) {
+            return [];
+        }
+        $findings = $seen = $run = [];
+        foreach ($movements as $position => $said) {
+            if ($said === null) {
+                $run[] = $position;
+
+                continue;
+            }
+            if ($run !== []) {
+                $findings[] = $this->missing($form, $name, $run);
+                $run = [];
+            }
+            if (isset($seen[$said])) {
+                $findings[] = new Finding(FindingCode::Number, $position, Severity::Doubt, "Entry $position, \"{$form->at($position)->title}\", has the $name $said, as entry $seen[$said] has.", about: [$seen[$said], $position]);
+            }
+            $seen[$said] ??= $position;
+        }
+
+        return $run === [] ? $findings : [...$findings, $this->missing($form, $name, $run)];
+    }
+
+    /** @param  non-empty-list<int>  $run */
+    private function missing(Form $form, string $name, array $run): Finding
+    {
+        $count = count($run);
+        $which = $count === 1 ? "Entry $run[0], \"{$form->at($run[0])->title}\", has" : "Entries $run[0] to {$run[$count - 1]} ($count movements) have";
+
+        return new Finding(FindingCode::Number, $run[0], Severity::Gap, "$which no $name.", about: $run);
+    }
+}

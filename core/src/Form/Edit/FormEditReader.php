@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Form\Edit;
+
+use Gorvan\Core\Form\Audit\FindingCode;
+use Gorvan\Core\Form\FormFileReader;
+use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Reading\JsonNode;
+use stdClass;
+
+/**
+ * Reads edits as an editor sends them, a list of objects with an `op`:
+ *
+ * `set` (id, fields | cells), `insert` (after, entries), `remove` (ids), `move` (id, after), `split` (id, as), `merge`
+ * (id), `mirror` (id, as), `renumber` (from), `form` (fields), `section` (id, title), `accept` (code, grounds, reason).
+ */
+final class FormEditReader
+{
+    /** More than a large paste asks for. */
+    public const MOST = 1200;
+
+    /**
+     * @return list<FormEdit>
+     *
+     * @throws BadInput
+     */
+    public function read(JsonNode $node): array
+    {
+        $items = $node->items();
+        if (count($items) > self::MOST) {
+            throw $node->error('has more than '.self::MOST.' edits');
+        }
+
+        return array_map($this->edit(...), $items);
+    }
+
+    /** @throws BadInput */
+    private function edit(JsonNode $node): FormEdit
+    {
+        $id = static fn (string $key = 'id'): string => $node->required($key)->text(120);
+
+        return match ($node->required('op')->text(20)) {
+            'set' => new SetEntry($id(), self::members($node->optional('fields')), self::cells($node->optional('cells'))),
+            'insert' => new InsertEntries($node->optional('after')?->text(120), array_map((new FormFileReader)->entry(...), $node->required('entries')->items())),
+            'remove' => new RemoveEntries(array_map(static fn (JsonNode $one): string => $one->text(120), $node->required('ids')->items())),
+            'move' => new MoveEntry($id(), $node->optional('after')?->text(120)),
+            'split' => new SplitEntry($id(), $id('as')),
+            'merge' => new MergeEntry($id()),
+            'mirror' => new MirrorEntry($id(), $id('as')),
+            'renumber' => new Renumber($node->optional('from')?->whole(0, 9999) ?? 1),
+            'form' => new SetForm(self::members($node->required('fields'))),
+            'section' => new SetSection($id(), $node->optional('title')?->text()),
+            'accept' => new AcceptFinding($node->required('code')->oneOf(FindingCode::class), $node->required('grounds')->text(40), $node->optional('reason')?->text()),
+            default => throw $node->required('op')->error('is no edit there is'),
+        };
+    }
+
+    /** @return array<string, mixed> */
+    private static function members(?JsonNode $node): array
+    {
+        $members = [];
+        foreach (get_object_vars($node?->object() ?? new stdClass) as $key => $value) {
+            $members[(string) $key] = $value;
+        }
+
+        return $members;
+    }
+
+    /**
+     * @return array<string, string>
+     *
+     * @throws BadInput
+     */
+    private static function cells(?JsonNode $node): array
+    {
+        $cells = [];
+        foreach (self::members($node) as $column => $text) {
+            if (! is_string($text) || mb_strlen($text) > 10_000) {
+                throw BadInput::at(($node->path ?? '$').".$column", 'must be a text of at most 10000 characters');
+            }
+            $cells[$column] = $text;
+        }
+
+        return $cells;
+    }
+}

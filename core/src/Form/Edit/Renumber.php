@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Form\Edit;
+
+use Gorvan\Core\Form\Entry;
+use Gorvan\Core\Form\EntryKind;
+use Gorvan\Core\Form\Form;
+
+/** The movements are numbered one after the other; nothing else has a published number. */
+final readonly class Renumber implements FormEdit
+{
+    public function __construct(public int $from = 1)
+    {
+    }
+
+    public function apply(Form $form): Form
+    {
+        $next = $this->from;
+
+        return $form->with(['entries' => array_map(static function (Entry $entry) use (&$next): Entry {
+            $number = $entry->kind === EntryKind::Movement ? $next++ : null;
+
+            return $entry->number === $number ? $entry : $entry->with(['number' => $number]);
+        }, $form->entries)]);
+    }
+
+    public function touches(): array
+    {
+        return [];
+    }
+
+    public function isStructural(): bool
+    {
+        return true;
+    }
+}

@@ -1,0 +1,165 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Form;
+
+/**
+ * Finds which entries of a form read anew are the entries of a form that is there already, so that they keep their
+ * identity, and with it marks and lessons. What the file does not speak of stays as it was.
+ *
+ * By id where the file has ids. Else by title and side: first the longest stretch that kept its order, then what
+ * moved, then, between two entries that stayed, equally many old and new ones in order (a title was changed).
+ */
+final class FormMatcher
+{
+    /** The form as it will be, with the ids of what stayed; new entries get ids that are free. */
+    public function matched(Form $old, ReadForm $read): Form
+    {
+        $form = $read->form;
+        $same = $read->hasIds ? self::byId($old, $form) : self::byTitle($old, $form);
+        $ids = self::ids($old, $form, $same);
+        $again = static fn (?string $id): ?string => $id === null ? null : $ids[($form->positionOf($id) ?? 0) - 1] ?? $id;
+        $entries = [];
+        foreach ($form->entries as $at => $entry) {
+            $renamed = $entry->with(['id' => $ids[$at], 'returns' => $again($entry->returns), 'mirrors' => $again($entry->mirrors)]);
+            $was = $same[$at] ?? null;
+            $entries[] = $was === null || $read->carries === null ? $renamed : self::carried($old->entries[$was], $renamed, $read->carries);
+        }
+        if ($read->carries === null) {
+            return $form->with(['entries' => $entries]);
+        }
+
+        return $old->with(['title' => $read->hasIds ? $old->title : $form->title, 'entries' => $entries, 'sections' => $form->sections]);
+    }
+
+    /** @return array<int, int> index of the old entry by index of the new one */
+    private static function byId(Form $old, Form $form): array
+    {
+        $same = [];
+        foreach ($form->entries as $at => $entry) {
+            $was = $old->positionOf($entry->id);
+            if ($was !== null) {
+                $same[$at] = $was - 1;
+            }
+        }
+
+        return $same;
+    }
+
+    /** @return array<int, int> */
+    private static function byTitle(Form $old, Form $form): array
+    {
+        $key = static fn (Entry $entry): string => KinshipReader::plain($entry->title).'|'.($entry->side->value ?? '');
+        [$was, $is] = [array_map($key, $old->entries), array_map($key, $form->entries)];
+        $same = self::inOrder($was, $is);
+        $free = [];
+        foreach (array_diff_key($was, array_flip($same)) as $at => $title) {
+            $free[$title][] = $at;
+        }
+        foreach (array_diff_key($is, $same) as $at => $title) {
+            $moved = isset($free[$title]) ? array_shift($free[$title]) : null;
+            if ($moved !== null) {
+                $same[$at] = $moved;
+            }
+        }
+
+        return self::withRetitled($same, count($was), count($is));
+    }
+
+    /**
+     * The longest common subsequence.
+     *
+     * @param  list<string>  $was
+     * @param  list<string>  $is
+     * @return array<int, int>
+     */
+    private static function inOrder(array $was, array $is): array
+    {
+        [$rows, $columns] = [count($was), count($is)];
+        $length = array_fill(0, $rows + 1, array_fill(0, $columns + 1, 0));
+        for ($i = $rows - 1; $i >= 0; $i--) {
+            for ($j = $columns - 1; $j >= 0; $j--) {
+                $length[$i][$j] = $was[$i] === $is[$j] ? $length[$i + 1][$j + 1] + 1 : max($length[$i + 1][$j], $length[$i][$j + 1]);
+            }
+        }
+        $same = [];
+        for ($i = $j = 0; $i < $rows && $j < $columns;) {
+            if ($was[$i] === $is[$j]) {
+                $same[$j++] = $i++;
+            } elseif ($length[$i + 1][$j] >= $length[$i][$j + 1]) {
+                $i++;
+            } else {
+                $j++;
+            }
+        }
+
+        return $same;
+    }
+
+    /**
+     * @param  array<int, int>  $same
+     * @return array<int, int>
+     */
+    private static function withRetitled(array $same, int $rows, int $columns): array
+    {
+        $taken = array_flip($same);
+        $olds = $news = [];
+        for ($i = $j = 0; $i < $rows || $j < $columns;) {
+            while ($i < $rows && ! isset($taken[$i])) {
+                $olds[] = $i++;
+            }
+            while ($j < $columns && ! isset($same[$j])) {
+                $news[] = $j++;
+            }
+            if (count($olds) === count($news)) {
+                $same += array_combine($news, $olds);
+            }
+            $olds = $news = [];
+            // Both stand at entries that stayed; where something moved past the other, step over it alone.
+            $i += $i < $rows ? 1 : 0;
+            $j += $j < $columns ? 1 : 0;
+        }
+        ksort($same);
+
+        return $same;
+    }
+
+    /**
+     * @param  array<int, int>  $same
+     * @return list<string>
+     */
+    private static function ids(Form $old, Form $form, array $same): array
+    {
+        $ids = [];
+        $used = array_fill_keys(array_map(static fn (Entry $entry): string => $entry->id, $old->entries), true);
+        foreach ($form->entries as $at => $entry) {
+            $id = isset($same[$at]) ? $old->entries[$same[$at]]->id : $entry->id;
+            for ($n = $at + 1; ! isset($same[$at]) && isset($used[$id]); $n++) {
+                $id = "n$n-".substr(hash('sha256', $entry->title.$n), 0, 6);
+            }
+            $used[$id] = true;
+            $ids[] = $id;
+        }
+
+        return $ids;
+    }
+
+    /** @param  list<string>  $carries  fields as the form file names them */
+    private static function carried(Entry $old, Entry $new, array $carries): Entry
+    {
+        $properties = ['kind' => 'kind', 'number' => 'number', 'booklet' => 'booklet', 'title' => 'title', 'aliases' => 'aliases', 'side' => 'side',
+            'start_side' => 'startSide', 'one_sided' => 'isOneSided', 'repetition' => 'repetition', 'repetition_inferred' => 'isRepetitionInferred',
+            'breaths' => 'breaths', 'first_step' => 'firstStep', 'steps' => 'steps', 'footfall' => 'footfall', 'weight_end' => 'weightEnd',
+            'turn' => 'turn', 'travel' => 'travel', 'stance' => 'stance', 'one_leg' => 'oneLeg', 'returns' => 'returns', 'mirrors' => 'mirrors',
+            'demand' => 'demand', 'rest' => 'rest', 'cut' => 'cut', 'checks' => 'checks', 'drills' => 'drills', 'cues' => 'cues'];
+        $changes = [];
+        foreach ($carries as $field) {
+            if (isset($properties[$field])) {
+                $changes[$properties[$field]] = get_object_vars($new)[$properties[$field]];
+            }
+        }
+
+        return $old->with($changes);
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Form\Internal;
+
+use Gorvan\Core\Reading\JsonNode;
+use stdClass;
+
+/**
+ * How the parts of a form file are written and read: what is not known is left out, what is not understood is kept.
+ *
+ * @internal
+ */
+final class Fields
+{
+    public const SHORT = 120;
+
+    /** A description, a cue, what to look for. */
+    public const LONG = 2000;
+
+    /** More of one thing than anybody writes to one entry. */
+    public const MOST_ITEMS = 100;
+
+    /**
+     * @param  array<string, mixed>  $fields
+     * @param  array<string, mixed>  $others
+     */
+    public static function written(array $fields, array $others = []): stdClass
+    {
+        return (object) [...array_filter($fields, static fn (mixed $value): bool => $value !== null && $value !== []), ...$others];
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(JsonNode): T  $read
+     * @return list<T>
+     *
+     * @throws \Gorvan\Core\Reading\BadInput
+     */
+    public static function each(?JsonNode $node, callable $read): array
+    {
+        $items = $node?->items() ?? [];
+        if ($node !== null && count($items) > self::MOST_ITEMS) {
+            throw $node->error('has more than '.self::MOST_ITEMS.' items');
+        }
+
+        return array_map($read, $items);
+    }
+
+    /** @return list<string> */
+    public static function texts(?JsonNode $node): array
+    {
+        return self::each($node, static fn (JsonNode $item): string => $item->text(self::LONG));
+    }
+}
