@@ -5,14 +5,16 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Form;
+use App\Models\User;
 use Gorvan\Core\Form\CutPin;
+use Gorvan\Core\Form\Edit\SetEntry;
 use Gorvan\Core\Lesson\LessonCut;
 use Illuminate\Support\Facades\DB;
 
 /** Pins or bars joins, or says how large or how many the lessons should be; core then cuts again. */
 final class ChangeCutting
 {
-    public function __construct(private readonly CutForm $cut)
+    public function __construct(private readonly CutForm $cut, private readonly ReviseForm $revise)
     {
     }
 
@@ -21,25 +23,17 @@ final class ChangeCutting
      *
      * @throws \Gorvan\Core\Lesson\CutImpossible and nothing is changed
      */
-    public function pins(Form $form, array $pins): LessonCut
+    public function pins(Form $form, array $pins, ?User $by = null): void
     {
-        return DB::transaction(function () use ($form, $pins): LessonCut {
-            foreach ($pins as $after => $pin) {
-                $entry = $form->entries()->where('position', $after)->first();
-                if ($entry === null || $after >= $form->entries()->count()) {
-                    throw Refused::because("There is no join after position $after in this form.", "joins.$after");
-                }
-                $score = clone $entry->score;
-                if ($pin === null) {
-                    unset($score->cut);
-                } else {
-                    $score->cut = $pin->value;
-                }
-                $entry->update(['score' => $score]);
+        $score = $form->score()->form;
+        $edits = [];
+        foreach ($pins as $after => $pin) {
+            if ($after >= $score->count()) {
+                throw Refused::because("There is no join after position $after in this form.", "joins.$after");
             }
-
-            return ($this->cut)($form);
-        });
+            $edits[] = new SetEntry($score->at($after)->id, ['cut' => $pin?->value]);
+        }
+        $this->revise->edit($form, null, $edits, $by);
     }
 
     /** @throws \Gorvan\Core\Lesson\CutImpossible and nothing is changed */

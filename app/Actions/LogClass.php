@@ -101,11 +101,11 @@ final class LogClass
         $review = is_array($plan['review'] ?? null) ? $plan['review'] : [];
         $contacts = [];
         foreach ([$plan['recap'] ?? null, $plan['run_through'] ?? null, ...array_values($review)] as $stored) {
-            foreach ($score->passage($stored)?->positions() ?? [] as $position) {
+            foreach ($score->positions($stored) as $position) {
                 $contacts[$position] = 'practice';
             }
         }
-        foreach ($score->passage($plan['lesson'] ?? null)?->positions() ?? [] as $position) {
+        foreach ($score->positions($plan['lesson'] ?? null) as $position) {
             $contacts[$position] = 'taught';
         }
 

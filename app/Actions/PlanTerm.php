@@ -31,7 +31,7 @@ final class PlanTerm
 
     public function __invoke(Term $term): void
     {
-        $term->load('form.entries', 'form.sections', 'group.students');
+        $term->load('form.entries', 'group.students');
         $form = $term->form;
         $score = $form->score();
         $today = $this->school->today();

@@ -4,21 +4,25 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use Gorvan\Core\Form\CsvFormReader;
 use Gorvan\Core\Form\FormFileReader;
 use Gorvan\Core\Form\PlainListReader;
 use Gorvan\Core\Form\ReadForm as CoreReadForm;
 use Gorvan\Core\Reading\JsonNode;
 
-/** Reads a pasted list or a form file, whichever it is, without saving anything. */
+/** Reads a pasted list, a CSV file or a form file, whichever it is, without saving anything. */
 final class ReadForm
 {
     /** @throws \Gorvan\Core\Reading\BadInput */
     public function __invoke(string $text, string $fallbackTitle = ''): CoreReadForm
     {
         $start = ltrim(JsonNode::withoutByteOrderMark($text));
+        $title = trim($fallbackTitle) === '' ? 'Untitled form' : trim($fallbackTitle);
 
-        return str_starts_with($start, '{') || str_starts_with($start, '[')
-            ? (new FormFileReader)->read($text)
-            : (new PlainListReader)->read($text, $fallbackTitle);
+        return match (true) {
+            str_starts_with($start, '{'), str_starts_with($start, '[') => (new FormFileReader)->read($text),
+            CsvFormReader::recognises($text) => (new CsvFormReader)->read($text, $title),
+            default => (new PlainListReader)->read($text, $title),
+        };
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Form;
+use App\Models\User;
 use Gorvan\Core\Form\Form as CoreForm;
 use Gorvan\Core\Form\FormFileWriter;
 use Illuminate\Support\Facades\DB;
@@ -12,33 +13,20 @@ use Illuminate\Support\Facades\DB;
 /** Adds a form to the school and cuts it into lessons. */
 final class SaveForm
 {
-    public function __construct(private readonly CutForm $cut)
+    public function __construct(private readonly CutForm $cut, private readonly KeepScore $keep)
     {
     }
 
     /** @param  list<string>  $declined ids of entries whose supposed relation the teacher did not confirm */
-    public function __invoke(CoreForm $form, array $declined = []): Form
+    public function __invoke(CoreForm $form, array $declined = [], ?User $by = null): Form
     {
-        return DB::transaction(function () use ($form, $declined): Form {
-            $row = Form::create([
-                'title' => $form->title,
-                'family' => $form->family,
-                'announced' => $form->announced,
-                'breath_seconds' => $form->breathSeconds,
-                'footfall' => $form->footfall?->value,
-                'others' => (object) $form->others,
-            ]);
-            foreach ($form->sections as $section) {
-                $row->sections()->create(['title' => $section->title, 'first' => $section->first, 'last' => $section->last, 'others' => (object) $section->others]);
-            }
-            $writer = new FormFileWriter;
-            foreach ($form->entries as $at => $entry) {
-                $score = $writer->entry($entry);
-                if (in_array($entry->id, $declined, true)) {
-                    unset($score->returns, $score->mirrors);
-                }
-                $row->entries()->create(['position' => $at + 1, 'key' => $entry->id, 'score' => $score]);
-            }
+        return DB::transaction(function () use ($form, $declined, $by): Form {
+            $form = $form->with(['entries' => array_map(
+                static fn ($entry) => in_array($entry->id, $declined, true) ? $entry->with(['returns' => null, 'mirrors' => null]) : $entry,
+                $form->entries,
+            )]);
+            $row = Form::create(['title' => $form->title, 'score' => (new FormFileWriter)->root($form), 'version' => 0]);
+            ($this->keep)($row, $form, ['Made, '.$form->count().' entries.'], $by);
             ($this->cut)($row);
 
             return $row;

@@ -16,7 +16,7 @@ final class TaughtEntries
         $taught = [];
         $meetings = Meeting::whereNotNull('log_id')->whereHas('term', static fn ($term) => $term->where('group_id', $group))->get();
         foreach ($meetings as $meeting) {
-            foreach ($score->passage($meeting->plan['lesson'] ?? null)?->positions() ?? [] as $position) {
+            foreach ($score->positions($meeting->plan['lesson'] ?? null) as $position) {
                 $taught[$position] = true;
             }
         }

@@ -11,7 +11,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * One row of a form; the score is the entry as it stands in the form file.
  *
  * @property string $form_id
- * @property int $position
+ * @property int|null $position  null once it is taken out of its form
  * @property string $key
  * @property \stdClass $score
  */

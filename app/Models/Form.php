@@ -15,15 +15,11 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * A form; its score is read and written through core.
  *
  * @property string $title
- * @property string|null $family
- * @property int|null $announced
- * @property float|null $breath_seconds
- * @property string|null $footfall
- * @property \stdClass $others
+ * @property \stdClass $score  what the form file says of the form as a whole
+ * @property int $version
  * @property float|null $target
  * @property int|null $lesson_count
  * @property \Illuminate\Database\Eloquent\Collection<int, Entry> $entries
- * @property \Illuminate\Database\Eloquent\Collection<int, Section> $sections
  * @property \Illuminate\Database\Eloquent\Collection<int, Lesson> $lessons
  */
 final class Form extends Model
@@ -35,23 +31,23 @@ final class Form extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['others' => 'object', 'breath_seconds' => 'float', 'target' => 'float', 'announced' => 'integer', 'lesson_count' => 'integer'];
+        return ['score' => 'object', 'target' => 'float', 'lesson_count' => 'integer', 'version' => 'integer'];
     }
 
-    /** @return HasMany<Entry, $this> in the order of the form */
+    /** @return HasMany<Entry, $this> in the order of the form; those taken out of it are not among them */
     public function entries(): HasMany
     {
         $rows = $this->hasMany(Entry::class, 'form_id');
-        $rows->orderBy('position');
+        $rows->whereNotNull('position')->orderBy('position');
 
         return $rows;
     }
 
-    /** @return HasMany<Section, $this> in the order of the form */
-    public function sections(): HasMany
+    /** @return HasMany<FormVersion, $this> the latest first */
+    public function versions(): HasMany
     {
-        $rows = $this->hasMany(Section::class, 'form_id');
-        $rows->orderBy('first');
+        $rows = $this->hasMany(FormVersion::class, 'form_id');
+        $rows->orderByDesc('number');
 
         return $rows;
     }
@@ -74,16 +70,10 @@ final class Form extends Model
     /** The form as core knows it. */
     public function score(): Score
     {
-        $this->loadMissing('entries', 'sections');
+        $this->loadMissing('entries');
         $root = [
-            ...get_object_vars($this->others),
+            ...get_object_vars($this->score),
             'format' => FormFileReader::FORMAT,
-            'title' => $this->title,
-            'family' => $this->family,
-            'announced' => $this->announced,
-            'breath_seconds' => $this->breath_seconds,
-            'footfall' => $this->footfall,
-            'sections' => $this->sections->map(static fn (Section $section): \stdClass => (object) [...get_object_vars($section->others), ...$section->only(['title', 'first', 'last'])])->all(),
             'entries' => $this->entries->map(static fn (Entry $entry): \stdClass => $entry->score)->all(),
         ];
 

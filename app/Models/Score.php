@@ -29,18 +29,52 @@ final readonly class Score
         return $this->positions[$id] ?? null;
     }
 
-    /** @return array{from: string, to: string}|null the passage by row ids */
+    /** @return array{from: string, to: string, ids: list<string>}|null the passage by row ids */
     public function stored(?Passage $passage): ?array
     {
-        return $passage === null ? null : ['from' => $this->idAt($passage->from), 'to' => $this->idAt($passage->to)];
+        return $passage === null ? null : [
+            'from' => $this->idAt($passage->from),
+            'to' => $this->idAt($passage->to),
+            'ids' => array_map($this->idAt(...), $passage->positions()),
+        ];
     }
 
-    /** The passage between two rows, or null when it is no longer there. */
-    public function passage(mixed $stored): ?Passage
+    /**
+     * Where the entries of a stored passage stand now; those taken out of the form since are not among them.
+     *
+     * @return list<int> in order
+     */
+    public function positions(mixed $stored): array
     {
         if (! is_array($stored)) {
-            return null;
+            return [];
         }
+        if (! is_array($stored['ids'] ?? null)) {
+            return $this->between($stored)?->positions() ?? [];
+        }
+        $positions = [];
+        foreach ($stored['ids'] as $id) {
+            $position = is_string($id) ? $this->positionOf($id) : null;
+            if ($position !== null) {
+                $positions[] = $position;
+            }
+        }
+        sort($positions);
+
+        return $positions;
+    }
+
+    /** The stretch from the first to the last entry of a stored passage, or null when none of it is there any more. */
+    public function passage(mixed $stored): ?Passage
+    {
+        $positions = $this->positions($stored);
+
+        return $positions === [] ? null : new Passage(min($positions), max($positions));
+    }
+
+    /** @param  array<mixed>  $stored */
+    private function between(array $stored): ?Passage
+    {
         $from = is_string($stored['from'] ?? null) ? $this->positionOf($stored['from']) : null;
         $to = is_string($stored['to'] ?? null) ? $this->positionOf($stored['to']) : null;
 

@@ -68,7 +68,7 @@ test('no row can be written into, or point into, another school', function () {
         foreach (schoolTables() as $table) {
             $refused(fn () => DB::table($table)->insert(['id' => $table === 'marks' || $table === 'withdrawals' ? (string) Str::ulid() : (string) Str::uuid(), 'school_id' => $other->id] + (array) match ($table) {
                 'students' => ['name' => 'X'],
-                'forms' => ['title' => 'X', 'others' => '{}'],
+                'forms' => ['title' => 'X', 'score' => '{}'],
                 default => [],
             }));
         }

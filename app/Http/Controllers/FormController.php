@@ -66,7 +66,7 @@ final class FormController extends Controller
     public function store(Request $request, ReadForm $read, SaveForm $save, CutForm $cut): JsonResponse
     {
         $given = $this->given($request);
-        $form = $save($read($given['text'], $given['title'] ?? '')->form, array_values($given['declined'] ?? []));
+        $form = $save($read($given['text'], $given['title'] ?? '')->form, array_values($given['declined'] ?? []), $this->person($request));
 
         return new JsonResponse($this->described($form->refresh(), $cut), 201);
     }
@@ -89,7 +89,7 @@ final class FormController extends Controller
         foreach ($given['joins'] as $join) {
             $pins[(int) $join['after']] = $join['pin'] === null ? null : CutPin::from($join['pin']);
         }
-        $change->pins($form, $pins);
+        $change->pins($form, $pins, $this->person($request));
 
         return new JsonResponse($this->described($form->refresh(), $cut));
     }

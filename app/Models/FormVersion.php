@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Gorvan\Core\Form\Form as CoreForm;
+use Gorvan\Core\Form\FormFileReader;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * A state a form was in, kept whole.
+ *
+ * @property string $form_id
+ * @property int $number
+ * @property string|null $made_by
+ * @property Carbon $made_at
+ * @property list<string> $what
+ * @property string $file
+ */
+final class FormVersion extends Model
+{
+    use BelongsToSchool;
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['made_at' => 'datetime', 'what' => 'array', 'number' => 'integer'];
+    }
+
+    public function score(): CoreForm
+    {
+        return (new FormFileReader)->read($this->file)->form;
+    }
+}
