@@ -55,7 +55,7 @@ final readonly class CueCard
             turn: self::turn($entry->turn, $view),
             travel: self::travel($entry->travel, $view),
             checks: array_map(static fn (string $check): string => self::turned($check, $view), $entry->checks),
-            cautions: array_map(static fn (Caution $caution): string => str_replace('_', ' ', $caution->for->value).': '.$caution->do->value.($caution->text === null ? '' : " – $caution->text"), $entry->cautions),
+            cautions: array_map(static fn (Caution $caution): string => str_replace('_', ' ', $caution->for->value).': '.$caution->do->value.($caution->text === null ? '' : ' – '.self::turned($caution->text, $view)), $entry->cautions),
         );
     }
 

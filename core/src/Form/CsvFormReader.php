@@ -35,6 +35,9 @@ final class CsvFormReader
     {
         $read = CsvRows::of($text);
         $rows = $read->rows;
+        if ($rows === [] && $read->problems !== []) {
+            throw BadInput::all($read->problems);
+        }
         $head = self::names(array_shift($rows) ?? throw BadInput::whole('the file is empty'));
         $wrong = [...$read->problems, ...self::wrongHead($head)];
         if (count($rows) > Form::MAX_ENTRIES) {

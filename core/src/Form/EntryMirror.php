@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Form;
 
+use Gorvan\Core\Care\Caution;
+
 /** An entry as its other side: sides, turns, steps, weight and cues exchanged (engine 2). */
 final class EntryMirror
 {
@@ -31,6 +33,11 @@ final class EntryMirror
             'isOneSided' => null,
             'phases' => array_map(self::phase(...), $entry->phases),
             'cues' => array_map(self::tokens(...), $entry->cues),
+            'drills' => array_map(self::tokens(...), $entry->drills),
+            'cautions' => array_map(self::caution(...), $entry->cautions),
+            'errors' => array_map(static fn (CommonError $one): CommonError => new CommonError(self::tokens($one->wrong), self::tokens($one->right), $one->others), $entry->errors),
+            'variants' => array_map(static fn (Variant $one): Variant => new Variant($one->title, $one->reason, $one->depth, $one->isShownOnly, self::orNull($one->text), array_map(self::caution(...), $one->cautions), $one->others), $entry->variants),
+            'differs' => array_map(static fn (Difference $one): Difference => new Difference($one->nth, $one->of, self::orNull($one->how), $one->others), $entry->differs),
             'checks' => array_map(self::tokens(...), $entry->checks),
             'others' => [],
         ]);
@@ -44,9 +51,17 @@ final class EntryMirror
 
     private static function phase(Phase $phase): Phase
     {
-        $turned = static fn (?string $text): ?string => $text === null ? null : self::tokens($text);
+        return new Phase($phase->title, $phase->breath, $phase->weight?->mirrored(), self::orNull($phase->gaze), self::orNull($phase->hand), self::orNull($phase->cue), $phase->states, $phase->others);
+    }
 
-        return new Phase($phase->title, $phase->breath, $phase->weight?->mirrored(), $turned($phase->gaze), $turned($phase->hand), $turned($phase->cue), $phase->states, $phase->others);
+    private static function caution(Caution $caution): Caution
+    {
+        return new Caution($caution->for, $caution->do, self::orNull($caution->text), $caution->others);
+    }
+
+    private static function orNull(?string $text): ?string
+    {
+        return $text === null ? null : self::tokens($text);
     }
 
     private static function words(string $text): string

@@ -52,7 +52,7 @@ final class FormMatcher
     {
         $key = static fn (Entry $entry): string => KinshipReader::plain($entry->title).'|'.($entry->side->value ?? '');
         [$was, $is] = [array_map($key, $old->entries), array_map($key, $form->entries)];
-        $same = self::inOrder($was, $is);
+        $stayed = $same = self::inOrder($was, $is);
         $free = [];
         foreach (array_diff_key($was, array_flip($same)) as $at => $title) {
             $free[$title][] = $at;
@@ -64,7 +64,7 @@ final class FormMatcher
             }
         }
 
-        return self::withRetitled($same, count($was), count($is));
+        return self::withRetitled($same, $stayed, count($was), count($is));
     }
 
     /**
@@ -98,31 +98,31 @@ final class FormMatcher
     }
 
     /**
+     * Between two entries that stayed, equally many left over on both sides are taken to be the same in order.
+     *
      * @param  array<int, int>  $same
+     * @param  array<int, int>  $stayed  those of them that kept their order
      * @return array<int, int>
      */
-    private static function withRetitled(array $same, int $rows, int $columns): array
+    private static function withRetitled(array $same, array $stayed, int $rows, int $columns): array
     {
+        $free = static fn (int $from, int $to, array $taken): array => array_values(array_filter(
+            $from < $to ? range($from, $to - 1) : [],
+            static fn (int $at): bool => ! isset($taken[$at]),
+        ));
         $taken = array_flip($same);
-        $olds = $news = [];
-        for ($i = $j = 0; $i < $rows || $j < $columns;) {
-            while ($i < $rows && ! isset($taken[$i])) {
-                $olds[] = $i++;
-            }
-            while ($j < $columns && ! isset($same[$j])) {
-                $news[] = $j++;
-            }
+        $retitled = [];
+        [$row, $column] = [0, 0];
+        ksort($stayed);
+        foreach ($stayed + [$columns => $rows] as $nextColumn => $nextRow) {
+            [$olds, $news] = [$free($row, $nextRow, $taken), $free($column, $nextColumn, $same)];
             if (count($olds) === count($news)) {
-                $same += array_combine($news, $olds);
+                $retitled += array_combine($news, $olds);
             }
-            $olds = $news = [];
-            // Both stand at entries that stayed; where something moved past the other, step over it alone.
-            $i += $i < $rows ? 1 : 0;
-            $j += $j < $columns ? 1 : 0;
+            [$row, $column] = [$nextRow + 1, $nextColumn + 1];
         }
-        ksort($same);
 
-        return $same;
+        return $same + $retitled;
     }
 
     /**

@@ -64,6 +64,7 @@ final class CountRule implements FindingRule
             if (isset($seen[$number])) {
                 $fits = $before !== null && $next === $before + 2 ? $before + 1 : null;
                 $findings[] = $this->at($form, $position, "has the number $number, which movement {$form->at($seen[$number])->title} has already", $fits, [$seen[$number], $position]);
+                $before = $fits ?? $before; // one fault: the number that is missing is this one's
             } elseif ($before !== null && $number < $before) {
                 $findings[] = $this->at($form, $position, "is number $number and comes after number $before");
             } elseif ($number !== ($before ?? 0) + 1 && ! ($before === null && $number === 0)) {

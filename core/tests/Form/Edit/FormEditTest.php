@@ -59,6 +59,7 @@ test('duplicated as mirrored: sides, turns, first step, weight, travel, repetiti
         ->and($mirrored->cues)->toBe(["turn from the waist to the {R}\u{2013}slowly"])
         ->and($mirrored->checks)->toBe(['the {R} heel comes down first'])
         ->and([$mirrored->phases[0]->cue, $mirrored->phases[0]->gaze, $mirrored->phases[0]->weight?->from])->toBe(['draw the {R} elbow in', 'over the {R} hand', 20.0])
+        ->and($mirrored->cautions[0]->text)->toBe('A wall on the {L}.')
         ->and([$mirrored->number, $mirrored->booklet])->toBe([null, null]);
 });
 

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+use Gorvan\Core\Form\Breath;
+use Gorvan\Core\Form\BreathScript;
+use Gorvan\Core\Form\Pace;
+use Gorvan\Core\Form\RunTime;
+use Gorvan\Core\Tests\Sample;
+
+test('half pace takes twice the time, a showing what the form says or four fifths', function () {
+    $form = Sample::form([[]]);
+    expect([Pace::ClassPace->factor($form), Pace::Half->factor($form), Pace::Showing->factor($form)])->toBe([1.0, 2.0, 0.8])
+        ->and(Pace::Showing->factor(Sample::form([[]], ['showing_pace' => 0.7])))->toBe(0.7);
+});
+
+test('a count per side is done on both', function () {
+    expect((new RunTime(Sample::form([['repetition' => '3 a side', 'breaths' => 1]], ['breath_seconds' => 5])))->secondsOf(1))->toBe(30.0);
+});
+
+test('the beats of a passage take as long as its run-through, the exhale a little longer than the inhale', function (Pace $pace, float $factor) {
+    $form = Sample::form([['breaths' => 2], ['repetition' => '3', 'phases' => [['breath' => 'in'], ['breath' => 'pause'], ['breath' => 'out', 'cue' => 'sink']]], ['repetition' => '20 s'], ['kind' => 'extra']]);
+    $beats = (new BreathScript)->of($form, 1, 4, $pace);
+    expect(array_sum(array_map(fn ($beat) => $beat->seconds, $beats)))->toEqualWithDelta((new RunTime($form))->secondsBetween(1, 4) * $factor, 1e-9)
+        ->and($beats[1]->seconds)->toBeGreaterThan($beats[0]->seconds)
+        ->and($beats[1]->seconds / $beats[0]->seconds)->toBeLessThan(1.5); // "a little longer" (common practice)
+    $second = array_values(array_filter($beats, fn ($beat) => $beat->position === 2));
+    expect(array_map(fn ($beat) => [$beat->breath, $beat->time], array_slice($second, 0, 4)))->toBe([[Breath::In, 1], [Breath::Pause, 1], [Breath::Out, 1], [Breath::In, 2]])
+        ->and($second[2]->cue)->toBe('sink');
+})->with([[Pace::ClassPace, 1.0], [Pace::Half, 2.0], [Pace::Showing, 0.8]]);
+
+test('an entry that lasts until told is one beat without an end', function () {
+    $beats = (new BreathScript)->of(Sample::form([['repetition' => 'until told']]), 1, 1);
+    expect([count($beats), $beats[0]->seconds])->toBe([1, null]);
+});
