@@ -3,8 +3,11 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\FormController;
+use App\Http\Controllers\FormFileController;
 use App\Http\Controllers\GroupController;
 use App\Http\Controllers\MeetingController;
+use App\Http\Controllers\RunController;
+use App\Http\Controllers\ScoreController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\TermController;
 use App\Models\Form;
@@ -28,7 +31,21 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::post('forms/preview', [FormController::class, 'preview'])->can('create', Form::class);
     Route::post('forms', [FormController::class, 'store'])->can('create', Form::class);
     Route::get('forms/{form}', [FormController::class, 'show'])->can('view', 'form');
-    Route::get('forms/{form}/file', [FormController::class, 'file'])->can('view', 'form');
+    Route::get('forms/{form}/score', [ScoreController::class, 'show'])->can('view', 'form');
+    Route::post('forms/{form}/edits', [ScoreController::class, 'edit'])->can('update', 'form');
+    Route::get('forms/{form}/versions', [ScoreController::class, 'versions'])->can('view', 'form');
+    Route::get('forms/{form}/difference', [ScoreController::class, 'difference'])->can('view', 'form');
+    Route::post('forms/{form}/restore', [ScoreController::class, 'restore'])->can('update', 'form');
+    Route::post('forms/{form}/take-back', [ScoreController::class, 'takeBack'])->can('update', 'form');
+    Route::get('starters', [FormFileController::class, 'starters'])->can('create', Form::class);
+    Route::get('forms/{form}/file', [FormFileController::class, 'file'])->can('view', 'form');
+    Route::get('forms/{form}/losses', [FormFileController::class, 'losses'])->can('view', 'form');
+    Route::post('forms/{form}/import/preview', [FormFileController::class, 'preview'])->can('update', 'form');
+    Route::post('forms/{form}/import', [FormFileController::class, 'import'])->can('update', 'form');
+    Route::get('forms/{form}/floor', [RunController::class, 'floor'])->can('view', 'form');
+    Route::get('forms/{form}/times', [RunController::class, 'times'])->can('view', 'form');
+    Route::get('forms/{form}/beats', [RunController::class, 'beats'])->can('view', 'form');
+    Route::get('forms/{form}/cards', [RunController::class, 'cards'])->can('view', 'form');
     Route::put('forms/{form}/joins', [FormController::class, 'joins'])->can('update', 'form');
     Route::put('forms/{form}/cutting', [FormController::class, 'cutting'])->can('update', 'form');
     Route::delete('forms/{form}', [FormController::class, 'destroy'])->can('update', 'form');

@@ -8,6 +8,7 @@ use Gorvan\Core\Form\CsvFormReader;
 use Gorvan\Core\Form\FormFileReader;
 use Gorvan\Core\Form\PlainListReader;
 use Gorvan\Core\Form\ReadForm as CoreReadForm;
+use Gorvan\Core\Form\ReferenceCycles;
 use Gorvan\Core\Reading\JsonNode;
 
 /** Reads a pasted list, a CSV file or a form file, whichever it is, without saving anything. */
@@ -15,6 +16,15 @@ final class ReadForm
 {
     /** @throws \Gorvan\Core\Reading\BadInput */
     public function __invoke(string $text, string $fallbackTitle = ''): CoreReadForm
+    {
+        $read = $this->asItIs($text, $fallbackTitle);
+        ReferenceCycles::refuse($read, $text);
+
+        return $read;
+    }
+
+    /** With relations that go in a circle, for the audit to tell of. @throws \Gorvan\Core\Reading\BadInput */
+    public function asItIs(string $text, string $fallbackTitle = ''): CoreReadForm
     {
         $start = ltrim(JsonNode::withoutByteOrderMark($text));
         $title = trim($fallbackTitle) === '' ? 'Untitled form' : trim($fallbackTitle);

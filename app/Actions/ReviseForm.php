@@ -13,6 +13,8 @@ use Closure;
 use Gorvan\Core\Form\Edit\FormEdit;
 use Gorvan\Core\Form\Form as CoreForm;
 use Gorvan\Core\Form\FormDifference;
+use Gorvan\Core\Form\FormFileWriter;
+use Gorvan\Core\Form\FormReversal;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -43,6 +45,7 @@ final class ReviseForm
     /**
      * The form becomes another one as a whole, as when a version is restored or a file imported over it.
      *
+     * @param  int  $base  the version it was decided on; a newer one is not overwritten
      * @param  Closure(CoreForm): CoreForm  $change
      * @param  string  $what  what is done, said before what changed
      *
@@ -50,7 +53,33 @@ final class ReviseForm
      */
     public function replace(Form $form, int $base, Closure $change, ?User $by, string $what): void
     {
-        $this->change($form, $base, $change, $by, static fn (FormDifference $since): array => $since->isNone() ? [] : ['form'], $what);
+        $this->change($form, $base, $change, $by, static fn (FormDifference $since): array => $since->isNone() ? [] : [...$since->touched(), 'form'], $what);
+    }
+
+    /**
+     * The change that made a version is taken back out; what came after it stays.
+     *
+     * @throws Refused when the same was changed again since, or it is not known what was before
+     */
+    public function takeBack(Form $form, int $number, ?User $by): void
+    {
+        [$after, $before] = [$this->version($form, $number), $this->version($form, $number - 1)];
+        $this->change($form, null, function (CoreForm $now) use ($before, $after, $number): CoreForm {
+            $clashes = FormReversal::clashes($before, $after, $now);
+            if ($clashes !== []) {
+                throw Refused::conflict(self::place($now, $clashes[0])." was changed again since, so version $number cannot be taken back alone. Compare the versions and restore the one you want.", $clashes[0]);
+            }
+
+            return FormReversal::of($before, $after, $now);
+        }, $by, static fn (): array => [], "Took back version $number.");
+    }
+
+    /** A state the form was in. @throws Refused when it is not kept */
+    public function version(Form $form, int $number): CoreForm
+    {
+        $this->keepFirst($form, $form->score()->form);
+
+        return (FormVersion::where('form_id', $form->id)->where('number', $number)->first() ?? throw Refused::because("Version $number of this form is not kept.", 'number'))->score();
     }
 
     /**
@@ -92,9 +121,15 @@ final class ReviseForm
         }
         $latest = FormVersion::where('form_id', $row->id)->orderByDesc('number')->first();
         $who = User::where('school_id', $row->school_id)->where('id', $latest?->made_by)->value('name') ?? 'Someone else';
-        $position = $current->positionOf($ids[0]);
-        $place = $position === null ? 'this form' : "entry $position, \"{$current->at($position)->title}\",";
+        $place = lcfirst(self::place($current, $ids[0]));
         throw Refused::conflict("$who changed $place since you opened it. Your change was not saved: look at what is there now, and make it again if it still fits.", $ids[0]);
+    }
+
+    private static function place(CoreForm $form, string $id): string
+    {
+        $position = $form->positionOf($id);
+
+        return $position === null ? 'This form' : "Entry $position, \"{$form->at($position)->title}\",";
     }
 
     /**
@@ -117,7 +152,7 @@ final class ReviseForm
     private function keepFirst(Form $row, CoreForm $before): void
     {
         if (! FormVersion::where('form_id', $row->id)->where('number', $row->version)->exists()) {
-            $row->versions()->create(['number' => $row->version, 'made_by' => null, 'made_at' => $row->updated_at ?? now(), 'what' => ['As it was.'], 'file' => (new \Gorvan\Core\Form\FormFileWriter)->write($before)]);
+            $row->versions()->create(['number' => $row->version, 'made_by' => null, 'made_at' => $row->updated_at ?? now(), 'what' => ['As it was.'], 'file' => (new FormFileWriter)->write($before)]);
         }
     }
 

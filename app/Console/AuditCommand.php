@@ -19,7 +19,7 @@ final class AuditCommand extends FileCommand
 
     protected function answer(string $text, string $file): int
     {
-        $read = (new ReadForm)($text, pathinfo($file, PATHINFO_FILENAME));
+        $read = (new ReadForm)->asItIs($text, pathinfo($file, PATHINFO_FILENAME));
         $audit = FormAudit::of($read->form);
         $totals = get_object_vars($audit->totals);
         if ($this->option('json')) {

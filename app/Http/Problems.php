@@ -21,7 +21,7 @@ final class Problems
     {
         $exceptions->dontReport([BadInput::class, CutImpossible::class, Refused::class]);
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*') || $request->expectsJson());
-        $exceptions->render(static fn (BadInput $e): JsonResponse => self::told(422, ucfirst(self::place($e->place).$e->reason).'.', $e->place));
+        $exceptions->render(static fn (BadInput $e): JsonResponse => self::told(422, self::sentence($e), $e->place, array_map(self::sentence(...), $e->problems)));
         $exceptions->render(static fn (CutImpossible $e): JsonResponse => self::told(422, ucfirst($e->getMessage()).'.'));
         $exceptions->render(static fn (Refused $e): JsonResponse => self::told($e->status, $e->getMessage(), $e->place));
         $exceptions->render(static fn (PostTooLargeException $e): JsonResponse => self::told(413, 'That is larger than 3 MB. A form has at most 600 entries; send one form at a time.'));
@@ -33,9 +33,17 @@ final class Problems
         });
     }
 
-    private static function told(int $status, string $message, string $place = ''): JsonResponse
+    /** @param  list<string>  $problems */
+    private static function told(int $status, string $message, string $place = '', array $problems = []): JsonResponse
     {
-        return new JsonResponse(['message' => $message, 'place' => $place], $status);
+        return new JsonResponse(['message' => $message, 'place' => $place, 'problems' => $problems], $status);
+    }
+
+    private static function sentence(BadInput $e): string
+    {
+        $line = $e->fileLine === null ? '' : "line $e->fileLine, ";
+
+        return ucfirst($line.self::place($e->place).$e->reason).'.';
     }
 
     private static function place(string $place): string

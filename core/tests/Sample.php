@@ -51,7 +51,7 @@ final class Sample
             ['title' => 'B again', 'returns' => 'b', 'one_sided' => true, 'repetition' => 'L-R-L', 'side' => 'both'],
             ['title' => 'Closing', 'kind' => 'closing'],
         ], [
-            'family' => 'Heron', 'announced' => 3, 'breath_seconds' => 5, 'showing_pace' => 0.9, 'footfall' => 'heel',
+            'about' => 'Invented.', 'family' => 'Heron', 'announced' => 3, 'breath_seconds' => 5, 'showing_pace' => 0.9, 'footfall' => 'heel',
             'schemes' => [['name' => 'Short count', 'announced' => 2]],
             'sections' => [['title' => 'One', 'first' => 2, 'last' => 3]],
             'accepted' => [['code' => 'sides', 'entry' => 'b', 'reason' => 'one-sided by tradition', 'grounds' => '0123456789abcdef']],

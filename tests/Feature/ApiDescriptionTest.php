@@ -59,13 +59,24 @@ test('live answers are what the description says, no key more and none less', fu
     $this->actingAs($user);
     [$student, $entry] = $this->inside($user->school, fn () => [$group->students()->first()->id, $form->entries()->first()->id]);
     $this->postJson("/api/meetings/$meeting->id/marks", ['marks' => [$this->mark($student, $entry)]])->assertOk();
+    // So that there are findings with mends, accepted ones, versions and cards to tell of.
+    $this->postJson("/api/forms/$form->id/edits", ['base' => 1, 'edits' => [['op' => 'form', 'fields' => ['announced' => 9]], ['op' => 'set', 'id' => 'e01', 'fields' => ['cues' => ['to the {L}'], 'side' => 'left', 'repetition' => '9', 'phases' => [['breath' => 'in']]]]]])->assertOk();
     $api = described();
     $defs = asJsonSchema($api->components->schemas);
     $asked = [
         '/api/session' => '/api/session',
         '/api/today' => '/api/today',
         '/api/forms' => '/api/forms',
+        '/api/starters' => '/api/starters',
         '/api/forms/{form}' => "/api/forms/$form->id",
+        '/api/forms/{form}/score' => "/api/forms/$form->id/score",
+        '/api/forms/{form}/versions' => "/api/forms/$form->id/versions",
+        '/api/forms/{form}/difference' => "/api/forms/$form->id/difference?from=1&to=2",
+        '/api/forms/{form}/losses' => "/api/forms/$form->id/losses",
+        '/api/forms/{form}/floor' => "/api/forms/$form->id/floor",
+        '/api/forms/{form}/times' => "/api/forms/$form->id/times",
+        '/api/forms/{form}/beats' => "/api/forms/$form->id/beats",
+        '/api/forms/{form}/cards' => "/api/forms/$form->id/cards",
         '/api/groups' => '/api/groups',
         '/api/groups/{group}' => "/api/groups/$group->id",
         '/api/terms' => '/api/terms',
@@ -84,6 +95,6 @@ test('a refusal has the shape of a problem: a sentence and a place', function ()
     $this->actingAs($this->found());
     foreach ([['/api/forms/preview', ['text' => '']], ['/api/withdrawals', ['withdrawals' => [['id' => '01ARZ3NDEKTSV4RRFFQ69G5FAV', 'of' => '01ARZ3NDEKTSV4RRFFQ69G5FAW', 'at' => '2026-01-01T00:00:00Z']]]]] as [$uri, $body]) {
         $told = $this->postJson($uri, $body)->assertUnprocessable()->json();
-        expect(array_keys($told))->toBe(['message', 'place'])->and($told['message'])->toEndWith('.');
+        expect(array_keys($told))->toBe(['message', 'place', 'problems'])->and($told['message'])->toEndWith('.');
     }
 });

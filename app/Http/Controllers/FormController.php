@@ -16,20 +16,18 @@ use App\Http\Data\KinshipData;
 use App\Models\Form;
 use App\Models\Group;
 use Gorvan\Core\Form\CutPin;
-use Gorvan\Core\Form\FormFileWriter;
 use Gorvan\Core\Form\Kinship;
 use Gorvan\Core\Lesson\LessonCutter;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 
 final class FormController extends Controller
 {
     /** Generous for a form file, and told apart from it by core, which names its own limit. */
-    private const MOST_TEXT = 3_000_000;
+    public const MOST_TEXT = 3_000_000;
 
     #[OA\Get(path: '/api/forms', operationId: 'forms', responses: [new OA\Response(response: 200, description: 'The forms of the school', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: FormSummary::class)))])]
     public function index(): JsonResponse
@@ -68,13 +66,13 @@ final class FormController extends Controller
         $given = $this->given($request);
         $form = $save($read($given['text'], $given['title'] ?? '')->form, array_values($given['declined'] ?? []), $this->person($request));
 
-        return new JsonResponse($this->described($form->refresh(), $cut), 201);
+        return new JsonResponse(self::described($form->refresh(), $cut), 201);
     }
 
     #[OA\Get(path: '/api/forms/{form}', operationId: 'form', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'A form, cut', content: new OA\JsonContent(ref: FormData::class))])]
     public function show(Form $form, CutForm $cut): JsonResponse
     {
-        return new JsonResponse($this->described($form, $cut));
+        return new JsonResponse(self::described($form, $cut));
     }
 
     #[OA\Put(path: '/api/forms/{form}/joins', operationId: 'pinJoins', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['joins'], properties: [new OA\Property(property: 'joins', type: 'array', items: new OA\Items(required: ['after', 'pin'], properties: [new OA\Property(property: 'after', type: 'integer'), new OA\Property(property: 'pin', type: 'string', enum: ['always', 'never'], nullable: true)]))])), responses: [new OA\Response(response: 200, description: 'Cut again', content: new OA\JsonContent(ref: FormData::class)), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
@@ -91,7 +89,7 @@ final class FormController extends Controller
         }
         $change->pins($form, $pins, $this->person($request));
 
-        return new JsonResponse($this->described($form->refresh(), $cut));
+        return new JsonResponse(self::described($form->refresh(), $cut));
     }
 
     #[OA\Put(path: '/api/forms/{form}/cutting', operationId: 'sizeLessons', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(properties: [new OA\Property(property: 'target', type: 'number', nullable: true), new OA\Property(property: 'lessons', type: 'integer', nullable: true)])), responses: [new OA\Response(response: 200, description: 'Cut again', content: new OA\JsonContent(ref: FormData::class)), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
@@ -103,18 +101,7 @@ final class FormController extends Controller
         ]);
         $change->size($form, isset($given['target']) ? (float) $given['target'] : null, isset($given['lessons']) ? (int) $given['lessons'] : null);
 
-        return new JsonResponse($this->described($form->refresh(), $cut));
-    }
-
-    #[OA\Get(path: '/api/forms/{form}/file', operationId: 'formFile', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'The form file', content: new OA\JsonContent(type: 'object'))])]
-    public function file(Form $form): Response
-    {
-        $name = Str::slug($form->title) ?: 'form';
-
-        return new Response((new FormFileWriter)->write($form->score()->form), 200, [
-            'Content-Type' => 'application/json; charset=utf-8',
-            'Content-Disposition' => "attachment; filename=\"$name.gorvan.json\"",
-        ]);
+        return new JsonResponse(self::described($form->refresh(), $cut));
     }
 
     #[OA\Delete(path: '/api/forms/{form}', operationId: 'removeForm', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 204, description: 'Taken back'), new OA\Response(response: 409, ref: '#/components/responses/Problem')])]
@@ -125,7 +112,7 @@ final class FormController extends Controller
         return response()->noContent();
     }
 
-    private function described(Form $form, CutForm $cut): FormData
+    public static function described(Form $form, CutForm $cut): FormData
     {
         $score = $form->score();
 

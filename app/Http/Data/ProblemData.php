@@ -10,11 +10,14 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class ProblemData
 {
+    /** @param  list<string>  $problems  all that is wrong, where it is more than one thing */
     public function __construct(
         #[OA\Property]
         public string $message,
         #[OA\Property]
         public string $place,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $problems,
     ) {
     }
 }

@@ -88,6 +88,13 @@ final readonly class Entry
         return new self(...[...get_object_vars($this), ...$changes]); // @phpstan-ignore argument.type
     }
 
+    /** Whether the form's count includes it: a movement, or an opening or closing that has a published number. */
+    public function isCounted(): bool
+    {
+        return $this->kind === EntryKind::Movement
+            || ($this->number !== null && in_array($this->kind, [EntryKind::Opening, EntryKind::Closing], true));
+    }
+
     /** Left and right, one after the other, inside the entry. Pure. */
     public function isDoneOnBothSides(): bool
     {

@@ -19,6 +19,7 @@ final readonly class Form
     /**
      * @param  list<Section>  $sections  in order, not overlapping
      * @param  list<Entry>  $entries
+     * @param  string|null  $about  what it is, and where its values come from
      * @param  float|null  $showingPace  time of a showing over the time of a class, 1 being as fast
      * @param  list<NumberingScheme>  $schemes  other ways of counting the form
      * @param  list<Acceptance>  $accepted  findings the teacher accepts
@@ -31,6 +32,7 @@ final readonly class Form
         public array $entries,
         public array $sections = [],
         public ?string $family = null,
+        public ?string $about = null,
         public ?int $announced = null,
         public ?float $breathSeconds = null,
         public ?Footfall $footfall = null,

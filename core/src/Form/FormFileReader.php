@@ -23,7 +23,7 @@ final class FormFileReader
 
     private const KEPT = 'is not known to '.self::FORMAT.' and is kept as it is';
 
-    private const FORM_KEYS = ['format', 'title', 'family', 'announced', 'schemes', 'breath_seconds', 'showing_pace', 'footfall',
+    private const FORM_KEYS = ['format', 'title', 'about', 'family', 'announced', 'schemes', 'breath_seconds', 'showing_pace', 'footfall',
         'sections', 'accepted', 'entries'];
 
     private const SECTION_KEYS = ['title', 'first', 'last'];
@@ -86,6 +86,7 @@ final class FormFileReader
             entries: $entries,
             sections: self::sections($root->optional('sections')),
             family: $root->optional('family')?->text(),
+            about: $root->optional('about')?->text(Fields::LONG),
             announced: $root->optional('announced')?->whole(0, 9999),
             breathSeconds: self::positive($root->optional('breath_seconds'), 120),
             footfall: $root->optional('footfall')?->oneOf(Footfall::class),

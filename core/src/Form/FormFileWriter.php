@@ -47,6 +47,7 @@ final class FormFileWriter
     {
         return [
             'title' => $form->title,
+            'about' => $form->about,
             'family' => $form->family,
             'announced' => $form->announced,
             'schemes' => array_map(static fn (NumberingScheme $scheme): stdClass => $scheme->toData(), $form->schemes),

@@ -9,7 +9,8 @@ namespace Gorvan\Core\Form;
  * identity, and with it marks and lessons. What the file does not speak of stays as it was.
  *
  * By id where the file has ids. Else by title and side: first the longest stretch that kept its order, then what
- * moved, then, between two entries that stayed, equally many old and new ones in order (a title was changed).
+ * moved; then, between two entries that stayed, those with the same published number, and of what is left equally many
+ * old and new ones in order (a title was changed).
  */
 final class FormMatcher
 {
@@ -64,7 +65,7 @@ final class FormMatcher
             }
         }
 
-        return self::withRetitled($same, $stayed, count($was), count($is));
+        return self::withRetitled($old, $form, $same, $stayed);
     }
 
     /**
@@ -98,13 +99,13 @@ final class FormMatcher
     }
 
     /**
-     * Between two entries that stayed, equally many left over on both sides are taken to be the same in order.
+     * What is left between two entries that stayed.
      *
      * @param  array<int, int>  $same
      * @param  array<int, int>  $stayed  those of them that kept their order
      * @return array<int, int>
      */
-    private static function withRetitled(array $same, array $stayed, int $rows, int $columns): array
+    private static function withRetitled(Form $old, Form $form, array $same, array $stayed): array
     {
         $free = static fn (int $from, int $to, array $taken): array => array_values(array_filter(
             $from < $to ? range($from, $to - 1) : [],
@@ -114,8 +115,18 @@ final class FormMatcher
         $retitled = [];
         [$row, $column] = [0, 0];
         ksort($stayed);
-        foreach ($stayed + [$columns => $rows] as $nextColumn => $nextRow) {
+        foreach ($stayed + [$form->count() => $old->count()] as $nextColumn => $nextRow) {
             [$olds, $news] = [$free($row, $nextRow, $taken), $free($column, $nextColumn, $same)];
+            foreach ($news as $new) {
+                foreach ($olds as $was) {
+                    if ($form->entries[$new]->number !== null && $form->entries[$new]->number === $old->entries[$was]->number) {
+                        $retitled[$new] = $was;
+                        [$olds, $news] = [array_values(array_diff($olds, [$was])), array_values(array_diff($news, [$new]))];
+
+                        continue 2;
+                    }
+                }
+            }
             if (count($olds) === count($news)) {
                 $retitled += array_combine($news, $olds);
             }

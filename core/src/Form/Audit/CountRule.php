@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Form\Audit;
 
-use Gorvan\Core\Form\EntryKind;
 use Gorvan\Core\Form\Form;
 
 /** `count`: what is announced against what is listed; numbers missing, repeated or out of order. */
@@ -14,7 +13,7 @@ final class CountRule implements FindingRule
     {
         $movements = [];
         foreach ($form->entries as $at => $entry) {
-            if ($entry->kind === EntryKind::Movement) {
+            if ($entry->isCounted()) {
                 $movements[$at + 1] = $entry->number;
             }
         }

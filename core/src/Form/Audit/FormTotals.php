@@ -6,7 +6,6 @@ namespace Gorvan\Core\Form\Audit;
 
 use Gorvan\Core\Floor\FloorTrack;
 use Gorvan\Core\Form\Entry;
-use Gorvan\Core\Form\EntryKind;
 use Gorvan\Core\Form\EntryLoad;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\LoadModel;
@@ -41,7 +40,7 @@ final readonly class FormTotals
 
         return new self(
             $form->count(),
-            count(array_filter($counted, static fn (Entry $entry): bool => $entry->kind === EntryKind::Movement)),
+            count(array_filter($counted, static fn (Entry $entry): bool => $entry->isCounted())),
             array_sum(array_map(static fn (EntryLoad $load): float => $load->load, (new LoadModel)->of($form))),
             (new RunTime($form))->secondsBetween(1, $form->count()),
             array_sum(array_map(static fn (Entry $entry): float => $entry->turn ?? 0.0, $form->entries)),

@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace Gorvan\Core\Form\Edit;
 
 use Gorvan\Core\Form\Entry;
-use Gorvan\Core\Form\EntryKind;
 use Gorvan\Core\Form\Form;
 
-/** The movements are numbered one after the other; nothing else has a published number. */
+/** All that the form's count includes is numbered one after the other; nothing else has a published number. */
 final readonly class Renumber implements FormEdit
 {
     public function __construct(public int $from = 1)
@@ -20,7 +19,7 @@ final readonly class Renumber implements FormEdit
         $next = $this->from;
 
         return $form->with(['entries' => array_map(static function (Entry $entry) use (&$next): Entry {
-            $number = $entry->kind === EntryKind::Movement ? $next++ : null;
+            $number = $entry->isCounted() ? $next++ : null;
 
             return $entry->number === $number ? $entry : $entry->with(['number' => $number]);
         }, $form->entries)]);

@@ -84,6 +84,7 @@ test('what is right is not found fault with', function (FindingRule $rule, array
     'count' => [new CountRule, numbers(1, 2, 3), ['announced' => 3]],
     'count: no numbers at all' => [new CountRule, numbers(null, null), []],
     'count: an opening needs none' => [new CountRule, [['kind' => 'opening'], ['number' => 1]], ['announced' => 1]],
+    'count: an opening and a closing that are counted' => [new CountRule, [['kind' => 'opening', 'number' => 1], ['number' => 2], ['kind' => 'closing', 'number' => 3]], ['announced' => 3]],
     'weight: an empty foot' => [new WeightRule, [['weight_end' => 10], ['first_step' => 'left']], []], // an empty foot carries at most 10 % (common practice)
     'weight: no step' => [new WeightRule, [['weight_end' => 50], ['first_step' => 'none']], []],
     'weight: an extra between' => [new WeightRule, [['weight_end' => 0], ['kind' => 'extra', 'weight_end' => 100], ['first_step' => 'left']], []],

@@ -70,9 +70,9 @@ test('mirrored twice is the same again', function () {
         ->and($twice->at(3)->with(['id' => 'a', 'mirrors' => null]))->toEqual($form->at(1));
 });
 
-test('renumbering numbers the movements and nothing else', function () {
-    $form = Sample::form([['kind' => 'opening', 'number' => 1], ['number' => 5], [], ['kind' => 'connector']]);
-    expect(array_map(fn ($entry) => $entry->number, Sample::edited($form, [['op' => 'renumber', 'from' => 3]])->entries))->toBe([null, 3, 4, null]);
+test('renumbering numbers what the count includes and nothing else', function () {
+    $form = Sample::form([['kind' => 'opening'], ['number' => 5], [], ['kind' => 'connector', 'number' => 9], ['kind' => 'closing', 'number' => 2]]);
+    expect(array_map(fn ($entry) => $entry->number, Sample::edited($form, [['op' => 'renumber', 'from' => 3]])->entries))->toBe([null, 3, 4, null, 5]);
 });
 
 test('cells are written as typed, and what stands beside them stays', function () {

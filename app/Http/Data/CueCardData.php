@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data;
+
+use Gorvan\Core\Cue\CueCard;
+use OpenApi\Attributes as OA;
+
+/** One entry as a teacher cues it, turned for a view. */
+#[OA\Schema]
+final readonly class CueCardData
+{
+    /**
+     * @param  list<string>  $cues
+     * @param  list<string>  $breaths
+     * @param  list<string>  $checks
+     * @param  list<string>  $cautions
+     */
+    public function __construct(
+        #[OA\Property]
+        public int $position,
+        #[OA\Property]
+        public ?int $number,
+        #[OA\Property]
+        public string $title,
+        #[OA\Property]
+        public ?string $alias,
+        #[OA\Property]
+        public ?string $repetition,
+        #[OA\Property]
+        public ?string $side,
+        #[OA\Property]
+        public ?string $own,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $cues,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $breaths,
+        #[OA\Property]
+        public ?string $turn,
+        #[OA\Property]
+        public ?string $travel,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $checks,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $cautions,
+    ) {
+    }
+
+    public static function of(int $position, CueCard $card): self
+    {
+        $entry = $card->entry;
+
+        return new self(
+            $position,
+            $entry->number,
+            $entry->title,
+            $entry->aliases === [] ? null : $entry->aliases[0]->text,
+            $entry->repetition?->stated,
+            $card->side,
+            $card->own,
+            $card->cues,
+            $card->breaths,
+            $card->turn,
+            $card->travel,
+            $card->checks,
+            $card->cautions,
+        );
+    }
+}

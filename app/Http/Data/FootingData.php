@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data;
+
+use Gorvan\Core\Floor\Footing;
+use OpenApi\Attributes as OA;
+
+/** Where one stands, in steps from the start, and the facing in degrees clockwise. */
+#[OA\Schema]
+final readonly class FootingData
+{
+    public function __construct(
+        #[OA\Property]
+        public float $x,
+        #[OA\Property]
+        public float $y,
+        #[OA\Property]
+        public float $facing,
+    ) {
+    }
+
+    public static function of(Footing $footing): self
+    {
+        return new self($footing->x, $footing->y, $footing->facing);
+    }
+}

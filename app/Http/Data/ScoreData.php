@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data;
+
+use Gorvan\Core\Form\Entry;
+use Gorvan\Core\Form\EntryCells;
+use Gorvan\Core\Form\Form;
+use Gorvan\Core\Form\FormFileWriter;
+use OpenApi\Attributes as OA;
+use stdClass;
+
+/** A form as the editor has it. */
+#[OA\Schema]
+final readonly class ScoreData
+{
+    /**
+     * @param  list<string>  $columns
+     * @param  list<ScoreRow>  $rows
+     */
+    public function __construct(
+        #[OA\Property]
+        public int $version,
+        #[OA\Property(type: 'object', additionalProperties: true)]
+        public stdClass $head,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $columns,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ScoreRow::class))]
+        public array $rows,
+        #[OA\Property]
+        public AuditData $audit,
+        #[OA\Property]
+        public FormData $form,
+    ) {
+    }
+
+    public static function of(Form $form, FormData $data, int $version): self
+    {
+        $cells = new EntryCells;
+        $writer = new FormFileWriter;
+
+        return new self(
+            $version,
+            $writer->root($form),
+            EntryCells::COLUMNS,
+            array_map(static fn (Entry $entry): ScoreRow => new ScoreRow($entry->id, $cells->of($entry), $writer->entry($entry)), $form->entries),
+            AuditData::of($form),
+            $data,
+        );
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data;
+
+use OpenApi\Attributes as OA;
+
+/** A state a form was in: who made it, when, and what changed. */
+#[OA\Schema]
+final readonly class VersionData
+{
+    /** @param  list<string>  $what */
+    public function __construct(
+        #[OA\Property]
+        public int $number,
+        #[OA\Property]
+        public ?string $by,
+        #[OA\Property]
+        public string $at,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $what,
+    ) {
+    }
+}

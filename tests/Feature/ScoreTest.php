@@ -1,0 +1,203 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\ReviseForm;
+use App\Models\Entry;
+use App\Models\Form;
+use App\Models\FormVersion;
+use App\Models\Mark;
+use App\Models\Role;
+use App\Models\User;
+use Gorvan\Core\Form\Edit\SetEntry;
+
+beforeEach(function () {
+    $this->clockAt('2026-01-20T18:00:00+01:00');
+    ['user' => $this->user, 'form' => $this->form, 'group' => $this->group, 'term' => $this->term] = $this->school();
+    $this->actingAs($this->user);
+    $this->uri = "/api/forms/{$this->form->id}";
+    $this->edit = fn (int $base, array ...$edits) => $this->postJson("$this->uri/edits", ['base' => $base, 'edits' => $edits]);
+    $this->colleague = fn () => User::create(['school_id' => $this->user->school_id, 'name' => 'Bea', 'email' => 'bea@example.test', 'password' => 'a long password', 'role' => Role::Instructor]);
+});
+
+/** @return list<string> */
+function keysOf(Illuminate\Testing\TestResponse $answer): array
+{
+    return array_column($answer->json('rows'), 'key');
+}
+
+test('the score holds cells, the whole entry, findings and totals, and the form as it is cut', function () {
+    $this->getJson("$this->uri/score")->assertOk()
+        ->assertJsonPath('version', 1)
+        ->assertJsonPath('rows.1.cells.side', 'left')
+        ->assertJsonPath('rows.2.entry.mirrors', 'e02')
+        ->assertJsonPath('head.title', 'Short set')
+        ->assertJsonPath('audit.totals.movements', 8)
+        ->assertJsonPath('form.id', $this->form->id);
+});
+
+test('a cell is saved as typed, makes a version, and cuts again what it weighs on', function () {
+    $before = $this->getJson($this->uri)->json('totalLoad');
+    ($this->edit)(1, ['op' => 'set', 'id' => 'e01', 'cells' => ['turn' => '−135°', 'stance' => 'empty']])->assertOk()
+        ->assertJsonPath('version', 2)
+        ->assertJsonPath('rows.0.entry.turn', -135)
+        ->assertJsonPath('form.totalLoad', $before + 0.5);
+    $versions = $this->getJson("$this->uri/versions")->assertOk()->json();
+    expect($versions[0])->toMatchArray(['number' => 2, 'by' => 'Teacher', 'what' => ['"Gather": turn – → -135; stance – → empty.']])
+        ->and($versions[1]['number'])->toBe(1);
+});
+
+test('a value that cannot be is refused at its cell, and all of the edit with it', function () {
+    ($this->edit)(1, ['op' => 'set', 'id' => 'e01', 'cells' => ['breaths' => '3']], ['op' => 'set', 'id' => 'e02', 'cells' => ['side' => 'upward']])
+        ->assertUnprocessable()->assertJsonPath('place', 'e02.side')->assertJsonFragment(['message' => 'Side: must be one of left, right, both, centre, not "upward".']);
+    $this->getJson("$this->uri/score")->assertJsonPath('version', 1)->assertJsonPath('rows.0.cells.breaths', '');
+});
+
+test('two people at once are merged where they touch different entries, and the later is told where they touch the same', function () {
+    $bea = ($this->colleague)();
+    $this->inside($this->user->school, fn () => app(ReviseForm::class)->edit(Form::findOrFail($this->form->id), 1, [new SetEntry('e02', cells: ['turn' => '45'])], $bea));
+    ($this->edit)(1, ['op' => 'set', 'id' => 'e05', 'cells' => ['turn' => '90']])->assertOk()->assertJsonPath('version', 3)->assertJsonPath('rows.1.entry.turn', 45);
+    ($this->edit)(1, ['op' => 'set', 'id' => 'e02', 'cells' => ['turn' => '10']])->assertStatus(409)->assertJsonPath('place', 'e02');
+    expect($this->getJson("$this->uri/versions")->json('1.by'))->toBe($bea->name);
+    $this->getJson("$this->uri/score")->assertJsonPath('rows.1.entry.turn', 45);
+    // Two changes of the order at once cannot be merged; one of the order and one of an entry can.
+    ($this->edit)(3, ['op' => 'remove', 'ids' => ['e08']])->assertOk();
+    ($this->edit)(3, ['op' => 'move', 'id' => 'e07', 'after' => null])->assertStatus(409);
+    ($this->edit)(3, ['op' => 'set', 'id' => 'e01', 'cells' => ['breaths' => '1']])->assertOk();
+});
+
+test('an entry that is taken out keeps its marks until it is put back', function () {
+    $meeting = $this->meetings($this->term)[2];
+    [$student, $entry] = $this->inside($this->user->school, fn () => [$this->group->students()->first()->id, Entry::where('key', 'e02')->first()->id]);
+    $this->postJson("/api/meetings/$meeting->id/marks", ['marks' => [$this->mark($student, $entry)]])->assertOk();
+    ($this->edit)(1, ['op' => 'remove', 'ids' => ['e02']])->assertOk();
+    expect($this->inside($this->user->school, fn () => [Mark::count(), Entry::whereNull('position')->count()]))->toBe([1, 1]);
+    $this->getJson("/api/groups/{$this->group->id}")->assertOk();
+    $this->getJson("/api/meetings/$meeting->id")->assertOk();
+    $this->postJson("$this->uri/restore", ['base' => 2, 'number' => 1])->assertOk();
+    expect($this->inside($this->user->school, fn () => Entry::where('key', 'e02')->first()))->id->toBe($entry)->position->toBe(2);
+});
+
+test('what was done is taken back and done again, and what came after stays', function () {
+    ($this->edit)(1, ['op' => 'set', 'id' => 'e01', 'cells' => ['turn' => '45']]);
+    ($this->edit)(2, ['op' => 'insert', 'after' => 'e01', 'entries' => [['id' => 'x', 'kind' => 'movement', 'title' => 'New']]]);
+    $back = $this->postJson("$this->uri/take-back", ['version' => 2])->assertOk();
+    expect($back->json('rows.0.entry'))->not->toHaveKey('turn')->and(keysOf($back)[1])->toBe('x');
+    $again = $this->postJson("$this->uri/take-back", ['version' => $back->json('version')])->assertOk();
+    expect($again->json('rows.0.entry.turn'))->toEqual(45);
+    ($this->edit)(5, ['op' => 'set', 'id' => 'e01', 'cells' => ['turn' => '90']]);
+    $this->postJson("$this->uri/take-back", ['version' => 5])->assertStatus(409)->assertJsonPath('place', 'e01');
+    $this->postJson("$this->uri/take-back", ['version' => 99])->assertUnprocessable();
+});
+
+test('versions are compared and restored, and a newer one is not overwritten unseen', function () {
+    ($this->edit)(1, ['op' => 'move', 'id' => 'e08', 'after' => null], ['op' => 'set', 'id' => 'e01', 'cells' => ['title' => 'Gather up']]);
+    $this->getJson("$this->uri/difference?from=1&to=2")->assertOk()
+        ->assertJsonPath('moved.0.title', 'Rest')->assertJsonPath('changed.0.fields.0', ['field' => 'title', 'before' => 'Gather', 'after' => 'Gather up'])->assertJsonPath('kept', 8);
+    $this->postJson("$this->uri/restore", ['base' => 1, 'number' => 1])->assertStatus(409);
+    $restored = $this->postJson("$this->uri/restore", ['base' => 2, 'number' => 1])->assertOk();
+    expect(keysOf($restored)[0])->toBe('e01')->and($this->getJson("$this->uri/versions")->json('0.what.0'))->toBe('Restored version 1.');
+    $this->getJson("$this->uri/difference?from=1&to=77")->assertUnprocessable();
+});
+
+test('a form from before versions were kept has its first one kept when it changes', function () {
+    $this->inside($this->user->school, fn () => FormVersion::query()->delete());
+    ($this->edit)(1, ['op' => 'set', 'id' => 'e01', 'cells' => ['turn' => '45']])->assertOk();
+    expect(array_column($this->getJson("$this->uri/versions")->json(), 'what'))->toBe([['"Gather": turn – → 45.'], ['As it was.']]);
+});
+
+test('a mend is one edit, and a finding is accepted with its reason until its entry changes', function () {
+    $finding = fn (Illuminate\Testing\TestResponse $answer, string $code) => collect($answer->json('audit.findings'))->firstWhere('code', $code);
+    $wrong = ($this->edit)(1, ['op' => 'form', 'fields' => ['announced' => 9]], ['op' => 'set', 'id' => 'e05', 'cells' => ['side' => 'left']]);
+    $mended = ($this->edit)(2, ...$finding($wrong, 'count')['mend']['edits'])->assertOk();
+    expect($finding($wrong, 'count')['message'])->toContain('announces 9 movements and lists 8')->and($finding($mended, 'count'))->toBeNull();
+    $sides = $finding($mended, 'sides');
+    $accepted = ($this->edit)(3, ['op' => 'accept', 'code' => 'sides', 'grounds' => $sides['grounds'], 'reason' => 'one-sided by tradition'])->assertOk();
+    expect($finding($accepted, 'sides'))->toBeNull()->and($accepted->json('audit.accepted.0.reason'))->toBe('one-sided by tradition');
+    expect($finding(($this->edit)(4, ['op' => 'set', 'id' => 'e05', 'cells' => ['repetition' => '3']]), 'sides'))->not->toBeNull();
+});
+
+test('plans of a term keep naming the entries they named when the order changes', function () {
+    $plan = fn () => collect($this->getJson("/api/terms/{$this->term->id}")->assertOk()->json('meetings'))->count();
+    $meetings = $plan();
+    ($this->edit)(1, ['op' => 'insert', 'after' => null, 'entries' => [['id' => 'x', 'kind' => 'movement', 'title' => 'New']]], ['op' => 'remove', 'ids' => ['e06']])->assertOk();
+    expect($plan())->toBe($meetings);
+    foreach ($this->meetings($this->term) as $meeting) {
+        $this->getJson("/api/meetings/$meeting->id")->assertOk();
+    }
+});
+
+test('import over a form shows what changes first, keeps identities, and does it only on the version that was seen', function () {
+    $list = str_replace(["5. Turn\n", '7. Wade'], ["5. Turn about\n9. Kneel\n", '7. Wade (3x)'], Tests\TestCase::LIST);
+    $ids = $this->getJson($this->uri)->json('entries.*.id');
+    $preview = $this->postJson("$this->uri/import/preview", ['text' => $list])->assertOk()
+        ->assertJsonCount(1, 'difference.added')->assertJsonPath('difference.added.0.title', 'Kneel')->assertJsonPath('difference.kept', 8)->assertJsonPath('difference.gone', []);
+    expect($preview->json('difference.changed.*.title'))->toBe(['Turn about', 'Wade']);
+    $this->getJson("$this->uri/score")->assertJsonPath('version', 1);
+    ($this->edit)(1, ['op' => 'set', 'id' => 'e01', 'cells' => ['turn' => '45']]);
+    $this->postJson("$this->uri/import", ['base' => 1, 'text' => $list])->assertStatus(409);
+    $this->postJson("$this->uri/import", ['base' => 2, 'text' => $list])->assertOk()->assertJsonPath('rows.0.entry.turn', 45);
+    $after = $this->getJson($this->uri)->json('entries.*.id');
+    expect(array_values(array_diff($after, array_diff($after, $ids))))->toBe($ids);
+});
+
+test('a form is written as JSON, CSV or a list, and each says beforehand what it cannot carry', function (string $as, string $type) {
+    ($this->edit)(1, ['op' => 'set', 'id' => 'e01', 'cells' => ['turn' => '45', 'stance' => '=low']]);
+    $file = $this->get("$this->uri/file?as=$as")->assertOk()->assertHeader('Content-Type', "$type; charset=utf-8")->getContent();
+    $this->postJson("$this->uri/import/preview", ['text' => $file])->assertOk()
+        ->assertJsonPath('difference.added', [])->assertJsonPath('difference.changed', [])->assertJsonPath('difference.gone', [])->assertJsonPath('difference.form', []);
+})->with([['json', 'application/json'], ['csv', 'text/csv'], ['list', 'text/plain']]);
+
+test('what CSV and the list lose is told', function () {
+    ($this->edit)(1, ['op' => 'set', 'id' => 'e01', 'fields' => ['turn' => 45, 'phases' => [['breath' => 'in']]]]);
+    $losses = $this->getJson("$this->uri/losses")->assertOk()->json();
+    expect($losses['csv'])->toContain('phases of 1 entry')->not->toContain('turn of 1 entry')->and($losses['list'])->toContain('turn of 1 entry');
+});
+
+test('everything that is wrong with a file is listed with its lines, and nothing is imported', function () {
+    $answer = $this->postJson('/api/forms', ['text' => "id,title,turn,returns\na,A,x,\nb,B,90,c\nb,C,1,\n"])->assertUnprocessable();
+    expect($answer->json('problems'))->toBe(['Line 2: column "turn": "x" is not a number.', 'Line 4: column "id": "b" is also the id on line 3.']);
+    $this->postJson('/api/forms', ['text' => "id,title,returns\na,A,c\nb,B,\nc,C,a\n"])->assertUnprocessable()
+        ->assertJsonFragment(['message' => 'Line 2: "A" (entry 1) leads to "C" (entry 3) leads to the first again; let one of them say neither returns nor mirrors.']);
+    $json = "{\"format\": \"gorvan.form/1\", \"title\": \"T\", \"entries\": [\n{\"id\": \"a\", \"kind\": \"movement\", \"title\": \"A\", \"mirrors\": \"b\"},\n{\"id\": \"b\", \"kind\": \"movement\", \"title\": \"B\", \"returns\": \"a\"}]}";
+    $this->postJson("$this->uri/import/preview", ['text' => $json])->assertUnprocessable()->assertJsonPath('place', '2');
+    $this->getJson('/api/forms')->assertJsonCount(1);
+});
+
+test('floor, times, beats and cards are told for a passage, and refuse what cannot be', function () {
+    ($this->edit)(1, ['op' => 'set', 'id' => 'e01', 'fields' => ['travel' => [2, 0], 'turn' => 90, 'cues' => ['to the {L}']]]);
+    $this->getJson("$this->uri/floor?width=6&depth=5&students=4&mirrored=1")->assertOk()->assertJsonPath('footings.1', ['x' => 0, 'y' => 2, 'facing' => -90])->assertJsonPath('joins', [1])->assertJsonPath('fit.fits', true);
+    $this->getJson("$this->uri/floor?front=1")->assertOk()->assertJsonPath('footings.1.facing', 0);
+    $this->getJson("$this->uri/floor?width=0.5")->assertUnprocessable()->assertJsonFragment(['message' => 'The width must be between 1 and 200 metres.']);
+    $times = $this->getJson("$this->uri/times")->assertOk();
+    expect($times->json('whole.seconds'))->toEqual(['class' => 120, 'half' => 240, 'showing' => 96]) // 8 entries, one of them thrice, 12 s each
+        ->and(array_sum($times->json('stretches.*.seconds.class')))->toEqual(120)->and($times->json('whole.assumed'))->toBe(8);
+    $beats = $this->getJson("$this->uri/beats?from=1&to=1&pace=half")->assertOk()->json();
+    expect(array_sum(array_column($beats, 'seconds')))->toEqualWithDelta(24, 1e-9);
+    $this->getJson("$this->uri/cards?from=1&to=2&view=facing")->assertOk()->assertJsonCount(2)->assertJsonPath('0.cues.0', 'to the left (your right)');
+    $this->getJson("$this->uri/cards?from=3&to=2")->assertUnprocessable();
+    $this->getJson("$this->uri/cards?from=1&to=99")->assertUnprocessable();
+});
+
+test('every starter can be read, is announced rightly, says what comes from memory, and is none of the demo’s', function () {
+    $starters = $this->getJson('/api/starters')->assertOk()->json();
+    expect(count($starters))->toBeGreaterThan(1);
+    foreach ($starters as $starter) {
+        $saved = $this->postJson('/api/forms', ['text' => $starter['text']])->assertCreated();
+        $audit = $this->getJson("/api/forms/{$saved->json('id')}/score")->json('audit');
+        expect(collect($audit['findings'])->whereIn('severity', ['error'])->all())->toBe([])
+            ->and($starter['movements'])->toBe($saved->json('announced'))
+            ->and($starter['about'])->toContain('from memory')
+            ->and(file_get_contents(base_path('database/demo/DemoSchool.php')))->not->toContain($starter['title']);
+    }
+});
+
+test('an editor cannot be fed what is no edit', function (array $body, string $says) {
+    expect($this->postJson("$this->uri/edits", $body)->assertUnprocessable()->json('message'))->toContain($says);
+})->with([
+    'a list' => [[], 'must be an object'],
+    'nothing' => [['base' => 1], 'edits'],
+    'no base' => [['edits' => []], 'base'],
+    'no list' => [['base' => 1, 'edits' => 5], 'list'],
+    'an entry that is not there' => [['base' => 1, 'edits' => [['op' => 'merge', 'id' => 'zz']]], 'not in the form any more'],
+]);
