@@ -7,6 +7,8 @@ import { queryClient } from './api/queries';
 import { Toasts } from './kit/toasts';
 import { applyTheme } from './kit/theme';
 import { Shell } from './places/Shell';
+import { FilesPlace } from './places/files/FilesPlace';
+import { VersionsPlace } from './places/files/VersionsPlace';
 import { FormPlace } from './places/forms/FormPlace';
 import { FormsPlace } from './places/forms/FormsPlace';
 import { NewFormPlace } from './places/forms/NewFormPlace';
@@ -14,6 +16,10 @@ import { GroupPlace } from './places/groups/GroupPlace';
 import { GroupsPlace } from './places/groups/GroupsPlace';
 import { MeetingPlace } from './places/meeting/MeetingPlace';
 import { NotFound } from './places/NotFound';
+import { CardsPlace } from './places/run/CardsPlace';
+import { FloorPlace } from './places/run/FloorPlace';
+import { TimePlace } from './places/run/TimePlace';
+import { ScorePlace } from './places/score/ScorePlace';
 import { NewTermPlace } from './places/terms/NewTermPlace';
 import { TermPlace } from './places/terms/TermPlace';
 import { TermsPlace } from './places/terms/TermsPlace';
@@ -30,6 +36,12 @@ const router = createBrowserRouter([
       { path: 'forms', Component: FormsPlace },
       { path: 'forms/new', Component: NewFormPlace },
       { path: 'forms/:form', Component: FormPlace },
+      { path: 'forms/:form/score', Component: ScorePlace },
+      { path: 'forms/:form/floor', Component: FloorPlace },
+      { path: 'forms/:form/time', Component: TimePlace },
+      { path: 'forms/:form/cards', Component: CardsPlace },
+      { path: 'forms/:form/versions', Component: VersionsPlace },
+      { path: 'forms/:form/files', Component: FilesPlace },
       { path: 'terms', Component: TermsPlace },
       { path: 'terms/new', Component: NewTermPlace },
       { path: 'terms/:term', Component: TermPlace },

@@ -9,6 +9,7 @@ use App\Actions\CutForm;
 use App\Actions\ReadForm;
 use App\Actions\RemoveForm;
 use App\Actions\SaveForm;
+use App\Http\Data\AuditData;
 use App\Http\Data\FormData;
 use App\Http\Data\FormPreviewData;
 use App\Http\Data\FormSummary;
@@ -57,6 +58,7 @@ final class FormController extends Controller
             array_map(static fn (Kinship $kin): KinshipData => new KinshipData($kin->position, $kin->to, $kin->isMirror, $found->form->at($kin->position)->id), $found->inferred),
             $found->warnings,
             substr_count(trim($given['text']), "\n") + 1,
+            AuditData::of($found->form),
         ));
     }
 

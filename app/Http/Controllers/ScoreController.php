@@ -10,6 +10,7 @@ use App\Actions\ReviseForm;
 use App\Http\Data\DifferenceData;
 use App\Http\Data\ScoreData;
 use App\Http\Data\VersionData;
+use App\Models\CurrentSchool;
 use App\Models\Form;
 use App\Models\FormVersion;
 use App\Models\User;
@@ -24,7 +25,7 @@ use OpenApi\Attributes as OA;
 /** The form editor: the score as it stands, changes to it, and the states it was in. */
 final class ScoreController extends Controller
 {
-    public function __construct(private readonly ReviseForm $revise, private readonly CutForm $cut)
+    public function __construct(private readonly ReviseForm $revise, private readonly CutForm $cut, private readonly CurrentSchool $school)
     {
     }
 
@@ -52,12 +53,13 @@ final class ScoreController extends Controller
     #[OA\Get(path: '/api/forms/{form}/versions', operationId: 'versions', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'The states it was in, the latest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: VersionData::class)))])]
     public function versions(Form $form): JsonResponse
     {
+        $zone = $this->school->zone();
         $names = User::where('school_id', $form->school_id)->pluck('name', 'id');
 
         return new JsonResponse($form->versions()->get(['id', 'school_id', 'form_id', 'number', 'made_by', 'made_at', 'what'])->map(static fn (FormVersion $version): VersionData => new VersionData(
             $version->number,
             $names[$version->made_by] ?? null,
-            $version->made_at->toRfc3339String(),
+            $version->made_at->setTimezone($zone)->toRfc3339String(),
             $version->what,
         ))->all());
     }

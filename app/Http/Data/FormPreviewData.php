@@ -23,6 +23,8 @@ final readonly class FormPreviewData
         public array $warnings,
         #[OA\Property]
         public int $lines,
+        #[OA\Property]
+        public AuditData $audit,
     ) {
     }
 }

@@ -18,6 +18,17 @@ export type Closure = Schemas['ClosureData'];
 export type Group = Schemas['GroupData'];
 export type Student = Schemas['StudentData'];
 export type Cell = Schemas['CellData'];
+export type Score = Schemas['ScoreData'];
+export type Finding = Schemas['FindingData'];
+export type Audit = Schemas['AuditData'];
+export type Version = Schemas['VersionData'];
+export type Difference = Schemas['DifferenceData'];
+export type Floor = Schemas['FloorData'];
+export type Times = Schemas['TimesData'];
+export type Stretch = Schemas['StretchTimes'];
+export type Beat = Schemas['BeatData'];
+export type CueCard = Schemas['CueCardData'];
+export type Kinship = Schemas['KinshipData'];
 export type Mark = Schemas['MarkData'];
 
 /** What the server says is wrong: a sentence, and the place it is about when there is one. */
@@ -27,6 +38,7 @@ export class Problem extends Error {
     readonly status: number,
     readonly place: string,
     readonly fields: Record<string, string[]> = {},
+    readonly problems: string[] = [],
   ) {
     super(message);
   }
@@ -57,6 +69,7 @@ function asProblem(error: unknown, status: number): Problem {
     status,
     typeof told.place === 'string' ? told.place : '',
     (told.errors ?? {}) as Record<string, string[]>,
+    Array.isArray(told.problems) ? (told.problems as string[]) : [],
   );
 }
 

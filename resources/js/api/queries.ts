@@ -21,6 +21,22 @@ export const groupsQuery = queryOptions({ queryKey: ['groups'], queryFn: () => a
 export const termsQuery = queryOptions({ queryKey: ['terms'], queryFn: () => ask(api.GET('/api/terms')) });
 export const formQuery = (form: string) =>
   queryOptions({ queryKey: ['form', form], queryFn: () => ask(api.GET('/api/forms/{form}', { params: { path: { form } } })) });
+export const scoreQuery = (form: string) =>
+  queryOptions({
+    queryKey: ['score', form],
+    queryFn: () => ask(api.GET('/api/forms/{form}/score', { params: { path: { form } } })),
+  });
+export const versionsQuery = (form: string) =>
+  queryOptions({
+    queryKey: ['versions', form],
+    queryFn: () => ask(api.GET('/api/forms/{form}/versions', { params: { path: { form } } })),
+    staleTime: 0,
+  });
+export const startersQuery = queryOptions({
+  queryKey: ['starters'],
+  queryFn: () => ask(api.GET('/api/starters')),
+  staleTime: Infinity,
+});
 export const termQuery = (term: string) =>
   queryOptions({ queryKey: ['term', term], queryFn: () => ask(api.GET('/api/terms/{term}', { params: { path: { term } } })) });
 export const groupQuery = (group: string, on: string) =>
@@ -37,6 +53,8 @@ export const meetingQuery = (meeting: string) =>
 /** What is out of date once one of these was made, changed or taken away. */
 const touched = {
   form: ['forms', 'today'],
+  /** A form's entries, as distinct from which forms there are. */
+  score: ['forms', 'term', 'today', 'meeting', 'group', 'versions', 'floor', 'times', 'beats', 'cards', 'losses'],
   group: ['groups', 'forms', 'today'],
   roster: ['group', 'groups', 'meeting', 'today'],
   term: ['terms', 'today', 'groups', 'group'],

@@ -7,6 +7,8 @@ export interface Refusal {
   message: string;
   place: string;
   fields: Record<string, string[]>;
+  /** Every single thing that is wrong, where it is more than one. */
+  problems: string[];
 }
 
 /** Turns whatever was thrown into something a form can show beside what was typed. */
@@ -17,8 +19,9 @@ export function useProblem(): [Refusal | null, (error: unknown) => void] {
     refusal,
     (error) => {
       if (error === null) setRefusal(null);
-      else if (error instanceof Problem) setRefusal({ message: error.message, place: error.place, fields: error.fields });
-      else setRefusal({ message: t('app.unreachable'), place: '', fields: {} });
+      else if (error instanceof Problem)
+        setRefusal({ message: error.message, place: error.place, fields: error.fields, problems: error.problems });
+      else setRefusal({ message: t('app.unreachable'), place: '', fields: {}, problems: [] });
     },
   ];
 }

@@ -1,4 +1,4 @@
-import { type KeyboardEvent, type PointerEvent, useId, useState } from 'react';
+import { type KeyboardEvent, type PointerEvent, useEffect, useId, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Entry, Form, Passage } from '../api/client';
 import { number } from '../kit/format';
@@ -17,7 +17,13 @@ interface Props {
   onMoveNotch?: (from: number, to: number) => void;
   onFreeNotch?: (after: number) => void;
   arcs?: boolean;
+  /** How many times as wide as there is room for; the rest is scrolled to. */
+  zoom?: number;
+  /** What the audit finds, by position; the worst of a place is shown. */
+  findings?: Map<number, Severity>;
 }
+
+export type Severity = 'error' | 'doubt' | 'gap';
 
 const TOP = 26;
 const CELL = 46;
@@ -35,14 +41,28 @@ export function Ribbon({
   onMoveNotch,
   onFreeNotch,
   arcs = true,
+  zoom = 1,
+  findings,
 }: Props) {
   const { t } = useTranslation();
   const [ref, available] = useWidth<HTMLDivElement>();
   const [active, setActive] = useState(1);
   const id = useId();
-  const strip = stripOf(form.entries, Math.max(available - 4, 280), by);
+  const strip = stripOf(form.entries, Math.max(available - 4, 280) * zoom, by);
   const height = arcs ? NOTCH + 86 : NOTCH + 26;
   const label = (entry: Entry) => `${entry.number === null ? '' : `${String(entry.number)}. `}${entry.title}`;
+
+  const first = selected?.from ?? null;
+  useEffect(() => {
+    const box = ref.current;
+    if (first === null || box === null || strip.width <= box.clientWidth) return;
+    const [left, right] = [strip.x(first), strip.x(first + 1)];
+    if (left < box.scrollLeft || right > box.scrollLeft + box.clientWidth) {
+      box.scrollLeft = (left + right) / 2 - box.clientWidth / 2;
+    }
+    // The strip is made anew at every drawing; its width tells whether it is another one.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [first, strip.width]);
 
   function onKey(event: KeyboardEvent) {
     if (!onSelect) return;
@@ -115,7 +135,18 @@ export function Ribbon({
                       strokeWidth={2.5}
                     />
                   ) : null}
-                  {entry.kind === 'movement' && width >= 12 && entry.number !== null ? (
+                  {findings?.has(at) ? <Mark severity={findings.get(at) ?? 'gap'} x={left + width / 2} /> : null}
+                  {width >= 74 ? (
+                    <foreignObject x={left + 2} y={TOP + 2} width={width - 4} height={CELL - 4} aria-hidden="true">
+                      <div
+                        className="line-clamp-2 px-1 text-xs leading-tight"
+                        style={{ color: kind === 'now' ? 'var(--on-pine)' : 'var(--ink)' }}
+                      >
+                        {label(entry)}
+                      </div>
+                    </foreignObject>
+                  ) : null}
+                  {width < 74 && entry.kind === 'movement' && width >= 12 && entry.number !== null ? (
                     <text
                       x={left + width / 2}
                       y={TOP + CELL / 2 + 4}
@@ -126,7 +157,7 @@ export function Ribbon({
                       {entry.number}
                     </text>
                   ) : null}
-                  {entry.kind !== 'movement' ? (
+                  {width < 74 && entry.kind !== 'movement' ? (
                     <circle cx={left + width / 2} cy={TOP + CELL / 2} r={2.5} fill="var(--soft)" />
                   ) : null}
                 </g>
@@ -165,6 +196,20 @@ export function Ribbon({
         </g>
       </svg>
     </div>
+  );
+}
+
+/** What the audit finds at an entry: a filled lozenge cannot be, a hollow one is unusual, a dot is not said. */
+function Mark({ severity, x }: { severity: Severity; x: number }) {
+  const y = TOP + 1;
+  if (severity === 'gap') return <circle cx={x} cy={y} r={2.6} fill="var(--soft)" />;
+  return (
+    <path
+      d={`M ${String(x)} ${String(y - 5)} l 4.5 5 l -4.5 5 l -4.5 -5 z`}
+      fill={severity === 'error' ? 'var(--persimmon)' : 'var(--paper)'}
+      stroke="var(--persimmon)"
+      strokeWidth={1.4}
+    />
   );
 }
 

@@ -99,10 +99,19 @@ function Rooms({ session }: { session: Session }) {
       </main>
       <Dialog open={isHelpOpen} onOpenChange={setHelpOpen} title={t('keys.title')}>
         <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2">
-          {(['arrows', 'mark', 'clear', 'notch', 'help'] as const).map((key) => (
+          {(['arrows', 'mark', 'clear', 'notch', 'zoom', 'help'] as const).map((key) => (
             <div key={key} className="contents">
               <dt className="font-medium">{t(`keys.${key}`)}</dt>
               <dd>{t(`keys.${key}Do`)}</dd>
+            </div>
+          ))}
+        </dl>
+        <h3 className="mt-5 mb-2 text-lg">{t('keys.scoreTitle')}</h3>
+        <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-1 text-[0.95rem]">
+          {(t('keys.scoreTable', { returnObjects: true }) as unknown as [string, string][]).map(([key, does]) => (
+            <div key={key} className="contents">
+              <dt className="font-medium">{key}</dt>
+              <dd>{does}</dd>
             </div>
           ))}
         </dl>

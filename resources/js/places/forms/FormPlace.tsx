@@ -3,19 +3,21 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams } from 'react-router';
 import { api, ask, type Form } from '../../api/client';
-import { formQuery } from '../../api/queries';
+import { formQuery, scoreQuery } from '../../api/queries';
 import { Button, ButtonLink } from '../../kit/controls';
 import { duration, number } from '../../kit/format';
-import { Asked, Heading, Page } from '../../kit/page';
+import { Asked, Heading } from '../../kit/page';
 import { useTell } from '../../kit/toasts';
 import { useProblem } from '../../kit/useProblem';
 import { Ribbon } from '../../pictures/Ribbon';
+import { RibbonTools } from '../../pictures/RibbonTools';
 import type { WidthBy } from '../../pictures/strip';
 import { usePassageWords } from '../meeting/PlanList';
 import { Removing } from '../Removing';
+import { findingsByPosition } from '../score/Findings';
 import { Cutting } from './Cutting';
 import { EntryLoad } from './EntryLoad';
-import { WidthChoice } from './WidthChoice';
+import { FormPages } from './FormPages';
 
 export type Pin = 'always' | 'never' | null;
 
@@ -32,13 +34,16 @@ function Score({ form }: { form: Form }) {
   const tell = useTell();
   const words = usePassageWords(form);
   const [by, setBy] = useState<WidthBy>('load');
+  const [zoom, setZoom] = useState(1);
+  const audit = useQuery(scoreQuery(form.id)).data?.audit;
   const [chosen, setChosen] = useState<number | null>(null);
   const [refusal, setProblem] = useProblem();
 
   const store = (changed: Form) => {
     setProblem(null);
     client.setQueryData(formQuery(form.id).queryKey, changed);
-    for (const key of ['forms', 'term', 'today', 'meeting', 'group']) void client.invalidateQueries({ queryKey: [key] });
+    for (const key of ['forms', 'score', 'versions', 'term', 'today', 'meeting', 'group'])
+      void client.invalidateQueries({ queryKey: [key] });
   };
   // One after the other, so that the last change made is the last one answered.
   const scope = { id: `cut-${form.id}` };
@@ -73,7 +78,8 @@ function Score({ form }: { form: Form }) {
   const pins = form.joins.filter((join) => join.pin !== null);
 
   return (
-    <Page
+    <FormPages
+      id={form.id}
       title={form.title}
       kicker={
         <>
@@ -85,13 +91,6 @@ function Score({ form }: { form: Form }) {
       }
       actions={
         <>
-          <a
-            href={`/api/forms/${form.id}/file`}
-            download
-            className="inline-flex min-h-11 items-center rounded border border-line bg-sheet px-4 font-medium no-underline hover:border-pine2"
-          >
-            {t('forms.download')}
-          </a>
           <ButtonLink to={`/groups?new&form=${form.id}`}>{t('forms.makeGroup')}</ButtonLink>
           <ButtonLink look="primary" to="/terms/new">
             {t('forms.layTerm')}
@@ -99,10 +98,12 @@ function Score({ form }: { form: Form }) {
         </>
       }
     >
-      <WidthChoice by={by} onChange={setBy} />
+      <RibbonTools by={by} onBy={setBy} zoom={zoom} onZoom={setZoom} />
       <Ribbon
         form={form}
         by={by}
+        zoom={zoom}
+        findings={findingsByPosition(audit?.findings ?? [])}
         selected={chosen === null ? null : { from: chosen, to: chosen }}
         onSelect={setChosen}
         onMoveNotch={(from, to) => {
@@ -119,6 +120,21 @@ function Score({ form }: { form: Form }) {
         })}
         . {t('forms.notchHint')}
       </p>
+      {audit ? (
+        <p className="mt-2" data-testid="findings">
+          {audit.findings.length === 0 ? (
+            t('forms.noFindings')
+          ) : (
+            <>
+              <strong className="font-medium">{t('forms.findings', { count: audit.findings.length })}</strong> ·{' '}
+              <Link className="text-pine underline underline-offset-4" to={`/forms/${form.id}/score?findings`}>
+                {t('forms.toFindings')}
+              </Link>
+              <span className="text-soft"> · {t('forms.findingsLegend')}</span>
+            </>
+          )}
+        </p>
+      ) : null}
       {refusal ? (
         <p role="alert" className="mt-3 border-l-4 border-persimmon bg-sheet px-4 py-2 font-medium">
           {refusal.message}
@@ -229,6 +245,6 @@ function Score({ form }: { form: Form }) {
           to="/forms"
         />
       </p>
-    </Page>
+    </FormPages>
   );
 }

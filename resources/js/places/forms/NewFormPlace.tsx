@@ -11,10 +11,14 @@ import { Heading, Page, Warnings } from '../../kit/page';
 import { type Refusal, useProblem } from '../../kit/useProblem';
 import { Ribbon } from '../../pictures/Ribbon';
 import { useUnmaking } from '../useUnmaking';
+import { findingsByPosition, SeverityMark } from '../score/Findings';
+import { Problems } from './Problems';
+import { Starters } from './Starters';
+import { Supposed } from './Supposed';
 import { useEntryWords } from './useEntryWords';
 
 const DRAFT = 'form';
-const MOST_BYTES = 1_048_576;
+export const MOST_BYTES = 2_097_152;
 const EXAMPLE =
   '# A first short form\nAt the gate:\n1. Opening\n2. Gather the mist\n3. Heron looks up (L)\n4. Heron looks up (R)\nOn the water:\n5. Part the reeds (L-R-L)\n6. Heron looks up (L)\n7. Stand in the shallows (20 s)\n8. Closing\n';
 
@@ -89,9 +93,7 @@ export function NewFormPlace() {
       <Preview
         preview={read.found}
         declined={declined}
-        onDecline={(key, isDeclined) => {
-          setDeclined(isDeclined ? [...declined, key] : declined.filter((one) => one !== key));
-        }}
+        onDecline={setDeclined}
         onBack={() => {
           setRead(null);
         }}
@@ -120,7 +122,8 @@ export function NewFormPlace() {
           spellCheck={false}
           className="font-sans leading-relaxed"
         />
-        <div className="flex flex-col gap-5">
+        <Problems problems={refusal?.problems ?? []} />
+        <div className="flex flex-col gap-5 md:col-start-2 md:row-start-1">
           <div className="flex flex-col gap-1">
             <label className="text-sm font-medium" htmlFor="form-file">
               {t('forms.file')}
@@ -158,6 +161,15 @@ export function NewFormPlace() {
           ) : null}
         </div>
       </form>
+      <Starters
+        isBusy={reading.isPending}
+        onUse={(starter) => {
+          setProblem(null);
+          setTooLarge(false);
+          setText(starter);
+          reading.mutate({ text: starter, title });
+        }}
+      />
     </Page>
   );
 }
@@ -165,7 +177,7 @@ export function NewFormPlace() {
 interface PreviewProps {
   preview: FormPreview;
   declined: string[];
-  onDecline: (key: string, isDeclined: boolean) => void;
+  onDecline: (declined: string[]) => void;
   onBack: () => void;
   onSave: () => void;
   isSaving: boolean;
@@ -176,8 +188,6 @@ function Preview({ preview, declined, onDecline, onBack, onSave, isSaving, refus
   const { t } = useTranslation();
   const { form, inferred, warnings } = preview;
   const said = useEntryWords();
-  const at = (position: number) => form.entries[position - 1];
-  const spoken = (position: number) => String(at(position)?.number ?? at(position)?.title ?? position);
   return (
     <Page
       title={form.title}
@@ -201,36 +211,24 @@ function Preview({ preview, declined, onDecline, onBack, onSave, isSaving, refus
           {refusal.message}
         </p>
       ) : null}
-      <Ribbon form={form} />
+      <Ribbon form={form} findings={findingsByPosition(preview.audit.findings)} />
+      <Heading>{t('forms.findings', { count: preview.audit.findings.length })}</Heading>
+      <ul className="m-0 list-none p-0 text-[0.95rem]">
+        {preview.audit.findings.map((finding, n) => (
+          <li key={n} className="flex gap-2 border-t border-line py-1">
+            <SeverityMark severity={finding.severity} />
+            <span>{finding.message}</span>
+          </li>
+        ))}
+      </ul>
+      {preview.audit.findings.length === 0 ? <p className="text-soft">{t('forms.noFindings')}</p> : null}
       <Heading>{t('forms.warnings')}</Heading>
       {warnings.length === 0 ? (
         <p className="text-soft">{t('forms.none')}</p>
       ) : (
         <Warnings title={t('forms.warnings')} lines={warnings} />
       )}
-      <Heading aside={t('forms.inferredHint')}>{t('forms.inferredTitle', { count: inferred.length })}</Heading>
-      {inferred.length === 0 ? <p className="text-soft">{t('forms.noneInferred')}</p> : null}
-      <ul className="m-0 grid list-none gap-x-8 p-0 sm:grid-cols-2">
-        {inferred.map((kin) => (
-          <li key={kin.position}>
-            <label className="flex min-h-11 items-center gap-3">
-              <input
-                type="checkbox"
-                className="size-5 shrink-0 accent-pine"
-                checked={!declined.includes(kin.key)}
-                onChange={(event) => {
-                  onDecline(kin.key, !event.target.checked);
-                }}
-              />
-              {t(kin.isMirror ? 'forms.mirrors' : 'forms.returnsTo', {
-                title: at(kin.position)?.title ?? '',
-                position: spoken(kin.position),
-                to: spoken(kin.to),
-              })}
-            </label>
-          </li>
-        ))}
-      </ul>
+      <Supposed form={form} inferred={inferred} declined={declined} onDecline={onDecline} />
       <Heading>{t('forms.readTitle')}</Heading>
       <div className="relative overflow-x-auto">
         <table className="w-full max-w-4xl border-collapse text-[0.95rem]">

@@ -1,0 +1,155 @@
+import { useTranslation } from 'react-i18next';
+import type { Floor } from '../api/client';
+import { number } from '../kit/format';
+
+interface Props {
+  floor: Floor;
+  /** Of the room, in metres. */
+  width: number;
+  depth: number;
+  students: number;
+  chosen: number | null;
+  onChoose: (position: number) => void;
+  label: string;
+}
+
+const MARGIN = 0.6;
+
+/** A point of the path in the room, in metres from its left and front walls. */
+export interface Spot {
+  x: number;
+  y: number;
+  /** Degrees clockwise from the front of the room. */
+  facing: number;
+}
+
+/** Where each footing of a path lies in a room whose front wall is at the top. */
+export function spotsOf(floor: Floor, depth: number): Spot[] {
+  const [left = 0, back = 0] = floor.fit.start;
+  const turn = (floor.fit.facing * Math.PI) / 180;
+  return floor.footings.map(({ x, y, facing }) => {
+    const across = (x * Math.cos(turn) + y * Math.sin(turn)) * floor.step;
+    const forward = (y * Math.cos(turn) - x * Math.sin(turn)) * floor.step;
+    return { x: left + across, y: depth - (back + forward), facing: facing + floor.fit.facing };
+  });
+}
+
+/** A form's path in a room seen from above, drawn to scale, with the block the class stands in. */
+export function FloorPicture({ floor, width, depth, students, chosen, onChoose, label }: Props) {
+  const { t } = useTranslation();
+  const spots = spotsOf(floor, depth);
+  const start = spots[0];
+  const end = spots[spots.length - 1];
+  const out = new Set(floor.fit.out);
+  const sideways = floor.fit.facing % 180 !== 0;
+  const [across, deep] = sideways ? [floor.fit.ranks, floor.fit.files] : [floor.fit.files, floor.fit.ranks];
+  const [blockWidth, blockDepth] = [across * floor.armSpan, deep * floor.armSpan];
+  const xs = [0, width, ...spots.map((spot) => spot.x)];
+  const ys = [0, depth, ...spots.map((spot) => spot.y)];
+  const box = {
+    x: Math.min(...xs) - MARGIN,
+    y: Math.min(...ys) - MARGIN,
+    w: Math.max(...xs) - Math.min(...xs) + 2 * MARGIN,
+    h: Math.max(...ys) - Math.min(...ys) + 2 * MARGIN,
+  };
+  if (!start || !end) return null;
+  return (
+    <svg
+      viewBox={[box.x, box.y, box.w, box.h].map((one) => one.toFixed(3)).join(' ')}
+      className="block max-h-[70vh] w-full"
+      role="group"
+      aria-label={label}
+    >
+      <rect x={0} y={0} width={width} height={depth} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={0.05} />
+      <line x1={0} x2={width} y1={0} y2={0} stroke="var(--pine)" strokeWidth={0.12} />
+      <text x={width / 2} y={-0.2} fontSize={0.3} textAnchor="middle" fill="var(--soft)">
+        {t('floor.frontWall')} · {t('floor.metres', { count: width })}
+      </text>
+      <text
+        x={-0.2}
+        y={depth / 2}
+        fontSize={0.3}
+        textAnchor="middle"
+        fill="var(--soft)"
+        transform={`rotate(-90 -0.2 ${String(depth / 2)})`}
+      >
+        {t('floor.metres', { count: depth })}
+      </text>
+      {Array.from({ length: Math.ceil(width) - 1 }, (_, n) => (
+        <line key={`x${String(n)}`} x1={n + 1} x2={n + 1} y1={0} y2={depth} stroke="var(--line)" strokeWidth={0.012} />
+      ))}
+      {Array.from({ length: Math.ceil(depth) - 1 }, (_, n) => (
+        <line key={`y${String(n)}`} x1={0} x2={width} y1={n + 1} y2={n + 1} stroke="var(--line)" strokeWidth={0.012} />
+      ))}
+      <rect
+        x={start.x - blockWidth / 2}
+        y={start.y - blockDepth / 2}
+        width={blockWidth}
+        height={blockDepth}
+        fill="none"
+        stroke="var(--river)"
+        strokeDasharray="0.15 0.12"
+        strokeWidth={0.03}
+      />
+      {Array.from({ length: students }, (_, n) => {
+        const [file, rank] = [n % floor.fit.files, Math.floor(n / floor.fit.files)];
+        const [column, line] = sideways ? [rank, file] : [file, rank];
+        return (
+          <circle
+            key={n}
+            cx={start.x - blockWidth / 2 + (column + 0.5) * floor.armSpan}
+            cy={start.y - blockDepth / 2 + (line + 0.5) * floor.armSpan}
+            r={0.12}
+            fill="var(--river2)"
+          />
+        );
+      })}
+      <polyline
+        points={spots.map((spot) => `${spot.x.toFixed(3)},${spot.y.toFixed(3)}`).join(' ')}
+        fill="none"
+        stroke="var(--river)"
+        strokeWidth={0.04}
+        strokeLinejoin="round"
+      />
+      {spots.slice(1).map((spot, n) => {
+        const position = n + 1;
+        return (
+          // The list beside the picture says the same and is reached by keys.
+
+          <g
+            key={position}
+            transform={`translate(${spot.x.toFixed(3)} ${spot.y.toFixed(3)}) rotate(${number(spot.facing, 3)})`}
+            className="cursor-pointer"
+            onClick={() => {
+              onChoose(position);
+            }}
+          >
+            <title>{String(position)}</title>
+            {position === chosen ? <circle r={0.32} fill="var(--straw)" opacity={0.8} /> : null}
+            <Prints
+              color={out.has(position) ? 'var(--persimmon)' : 'var(--pine)'}
+              isFaint={chosen !== null && position !== chosen}
+            />
+            {out.has(position) ? (
+              <path d="M -0.2 -0.2 L 0.2 0.2 M 0.2 -0.2 L -0.2 0.2" stroke="var(--persimmon)" strokeWidth={0.05} />
+            ) : null}
+          </g>
+        );
+      })}
+      <circle cx={start.x} cy={start.y} r={0.27} fill="none" stroke="var(--ink)" strokeWidth={0.06} />
+      <rect x={end.x - 0.24} y={end.y - 0.24} width={0.48} height={0.48} fill="none" stroke="var(--ink)" strokeWidth={0.06} />
+    </svg>
+  );
+}
+
+/** Two soles side by side, toes to the facing. */
+function Prints({ color, isFaint }: { color: string; isFaint: boolean }) {
+  return (
+    <g fill={color} opacity={isFaint ? 0.35 : 0.85}>
+      <ellipse cx={-0.08} cy={-0.04} rx={0.05} ry={0.11} />
+      <ellipse cx={0.08} cy={-0.04} rx={0.05} ry={0.11} />
+      <circle cx={-0.08} cy={0.12} r={0.04} />
+      <circle cx={0.08} cy={0.12} r={0.04} />
+    </g>
+  );
+}

@@ -1,0 +1,60 @@
+import { useTranslation } from 'react-i18next';
+import { WidthChoice } from '../places/forms/WidthChoice';
+import type { WidthBy } from './strip';
+
+export const MOST_ZOOM = 16;
+
+interface Props {
+  by: WidthBy;
+  onBy: (by: WidthBy) => void;
+  zoom: number;
+  onZoom: (zoom: number) => void;
+}
+
+/** What the widths of a ribbon show, and how near one looks. */
+export function RibbonTools({ by, onBy, zoom, onZoom }: Props) {
+  const { t } = useTranslation();
+  const step =
+    'min-h-11 px-2 text-pine underline-offset-4 hover:underline disabled:text-soft disabled:no-underline disabled:opacity-60';
+  return (
+    <div className="no-print mb-1 flex flex-wrap items-center gap-x-8 text-sm">
+      <WidthChoice by={by} onChange={onBy} />
+      <div role="group" aria-label={t('forms.zoom')} className="mb-2 flex items-center gap-1">
+        <span className="pr-2 text-soft">
+          {t('forms.zoom')} {zoom === 1 ? '' : `×${String(zoom)}`}
+        </span>
+        <button
+          type="button"
+          className={step}
+          disabled={zoom >= MOST_ZOOM}
+          onClick={() => {
+            onZoom(Math.min(zoom * 2, MOST_ZOOM));
+          }}
+        >
+          {t('forms.closer')}
+        </button>
+        <button
+          type="button"
+          className={step}
+          disabled={zoom <= 1}
+          onClick={() => {
+            onZoom(Math.max(zoom / 2, 1));
+          }}
+        >
+          {t('forms.further')}
+        </button>
+        {zoom > 2 ? (
+          <button
+            type="button"
+            className={step}
+            onClick={() => {
+              onZoom(1);
+            }}
+          >
+            {t('forms.wholeForm')}
+          </button>
+        ) : null}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,223 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { type ChangeEvent, useEffect, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useNavigate, useParams } from 'react-router';
+import { api, ask, type Form } from '../../api/client';
+import { formQuery, readAgain, scoreQuery } from '../../api/queries';
+import { Button, TextArea } from '../../kit/controls';
+import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
+import { Asked, Heading, Warnings } from '../../kit/page';
+import { useTell } from '../../kit/toasts';
+import { useProblem } from '../../kit/useProblem';
+import { FormPages } from '../forms/FormPages';
+import { MOST_BYTES } from '../forms/NewFormPlace';
+import { Problems } from '../forms/Problems';
+import { Supposed } from '../forms/Supposed';
+import { DifferenceList } from './DifferenceList';
+
+/** A form as a file: written out in each format, and read again over the form. */
+export function FilesPlace() {
+  const { form = '' } = useParams();
+  const query = useQuery(formQuery(form));
+  return (
+    <Asked query={query}>
+      {(data) => (
+        <FormPages id={data.id} title={data.title}>
+          <Out form={data} />
+          <In key={data.id} form={data} />
+        </FormPages>
+      )}
+    </Asked>
+  );
+}
+
+function Out({ form }: { form: Form }) {
+  const { t } = useTranslation();
+  const query = useQuery({
+    queryKey: ['losses', form.id],
+    queryFn: () => ask(api.GET('/api/forms/{form}/losses', { params: { path: { form: form.id } } })),
+  });
+  return (
+    <section>
+      <Heading>{t('files.outTitle')}</Heading>
+      <ul className="m-0 grid list-none gap-6 p-0 md:grid-cols-3">
+        {(['json', 'csv', 'list'] as const).map((as) => {
+          const losses = as === 'json' ? [] : (query.data?.[as] ?? []);
+          return (
+            <li key={as}>
+              <a
+                href={`/api/forms/${form.id}/file?as=${as}`}
+                download
+                className="inline-flex min-h-11 items-center rounded border border-line bg-sheet px-4 font-medium no-underline hover:border-pine2"
+              >
+                {t(`files.${as}`)}
+              </a>
+              <div className="mt-2 text-sm text-soft">
+                {as === 'json' ? (
+                  <p>{t('files.jsonHint')}</p>
+                ) : losses.length === 0 ? (
+                  <p>{query.isPending ? t('app.loading') : t('files.carriesAll')}</p>
+                ) : (
+                  <>
+                    <p>{t('files.cannot')}</p>
+                    <ul className="list-disc pl-5">
+                      {losses.map((loss) => (
+                        <li key={loss}>{loss}</li>
+                      ))}
+                    </ul>
+                  </>
+                )}
+              </div>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+function In({ form }: { form: Form }) {
+  const { t } = useTranslation();
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const tell = useTell();
+  const draft = `import.${form.id}`;
+  const [text, setText] = useState(() => readDraft<string>(draft) ?? '');
+  const [declined, setDeclined] = useState<string[]>([]);
+  const [isTooLarge, setTooLarge] = useState(false);
+  const [refusal, setProblem] = useProblem();
+  useEffect(() => {
+    keepDraft(draft, text);
+  }, [draft, text]);
+  const params = { path: { form: form.id } };
+  const look = useMutation({
+    mutationFn: (without: string[]) =>
+      ask(api.POST('/api/forms/{form}/import/preview', { params, body: { text, declined: without } })),
+    onError: setProblem,
+  });
+  const apply = useMutation({
+    mutationFn: (base: number) => ask(api.POST('/api/forms/{form}/import', { params, body: { base, text, declined } })),
+    onSuccess: async (score, base) => {
+      dropDraft(draft);
+      client.setQueryData(scoreQuery(form.id).queryKey, score);
+      client.setQueryData(formQuery(form.id).queryKey, score.form);
+      await readAgain('score');
+      await navigate(`/forms/${form.id}/score?findings`);
+      tell(t('files.applied'), {
+        takeBack: () => {
+          void ask(api.POST('/api/forms/{form}/restore', { params, body: { base: score.version, number: base } })).then(
+            async (back) => {
+              client.setQueryData(formQuery(form.id).queryKey, back.form);
+              await client.resetQueries({ queryKey: scoreQuery(form.id).queryKey });
+              await readAgain('score');
+              await navigate(`/forms/${form.id}/files`);
+              keepDraft(draft, text);
+            },
+            (error: unknown) => {
+              tell(error instanceof Error ? error.message : t('app.unreachable'), { isProblem: true });
+            },
+          );
+        },
+      });
+    },
+    onError: setProblem,
+  });
+  async function choose(event: ChangeEvent<HTMLInputElement>) {
+    const file = event.target.files?.[0];
+    if (!file) return;
+    setProblem(null);
+    look.reset();
+    if (file.size > MOST_BYTES) {
+      setTooLarge(true);
+      return;
+    }
+    setTooLarge(false);
+    setText(await file.text());
+  }
+  const preview = look.data;
+  const isSame =
+    preview !== undefined &&
+    (['added', 'gone', 'moved', 'changed', 'form'] as const).every((key) => preview.difference[key].length === 0);
+  return (
+    <section>
+      <Heading aside={t('files.inHint')}>{t('files.inTitle')}</Heading>
+      {preview ? (
+        <div className="max-w-4xl">
+          <p className="text-soft">{t('files.rows', { count: preview.lines })}</p>
+          <Warnings title={t('forms.warnings')} lines={preview.warnings} />
+          {isSame ? <p className="my-3">{t('files.same')}</p> : <DifferenceList difference={preview.difference} />}
+          <Supposed
+            form={preview.form}
+            inferred={preview.inferred}
+            declined={declined}
+            onDecline={(next) => {
+              setDeclined(next);
+              look.mutate(next);
+            }}
+          />
+          {refusal ? (
+            <p role="alert" className="mt-3 font-medium text-persimmon">
+              {refusal.message}
+            </p>
+          ) : null}
+          <div className="mt-4 flex flex-wrap gap-2">
+            <Button
+              onClick={() => {
+                setProblem(null);
+                look.reset();
+              }}
+            >
+              {t('files.back')}
+            </Button>
+            {isSame ? null : (
+              <Button
+                look="primary"
+                disabled={apply.isPending}
+                onClick={() => {
+                  apply.mutate(preview.version);
+                }}
+              >
+                {t(apply.isPending ? 'files.applying' : 'files.apply')}
+              </Button>
+            )}
+          </div>
+        </div>
+      ) : (
+        <form
+          className="max-w-4xl"
+          onSubmit={(event) => {
+            event.preventDefault();
+            setProblem(null);
+            setDeclined([]);
+            look.mutate([]);
+          }}
+        >
+          <label className="mb-3 block text-sm font-medium">
+            {t('forms.file')}
+            <input
+              type="file"
+              accept=".txt,.json,.csv,text/plain,text/csv,application/json"
+              onChange={(event) => void choose(event)}
+              className="mt-1 block min-h-11 w-full text-sm font-normal"
+            />
+          </label>
+          <TextArea
+            label={t('files.label')}
+            hint={t('forms.fileHint')}
+            error={isTooLarge ? t('forms.fileTooLarge') : refusal?.message}
+            rows={10}
+            spellCheck={false}
+            value={text}
+            onChange={(event) => {
+              setText(event.target.value);
+            }}
+          />
+          <Problems problems={refusal?.problems ?? []} />
+          <Button look="primary" type="submit" className="mt-2" disabled={look.isPending || text.trim() === ''}>
+            {t(look.isPending ? 'forms.reading' : 'files.read')}
+          </Button>
+        </form>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,164 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useParams } from 'react-router';
+import { api, ask, type Form, type Version } from '../../api/client';
+import { formQuery, readAgain, scoreQuery, versionsQuery } from '../../api/queries';
+import { Button, Dialog } from '../../kit/controls';
+import { clock, day } from '../../kit/format';
+import { Asked, Empty } from '../../kit/page';
+import { useTell } from '../../kit/toasts';
+import { useProblem } from '../../kit/useProblem';
+import { FormPages } from '../forms/FormPages';
+import { DifferenceList } from './DifferenceList';
+
+/** The states a form was in: who changed what, when; compared and restored. */
+export function VersionsPlace() {
+  const { form = '' } = useParams();
+  const query = useQuery(formQuery(form));
+  return <Asked query={query}>{(data) => <States key={data.id} form={data} />}</Asked>;
+}
+
+function States({ form }: { form: Form }) {
+  const { t } = useTranslation();
+  const query = useQuery(versionsQuery(form.id));
+  return (
+    <FormPages id={form.id} title={form.title}>
+      <Asked query={query}>
+        {(versions) =>
+          versions.length === 0 ? (
+            <Empty title={t('versions.empty')} hint={t('versions.hint')} />
+          ) : (
+            <List form={form} versions={versions} />
+          )
+        }
+      </Asked>
+    </FormPages>
+  );
+}
+
+function List({ form, versions }: { form: Form; versions: Version[] }) {
+  const { t } = useTranslation();
+  const client = useQueryClient();
+  const tell = useTell();
+  const latest = versions[0]?.number ?? 0;
+  const [compared, setCompared] = useState<number | null>(null);
+  const [asked, setAsked] = useState<number | null>(null);
+  const [refusal, setProblem] = useProblem();
+  const restore = useMutation({
+    mutationFn: (number: number) =>
+      ask(api.POST('/api/forms/{form}/restore', { params: { path: { form: form.id } }, body: { base: latest, number } })),
+    onSuccess: async (score, number) => {
+      setAsked(null);
+      setProblem(null);
+      client.setQueryData(scoreQuery(form.id).queryKey, score);
+      client.setQueryData(formQuery(form.id).queryKey, score.form);
+      await readAgain('score');
+      tell(t('versions.restored', { number }), {
+        takeBack: () => {
+          restore.mutate(latest);
+        },
+      });
+    },
+    onError: setProblem,
+  });
+  return (
+    <>
+      <p className="mb-4 max-w-2xl text-soft">{t('versions.hint')}</p>
+      <ol className="m-0 list-none border-t border-line p-0">
+        {versions.map((version) => (
+          <li key={version.number} className="grid gap-x-6 gap-y-1 border-b border-line py-2 md:grid-cols-[13rem_1fr_auto]">
+            <p>
+              <strong className="font-medium">{t('versions.number', { number: version.number })}</strong>
+              <span className="block text-sm text-soft">
+                {t('versions.by', {
+                  name: version.by ?? t('versions.someone'),
+                  when: `${day(version.at.slice(0, 10))} ${clock(version.at)}`,
+                })}
+              </span>
+            </p>
+            <ul className="m-0 min-w-0 list-none p-0 text-[0.95rem] break-words">
+              {version.what.map((line, n) => (
+                <li key={n}>{line}</li>
+              ))}
+            </ul>
+            <p className="no-print flex items-start gap-2">
+              {version.number === latest ? (
+                <span className="text-sm text-soft">{t('versions.now')}</span>
+              ) : (
+                <>
+                  <Button
+                    className="!min-h-9 text-sm"
+                    aria-label={`${t('versions.compare')}: ${t('versions.number', { number: version.number })}`}
+                    onClick={() => {
+                      setCompared(version.number);
+                    }}
+                  >
+                    {t('versions.compare')}
+                  </Button>
+                  <Button
+                    className="!min-h-9 text-sm"
+                    aria-label={`${t('versions.restore')}: ${t('versions.number', { number: version.number })}`}
+                    onClick={() => {
+                      setProblem(null);
+                      setAsked(version.number);
+                    }}
+                  >
+                    {t('versions.restore')}
+                  </Button>
+                </>
+              )}
+            </p>
+          </li>
+        ))}
+      </ol>
+      <Dialog
+        wide
+        open={compared !== null}
+        onOpenChange={() => {
+          setCompared(null);
+        }}
+        title={t('versions.compared', { from: compared ?? 0, to: latest })}
+      >
+        {compared === null ? null : <Compared form={form.id} from={compared} to={latest} />}
+      </Dialog>
+      <Dialog
+        wide
+        open={asked !== null}
+        onOpenChange={() => {
+          setAsked(null);
+        }}
+        title={t('versions.restoreTitle', { number: asked ?? 0 })}
+      >
+        {asked === null ? null : (
+          <>
+            <Compared form={form.id} from={latest} to={asked} />
+            {refusal ? (
+              <p role="alert" className="mt-3 font-medium text-persimmon">
+                {refusal.message}
+              </p>
+            ) : null}
+            <Button
+              look="primary"
+              className="mt-4"
+              disabled={restore.isPending}
+              onClick={() => {
+                restore.mutate(asked);
+              }}
+            >
+              {t('versions.restore')}
+            </Button>
+          </>
+        )}
+      </Dialog>
+    </>
+  );
+}
+
+function Compared({ form, from, to }: { form: string; from: number; to: number }) {
+  const query = useQuery({
+    queryKey: ['difference', form, from, to],
+    queryFn: () => ask(api.GET('/api/forms/{form}/difference', { params: { path: { form }, query: { from, to } } })),
+  });
+  return <Asked query={query}>{(difference) => <DifferenceList difference={difference} />}</Asked>;
+}

@@ -1,0 +1,178 @@
+import { useQuery } from '@tanstack/react-query';
+import { ToggleGroup } from 'radix-ui';
+import { useEffect } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useParams, useSearchParams } from 'react-router';
+import { api, ask, type CueCard, type Form } from '../../api/client';
+import { formQuery } from '../../api/queries';
+import { Button, Choice } from '../../kit/controls';
+import { Asked } from '../../kit/page';
+import { FormPages } from '../forms/FormPages';
+import { PassageChoice } from './PassageChoice';
+import { usePassage } from './usePassage';
+
+const VIEWS = ['facing', 'same', 'behind', 'plain'] as const;
+type View = (typeof VIEWS)[number];
+
+/** What a teacher says, entry by entry, turned for where the teacher stands; to read from two metres, or to print. */
+export function CardsPlace() {
+  const { form = '' } = useParams();
+  const query = useQuery(formQuery(form));
+  return <Asked query={query}>{(data) => <Deck key={data.id} form={data} />}</Asked>;
+}
+
+function Deck({ form }: { form: Form }) {
+  const { t } = useTranslation();
+  const [search, setSearch] = useSearchParams();
+  const first = form.lessons[0];
+  const [passage, setPassage] = usePassage(
+    form,
+    first ? { from: first.from, to: first.to } : { from: 1, to: form.entries.length },
+  );
+  const view: View = VIEWS.find((one) => one === search.get('view')) ?? 'facing';
+  const paper = search.get('paper') === 'letter' ? 'letter' : 'a4';
+  const asked = { ...passage, view };
+  const query = useQuery({
+    queryKey: ['cards', form.id, asked],
+    queryFn: () => ask(api.GET('/api/forms/{form}/cards', { params: { path: { form: form.id }, query: asked } })),
+  });
+  const say = (key: string, to: string) => {
+    setSearch(
+      (was) => {
+        const next = new URLSearchParams(was);
+        next.set(key, to);
+        return next;
+      },
+      { replace: true },
+    );
+  };
+  useEffect(() => {
+    // The size of the paper can only be said in a rule of the page.
+    const style = document.createElement('style');
+    style.textContent = `@page { size: ${paper === 'a4' ? 'A4' : 'letter'} portrait; margin: 12mm; }`;
+    document.head.append(style);
+    return () => {
+      style.remove();
+    };
+  }, [paper]);
+
+  return (
+    <FormPages
+      id={form.id}
+      title={form.title}
+      actions={
+        <Button
+          look="primary"
+          onClick={() => {
+            window.print();
+          }}
+        >
+          {t('cards.print')}
+        </Button>
+      }
+    >
+      <div className="no-print">
+        <PassageChoice form={form} passage={passage} onChange={setPassage} />
+        <div className="mt-2 flex flex-wrap items-end gap-x-8 gap-y-2">
+          <div>
+            <p className="text-sm font-medium">{t('cards.view')}</p>
+            <ToggleGroup.Root
+              type="single"
+              value={view}
+              onValueChange={(to) => {
+                if (to !== '') say('view', to);
+              }}
+              aria-label={t('cards.view')}
+              className="flex flex-wrap"
+            >
+              {VIEWS.map((one) => (
+                <ToggleGroup.Item
+                  key={one}
+                  value={one}
+                  className="min-h-11 border-b-2 border-transparent px-3 text-soft data-[state=on]:border-pine data-[state=on]:font-medium data-[state=on]:text-ink"
+                >
+                  {t(`cards.views.${one}`)}
+                </ToggleGroup.Item>
+              ))}
+            </ToggleGroup.Root>
+          </div>
+          <div className="w-32">
+            <Choice
+              label={t('cards.paper')}
+              value={paper}
+              onChange={(event) => {
+                say('paper', event.target.value);
+              }}
+            >
+              <option value="a4">A4</option>
+              <option value="letter">Letter</option>
+            </Choice>
+          </div>
+        </div>
+        <p className="mt-1 text-sm text-soft">
+          {t(`cards.viewHints.${view}`)} {t('cards.hint')}
+        </p>
+      </div>
+      <Asked query={query}>
+        {(cards) => (
+          <ol className="cards m-0 mt-4 grid list-none gap-4 p-0 lg:grid-cols-2">
+            {cards.map((card) => (
+              <Card key={card.position} card={card} footer={`${form.title} · ${t(`cards.views.${view}`)}`} />
+            ))}
+          </ol>
+        )}
+      </Asked>
+      <p className="mt-6 text-xs text-soft">{t('plan.care')}</p>
+    </FormPages>
+  );
+}
+
+function Card({ card, footer }: { card: CueCard; footer: string }) {
+  const { t } = useTranslation();
+  const sides: Record<string, string> = t('cards.sideWord', { returnObjects: true });
+  const done = [
+    card.side === null
+      ? null
+      : `${sides[card.side] ?? card.side}${card.own === null ? '' : ` (${t('cards.yours', { side: card.own })})`}`,
+    card.repetition,
+    card.turn,
+    card.travel,
+  ].filter((part) => part !== null);
+  return (
+    <li className="card flex flex-col border border-line bg-sheet p-5">
+      <h2 className="card-title text-3xl break-words">
+        {card.number === null ? '' : <span className="text-pine">{card.number}. </span>}
+        {card.title}
+        {card.alias === null ? null : <span className="font-normal text-soft"> {card.alias}</span>}
+      </h2>
+      {done.length > 0 ? <p className="card-said mt-1 text-lg">{done.join(' · ')}</p> : null}
+      {card.cues.length > 0 ? (
+        <ul className="card-cues mt-3 list-none p-0 font-serif text-2xl">
+          {card.cues.map((cue) => (
+            <li key={cue}>{cue}</li>
+          ))}
+        </ul>
+      ) : (
+        <p className="mt-3 text-soft">{t('cards.noCue')}</p>
+      )}
+      {card.breaths.length > 0 ? (
+        <p className="card-said mt-2 text-soft">
+          {t('cards.breaths')}: {card.breaths.join(' – ')}
+        </p>
+      ) : null}
+      <div className="card-small mt-auto pt-3 text-sm">
+        {card.checks.length > 0 ? (
+          <p>
+            <strong className="font-semibold">{t('cards.look')}:</strong> {card.checks.join('; ')}
+          </p>
+        ) : null}
+        {card.cautions.length > 0 ? (
+          <p className="border-l-4 border-straw pl-2">
+            <strong className="font-semibold">{t('cards.care')}:</strong> {card.cautions.join('; ')}
+          </p>
+        ) : null}
+        <p className="hidden pt-1 text-soft print:block">{footer}</p>
+      </div>
+    </li>
+  );
+}

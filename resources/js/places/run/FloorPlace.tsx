@@ -1,0 +1,225 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { api, ask, type Floor, type Form, Problem } from '../../api/client';
+import { formQuery } from '../../api/queries';
+import { TextField } from '../../kit/controls';
+import { number } from '../../kit/format';
+import { Asked, Heading, Warnings } from '../../kit/page';
+import { FloorPicture } from '../../pictures/FloorPicture';
+import { Ribbon } from '../../pictures/Ribbon';
+import { FormPages } from '../forms/FormPages';
+import { useTravelWords } from '../score/useTravelWords';
+
+const FIELDS = { width: 10, depth: 8, students: 12, step: 0.6 } as const;
+type Measure = keyof typeof FIELDS;
+
+/** The path of a form in a room, and whether a class of so many fits there. */
+export function FloorPlace() {
+  const { form = '' } = useParams();
+  const query = useQuery(formQuery(form));
+  return <Asked query={query}>{(data) => <Room key={data.id} form={data} />}</Asked>;
+}
+
+function Room({ form }: { form: Form }) {
+  const { t } = useTranslation();
+  const [search, setSearch] = useSearchParams();
+  const [typed, setTyped] = useState<Record<Measure, string>>(() => ({
+    width: search.get('width') ?? String(FIELDS.width),
+    depth: search.get('depth') ?? String(FIELDS.depth),
+    students: search.get('students') ?? String(FIELDS.students),
+    step: search.get('step') ?? String(FIELDS.step),
+  }));
+  const [chosen, setChosen] = useState<number | null>(null);
+  const value = (key: Measure) => {
+    const read = Number((search.get(key) ?? '').replace(',', '.'));
+    return search.has(key) && !Number.isNaN(read) ? read : FIELDS[key];
+  };
+  const asked = {
+    width: value('width'),
+    depth: value('depth'),
+    students: Math.round(value('students')),
+    step: value('step'),
+    mirrored: search.has('mirrored') ? (1 as const) : (0 as const),
+    front: search.has('front') ? (1 as const) : (0 as const),
+  };
+  const query = useQuery({
+    queryKey: ['floor', form.id, asked],
+    queryFn: () => ask(api.GET('/api/forms/{form}/floor', { params: { path: { form: form.id }, query: asked } })),
+    placeholderData: keepPreviousData,
+  });
+  const say = (key: string, to: string | null) => {
+    setSearch(
+      (was) => {
+        const next = new URLSearchParams(was);
+        if (to === null) next.delete(key);
+        else next.set(key, to);
+        return next;
+      },
+      { replace: true },
+    );
+  };
+  const refusal = query.error instanceof Problem ? query.error.message : undefined;
+  return (
+    <FormPages id={form.id} title={form.title}>
+      <div className="no-print mb-2 grid grid-cols-2 gap-3 sm:grid-cols-4 lg:max-w-3xl">
+        {(Object.keys(FIELDS) as Measure[]).map((key) => (
+          <TextField
+            key={key}
+            label={t(`floor.${key}`)}
+            inputMode="decimal"
+            value={typed[key]}
+            error={refusal?.toLowerCase().includes(key) ? refusal : undefined}
+            onChange={(event) => {
+              setTyped({ ...typed, [key]: event.target.value });
+              if (event.target.value.trim() !== '') say(key, event.target.value.replace(',', '.'));
+            }}
+          />
+        ))}
+      </div>
+      <div className="no-print mb-4 flex flex-wrap gap-x-6">
+        {(['mirrored', 'front'] as const).map((key) => (
+          <label key={key} className="flex min-h-11 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5 accent-pine"
+              checked={search.has(key)}
+              onChange={(event) => {
+                say(key, event.target.checked ? '1' : null);
+              }}
+            />
+            {t(`floor.${key}`)}
+          </label>
+        ))}
+      </div>
+      <Asked query={query}>
+        {(floor) => <Fit form={form} floor={floor} asked={asked} chosen={chosen} onChoose={setChosen} />}
+      </Asked>
+    </FormPages>
+  );
+}
+
+interface FitProps {
+  form: Form;
+  floor: Floor;
+  asked: { width: number; depth: number; students: number };
+  chosen: number | null;
+  onChoose: (position: number | null) => void;
+}
+
+function Fit({ form, floor, asked, chosen, onChoose }: FitProps) {
+  const { t } = useTranslation();
+  const travel = useTravelWords();
+  const { fit } = floor;
+  const name = (position: number) => {
+    const entry = form.entries[position - 1];
+    return entry ? `${entry.number === null ? '' : `${String(entry.number)}. `}${entry.title}` : String(position);
+  };
+  const end = floor.footings[floor.footings.length - 1];
+  const off = end ? Math.round((((end.facing % 360) + 540) % 360) - 180) : 0;
+  const facing = off === 0 ? t('floor.sameFacing') : t('floor.offFacing', { degrees: Math.abs(off) });
+  const isThere = end ? Math.hypot(end.x, end.y) < 0.05 : true;
+  const facings: Record<string, string> = t('floor.facing', { returnObjects: true });
+  const needs = { width: number(fit.needs[0] ?? 0, 1), depth: number(fit.needs[1] ?? 0, 1) };
+  return (
+    <div className="grid gap-8 lg:grid-cols-[minmax(0,1.25fr)_minmax(18rem,1fr)]">
+      <figure className="m-0">
+        <FloorPicture
+          floor={floor}
+          width={asked.width}
+          depth={asked.depth}
+          students={asked.students}
+          chosen={chosen}
+          onChoose={onChoose}
+          label={t('floor.picture')}
+        />
+        <figcaption className="mt-2 text-sm text-soft">{t('floor.legend')}</figcaption>
+      </figure>
+      <div>
+        <p
+          data-testid="fits"
+          className={`border-l-4 px-4 py-2 text-lg ${fit.fits ? 'border-pine' : 'border-persimmon bg-sheet font-medium'}`}
+        >
+          {fit.fits ? t('floor.fits', needs) : t('floor.runsOut', { ...needs, entry: name(fit.out[0] ?? 1) })}
+        </p>
+        <p className="mt-3">
+          {t('floor.start', {
+            ranks: asked.students === 1 ? t('floor.alone') : t('floor.ranks', { count: fit.ranks, files: fit.files }),
+            left: number(fit.start[0] ?? 0, 1),
+            back: number(fit.start[1] ?? 0, 1),
+            facing: facings[String(fit.facing)],
+          })}
+        </p>
+        <p className="mt-2">
+          {isThere
+            ? t('floor.closingThere', { facing })
+            : t('floor.closing', { travel: travel(end?.y ?? 0, end?.x ?? 0), facing })}
+        </p>
+        {floor.unknown.length > 0 ? (
+          <>
+            <Warnings title={t('floor.title')} lines={[t('floor.unknown', { count: floor.unknown.length })]} />
+            <p>
+              <Link
+                className="text-pine underline underline-offset-4"
+                to={`/forms/${form.id}/score?row=${String(floor.unknown[0])}`}
+              >
+                {t('floor.fill')}
+              </Link>
+            </p>
+          </>
+        ) : null}
+        {fit.out.length > 0 ? (
+          <>
+            <Heading>{t('floor.out')}</Heading>
+            <Names positions={fit.out} name={name} chosen={chosen} onChoose={onChoose} />
+          </>
+        ) : null}
+        <Heading>{t('floor.joins')}</Heading>
+        {floor.joins.length === 0 ? (
+          <p className="text-soft">{t('floor.joinsNone')}</p>
+        ) : (
+          <Names positions={floor.joins} name={name} chosen={chosen} onChoose={onChoose} />
+        )}
+      </div>
+      <div className="no-print lg:col-span-2">
+        <Ribbon
+          form={form}
+          arcs={false}
+          by="even"
+          selected={chosen === null ? null : { from: chosen, to: chosen }}
+          onSelect={onChoose}
+          findings={new Map(fit.out.map((position) => [position, 'error' as const]))}
+        />
+      </div>
+    </div>
+  );
+}
+
+interface NamesProps {
+  positions: number[];
+  name: (position: number) => string;
+  chosen: number | null;
+  onChoose: (position: number | null) => void;
+}
+
+function Names({ positions, name, chosen, onChoose }: NamesProps) {
+  return (
+    <ul className="m-0 flex list-none flex-wrap gap-x-4 p-0 text-sm">
+      {positions.map((position) => (
+        <li key={position}>
+          <button
+            type="button"
+            aria-pressed={position === chosen}
+            className={`min-h-9 text-pine underline-offset-4 hover:underline ${position === chosen ? 'font-semibold underline' : ''}`}
+            onClick={() => {
+              onChoose(position === chosen ? null : position);
+            }}
+          >
+            {name(position)}
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}

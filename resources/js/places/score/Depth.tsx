@@ -1,0 +1,308 @@
+import { type ReactNode, useEffect, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import type { Edit, Raw, Row } from './edits';
+import { control, type Field, Records } from './Records';
+import type { Refused } from './useScore';
+
+const BREATHS = ['in', 'out', 'pause', 'sound', 'free'] as const;
+const FOR = [
+  'knee', 'hip', 'ankle', 'shoulder', 'elbow', 'wrist', 'neck', 'lower_back', 'dizziness', 'balance', 'breath_or_heart', 'pregnancy', 'recent_surgery', 'other',
+] as const; // prettier-ignore
+const DO = ['skip', 'smaller', 'support', 'path', 'seated'] as const;
+const REASONS = ['level', 'injury', 'small_room', 'first_time', 'seated', 'either_hand', 'other'] as const;
+const STRAINS = ['deep_bend', 'one_leg', 'neck_circle', 'fold', 'fast_turn'] as const;
+
+const cautions: readonly Field[] = [
+  { key: 'for', kind: 'choice', options: FOR, isRequired: true },
+  { key: 'do', kind: 'choice', options: DO, isRequired: true },
+  { key: 'text', kind: 'long' },
+];
+const states: readonly Field[] = [
+  { key: 'part', kind: 'text', isRequired: true },
+  { key: 'state', kind: 'text', isRequired: true },
+  { key: 'principle', kind: 'text' },
+];
+const lists = {
+  numbers: [
+    { key: 'scheme', kind: 'text', isRequired: true },
+    { key: 'number', kind: 'text', isRequired: true },
+  ],
+  differs: [
+    { key: 'nth', kind: 'number', isRequired: true },
+    { key: 'of', kind: 'choice', options: ['repetitions', 'sides'] },
+    { key: 'how', kind: 'long' },
+  ],
+  phases: [
+    { key: 'title', label: 'phaseTitle', kind: 'text' },
+    { key: 'breath', kind: 'choice', options: BREATHS },
+    { key: 'weight', kind: 'weight' },
+    { key: 'gaze', kind: 'text' },
+    { key: 'hand', kind: 'text' },
+    { key: 'cue', kind: 'long' },
+    { key: 'states', kind: 'list', fields: states },
+  ],
+  states,
+  variants: [
+    { key: 'title', kind: 'text', isRequired: true },
+    { key: 'reason', kind: 'choice', options: REASONS },
+    { key: 'depth', kind: 'choice', options: ['high', 'middle', 'low'] },
+    { key: 'shown_only', kind: 'yes' },
+    { key: 'text', kind: 'long' },
+    { key: 'cautions', kind: 'list', fields: cautions },
+  ],
+  cautions,
+  errors: [
+    { key: 'wrong', kind: 'text', isRequired: true },
+    { key: 'right', kind: 'text', isRequired: true },
+  ],
+  same_in: [
+    { key: 'form', kind: 'text', isRequired: true },
+    { key: 'entry', kind: 'text' },
+  ],
+} satisfies Record<string, readonly Field[]>;
+type ListName = keyof typeof lists;
+
+interface Props {
+  row: Row;
+  position: number;
+  refused: Refused;
+  /** Every row, for what it returns to or mirrors. */
+  rows: Row[];
+  onEdit: (edits: Edit[]) => void;
+}
+
+/** Everything one entry says, in shares that open; what is written here is saved as one leaves it. */
+export function Depth({ row, position, refused, rows, onEdit }: Props) {
+  const { t } = useTranslation();
+  const names: Record<string, string> = t('score.fields', { returnObjects: true });
+  const words: Record<string, string> = t('score.options', { returnObjects: true });
+  const name = (key: string) => names[key] ?? key;
+  const set = (fields: Raw) => {
+    onEdit([{ op: 'set', id: row.key, fields }]);
+  };
+  const cell = (column: string, text: string) => {
+    onEdit([{ op: 'set', id: row.key, cells: { [column]: text } }]);
+  };
+  const text = (column: string, isLong = false, hint?: string) => (
+    <Cell
+      key={`${row.key}.${column}`}
+      label={name(column)}
+      isLong={isLong}
+      hint={hint}
+      value={refused.get(`${row.key}.${column}`)?.typed ?? row.cells[column] ?? ''}
+      error={refused.get(`${row.key}.${column}`)?.message}
+      onSave={(to) => {
+        cell(column, to);
+      }}
+    />
+  );
+  const choice = (column: string, options: readonly string[]) => (
+    <label className="flex flex-col text-xs text-soft">
+      {name(column)}
+      <select
+        className={control}
+        value={row.cells[column] ?? ''}
+        onChange={(event) => {
+          cell(column, event.target.value);
+        }}
+      >
+        <option value="">{t('score.none')}</option>
+        {options.map((option) => (
+          <option key={option} value={option}>
+            {words[option] ?? (option === 'yes' ? t('score.yes') : option === 'no' ? t('score.no') : option)}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+  const tie = (column: 'returns' | 'mirrors') => (
+    <label className="flex flex-col text-xs text-soft">
+      {name(column)}
+      <select
+        className={control}
+        value={row.cells[column] ?? ''}
+        onChange={(event) => {
+          cell(column, event.target.value);
+        }}
+      >
+        <option value="">{t('score.none')}</option>
+        {rows.slice(0, position - 1).map((one, at) => (
+          <option key={one.key} value={one.key}>
+            {at + 1} · {one.cells.title}
+          </option>
+        ))}
+        {row.cells[column] && !rows.slice(0, position - 1).some((one) => one.key === row.cells[column]) ? (
+          <option value={row.cells[column]}>{row.cells[column]}</option>
+        ) : null}
+      </select>
+    </label>
+  );
+  const list = (key: ListName, fresh?: Raw) => (
+    <Records
+      key={`${row.key}.${key}`}
+      title={name(key)}
+      fields={lists[key]}
+      value={(row.entry[key] ?? []) as Raw[]}
+      fresh={fresh ?? {}}
+      onSave={(value) => {
+        set({ [key]: value.length > 0 ? value : null });
+      }}
+    />
+  );
+  const strains = (row.entry.strains ?? []) as string[];
+  const has = (...keys: string[]) => keys.some((key) => row.entry[key] !== undefined);
+
+  return (
+    <section aria-label={t('score.chosen', { position })} className="pb-4">
+      <h2 className="text-lg">
+        <span className="text-soft">{position} · </span>
+        {row.cells.title}
+      </h2>
+      <Share title={t('score.shares.phases')} isOpen={has('phases', 'states')}>
+        {list('phases')}
+        {list('states')}
+      </Share>
+      <Share title={t('score.shares.teaching')} isOpen={has('cues', 'checks', 'errors', 'drills')}>
+        {text('cues', true, `${t('score.aLine')}. ${t('score.tokens')}`)}
+        {text('checks', true, t('score.aLine'))}
+        {list('errors')}
+        {text('drills', true, t('score.aLine'))}
+      </Share>
+      <Share title={t('score.shares.care')} isOpen={has('cautions', 'variants', 'strains')}>
+        <fieldset className="mt-1">
+          <legend className="text-sm font-medium">{name('strains')}</legend>
+          {STRAINS.map((strain) => (
+            <label key={strain} className="flex min-h-9 items-center gap-2 text-sm">
+              <input
+                type="checkbox"
+                className="size-4 accent-pine"
+                checked={strains.includes(strain)}
+                onChange={(event) => {
+                  const next = event.target.checked ? [...strains, strain] : strains.filter((one) => one !== strain);
+                  set({ strains: next.length > 0 ? next : null });
+                }}
+              />
+              {words[strain]}
+            </label>
+          ))}
+        </fieldset>
+        {list('cautions')}
+        {list('variants')}
+        <p className="mt-2 text-xs text-soft">{t('plan.care')}</p>
+      </Share>
+      <Share title={t('score.shares.sides')} isOpen={has('differs')}>
+        <div className="grid grid-cols-2 gap-2">
+          {choice('side', ['left', 'right', 'both', 'centre'])}
+          {choice('start_side', ['left', 'right'])}
+          {text('repetition')}
+          {text('breaths')}
+          {choice('one_sided', ['yes', 'no'])}
+          {choice('repetition_inferred', ['yes', 'no'])}
+        </div>
+        {list('differs', { of: 'repetitions' })}
+      </Share>
+      <Share title={t('score.shares.body')}>
+        <div className="grid grid-cols-2 gap-2">
+          {choice('first_step', ['left', 'right', 'none'])}
+          {text('steps')}
+          {choice('footfall', ['heel', 'toe', 'flat', 'none'])}
+          {text('weight_end')}
+          {text('turn')}
+          {text('travel')}
+          {text('stance')}
+          {choice('one_leg', ['yes', 'no'])}
+        </div>
+      </Share>
+      <Share title={t('score.shares.names')} isOpen={has('aliases', 'booklet', 'numbers')}>
+        {text('aliases', true, name('aliasesHint'))}
+        <div className="grid grid-cols-2 gap-2">
+          {text('booklet_number')}
+          {text('booklet_page')}
+        </div>
+        {list('numbers')}
+      </Share>
+      <Share title={t('score.shares.ties')} isOpen={has('same_in')}>
+        <div className="grid gap-2">
+          {tie('returns')}
+          {tie('mirrors')}
+        </div>
+        {list('same_in')}
+      </Share>
+      <Share title={t('score.shares.lessons')}>
+        <div className="grid grid-cols-2 gap-2">
+          {text('demand')}
+          {text('rest')}
+          {choice('cut', ['always', 'never'])}
+        </div>
+      </Share>
+    </section>
+  );
+}
+
+function Share({ title, isOpen = false, children }: { title: string; isOpen?: boolean; children: ReactNode }) {
+  const [isShown, setShown] = useState(isOpen);
+  return (
+    <details
+      className="border-t border-line"
+      open={isShown}
+      onToggle={(event) => {
+        setShown(event.currentTarget.open);
+      }}
+    >
+      <summary className="flex min-h-11 items-center gap-2 font-medium">
+        <span aria-hidden="true" className={`text-soft transition-transform ${isShown ? 'rotate-90' : ''}`}>
+          ›
+        </span>
+        {title}
+      </summary>
+      {isShown ? <div className="flex flex-col gap-2 pb-3">{children}</div> : null}
+    </details>
+  );
+}
+
+interface CellProps {
+  label: string;
+  value: string;
+  isLong?: boolean;
+  hint?: string | undefined;
+  error?: string | undefined;
+  onSave: (text: string) => void;
+}
+
+/** One field, saved when it is left; what the server refuses stays as typed, with the reason under it. */
+export function Cell({ label, value, isLong = false, hint, error, onSave }: CellProps) {
+  const [typed, setTyped] = useState(value);
+  useEffect(() => {
+    setTyped(value);
+  }, [value]);
+  const shared = {
+    className: `${control} ${error ? 'border-persimmon' : ''}`,
+    value: typed,
+    'aria-invalid': error ? true : undefined,
+    onBlur: () => {
+      if (typed !== value) onSave(typed);
+    },
+  };
+  return (
+    <label className="flex flex-col text-xs text-soft">
+      {label}
+      {isLong ? (
+        <textarea
+          {...shared}
+          rows={Math.min(Math.max(2, typed.split('\n').length), 8)}
+          onChange={(event) => {
+            setTyped(event.target.value);
+          }}
+        />
+      ) : (
+        <input
+          {...shared}
+          onChange={(event) => {
+            setTyped(event.target.value);
+          }}
+        />
+      )}
+      {error ? <span className="font-medium text-persimmon">{error}</span> : hint ? <span>{hint}</span> : null}
+    </label>
+  );
+}

@@ -1,0 +1,184 @@
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import type { Audit, Finding } from '../../api/client';
+import { Button } from '../../kit/controls';
+import type { Severity } from '../../pictures/Ribbon';
+import type { Edit } from './edits';
+import { control } from './Records';
+
+/** The worst finding of each position, for the ribbon. */
+export function findingsByPosition(findings: Finding[]): Map<number, Severity> {
+  const order: Severity[] = ['error', 'doubt', 'gap'];
+  const worst = new Map<number, Severity>();
+  for (const { position, severity } of findings) {
+    if (position === null) continue;
+    const before = worst.get(position);
+    if (before === undefined || order.indexOf(severity as Severity) < order.indexOf(before))
+      worst.set(position, severity as Severity);
+  }
+  return worst;
+}
+
+/** The same shapes as on the ribbon. */
+export function SeverityMark({ severity }: { severity: string }) {
+  const { t } = useTranslation();
+  const words: Record<string, string> = t('score.severity', { returnObjects: true });
+  return (
+    <svg
+      width="12"
+      height="12"
+      viewBox="0 0 12 12"
+      role="img"
+      aria-label={words[severity] ?? severity}
+      className="mt-1.5 shrink-0"
+    >
+      {severity === 'gap' ? (
+        <circle cx="6" cy="6" r="2.6" fill="var(--soft)" />
+      ) : (
+        <path
+          d="M6 1 l4.5 5 l-4.5 5 l-4.5 -5 z"
+          fill={severity === 'error' ? 'var(--persimmon)' : 'none'}
+          stroke="var(--persimmon)"
+          strokeWidth="1.4"
+        />
+      )}
+    </svg>
+  );
+}
+
+interface Props {
+  audit: Audit;
+  onGo: (position: number) => void;
+  onEdit: (edits: Edit[], said: string | null) => void;
+}
+
+/** What does not add up, each with what would put it right; what is accepted, with the reason. */
+export function Findings({ audit, onGo, onEdit }: Props) {
+  const { t } = useTranslation();
+  return (
+    <section>
+      {audit.findings.length === 0 ? <p className="text-soft">{t('forms.noFindings')}</p> : null}
+      <ul className="m-0 list-none p-0">
+        {audit.findings.map((finding) => (
+          <li key={`${finding.code}.${finding.grounds}.${String(finding.position)}`} className="border-b border-line py-2">
+            <One finding={finding} onGo={onGo} onEdit={onEdit} />
+          </li>
+        ))}
+      </ul>
+      {audit.accepted.length > 0 ? (
+        <details className="mt-3">
+          <summary className="min-h-11 font-medium">{t('score.accepted', { count: audit.accepted.length })}</summary>
+          <ul className="m-0 list-none p-0 text-sm">
+            {audit.accepted.map((finding) => (
+              <li key={`${finding.code}.${finding.grounds}`} className="border-b border-line py-2">
+                <p>{finding.message}</p>
+                <p className="text-soft">“{finding.reason}”</p>
+                <Button
+                  look="quiet"
+                  onClick={() => {
+                    onEdit([{ op: 'accept', code: finding.code, grounds: finding.grounds, reason: null }], null);
+                  }}
+                >
+                  {t('score.reopen')}
+                </Button>
+              </li>
+            ))}
+          </ul>
+        </details>
+      ) : null}
+    </section>
+  );
+}
+
+function One({ finding, onGo, onEdit }: { finding: Finding } & Pick<Props, 'onGo' | 'onEdit'>) {
+  const { t } = useTranslation();
+  const suggestions: Record<string, string> = t('score.acceptSuggest', { returnObjects: true });
+  const codes: Record<string, string> = t('score.codes', { returnObjects: true });
+  const [reason, setReason] = useState<string | null>(null);
+  const { mend, position } = finding;
+  return (
+    <div className="flex gap-2 text-[0.95rem]">
+      <SeverityMark severity={finding.severity} />
+      <div className="min-w-0 grow">
+        <p className="text-xs text-soft">
+          {codes[finding.code] ?? finding.code} ·{' '}
+          {position === null ? (
+            t('score.wholeForm')
+          ) : (
+            <button
+              type="button"
+              className="min-h-6 text-pine underline underline-offset-2"
+              onClick={() => {
+                onGo(position);
+              }}
+            >
+              {t('score.go', { position })}
+            </button>
+          )}
+        </p>
+        <p>{finding.message}</p>
+        {reason === null ? (
+          <p className="mt-1 flex flex-wrap gap-x-3 gap-y-1">
+            {mend ? (
+              <Button
+                className="!min-h-9 text-sm"
+                onClick={() => {
+                  onEdit(mend.edits as unknown as Edit[], t('score.mended', { what: mend.says }));
+                }}
+              >
+                {mend.says}
+              </Button>
+            ) : null}
+            <Button
+              look="quiet"
+              className="!min-h-9 text-sm"
+              onClick={() => {
+                setReason(suggestions[finding.code] ?? suggestions.default ?? '');
+              }}
+            >
+              {t('score.accept')}
+            </Button>
+          </p>
+        ) : (
+          <form
+            className="mt-1"
+            onSubmit={(event) => {
+              event.preventDefault();
+              onEdit(
+                [{ op: 'accept', code: finding.code, grounds: finding.grounds, reason: reason.trim() }],
+                t('score.acceptedNow'),
+              );
+            }}
+          >
+            <label className="text-xs text-soft">
+              {t('score.acceptReason')}
+              <input
+                className={control}
+                value={reason}
+                maxLength={120}
+                required
+                onChange={(event) => {
+                  setReason(event.target.value);
+                }}
+              />
+            </label>
+            <div className="mt-1 flex gap-3">
+              <Button type="submit" look="primary" className="!min-h-9 text-sm" disabled={reason.trim() === ''}>
+                {t('score.acceptSave')}
+              </Button>
+              <Button
+                look="quiet"
+                className="!min-h-9 text-sm"
+                onClick={() => {
+                  setReason(null);
+                }}
+              >
+                {t('score.cancel')}
+              </Button>
+            </div>
+          </form>
+        )}
+      </div>
+    </div>
+  );
+}

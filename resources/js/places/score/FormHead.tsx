@@ -1,0 +1,76 @@
+import { useTranslation } from 'react-i18next';
+import type { Score } from '../../api/client';
+import { Cell } from './Depth';
+import type { Edit } from './edits';
+import { control, type Field, Records } from './Records';
+import type { Raw } from './edits';
+
+const SCHEMES: readonly Field[] = [
+  { key: 'name', kind: 'text', isRequired: true },
+  { key: 'announced', kind: 'number' },
+];
+const NUMBERS = ['announced', 'breath_seconds', 'showing_pace'];
+
+/** What is said of the form as a whole. */
+export function FormHead({ score, onEdit }: { score: Score; onEdit: (edits: Edit[]) => void }) {
+  const { t } = useTranslation();
+  const names: Record<string, string> = t('score.fields', { returnObjects: true });
+  const words: Record<string, string> = t('score.options', { returnObjects: true });
+  const head = score.head as Raw;
+  const set = (fields: Raw) => {
+    onEdit([{ op: 'form', fields }]);
+  };
+  const text = (key: string, isLong = false) => {
+    const value = head[key];
+    return (
+      <Cell
+        label={names[key] ?? key}
+        isLong={isLong}
+        value={typeof value === 'string' || typeof value === 'number' ? String(value) : ''}
+        onSave={(to) => {
+          const plain = to.trim().replace(',', '.');
+          // What is no number is sent as it is, and the server says what it should be.
+          const asNumber = NUMBERS.includes(key) && plain !== '' && !Number.isNaN(Number(plain)) ? Number(plain) : to.trim();
+          set({ [key]: to.trim() === '' ? null : asNumber });
+        }}
+      />
+    );
+  };
+  return (
+    <section className="flex flex-col gap-2">
+      {text('title')}
+      {text('family')}
+      {text('about', true)}
+      <div className="grid grid-cols-2 gap-2">
+        {text('announced')}
+        {text('breath_seconds')}
+        {text('showing_pace')}
+        <label className="flex flex-col text-xs text-soft">
+          {names.footfall}
+          <select
+            className={control}
+            value={typeof head.footfall === 'string' ? head.footfall : ''}
+            onChange={(event) => {
+              set({ footfall: event.target.value === '' ? null : event.target.value });
+            }}
+          >
+            <option value="">{t('score.none')}</option>
+            {['heel', 'toe', 'flat', 'none'].map((option) => (
+              <option key={option} value={option}>
+                {words[option]}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+      <Records
+        title={names.schemes ?? ''}
+        fields={SCHEMES}
+        value={(head.schemes ?? []) as Raw[]}
+        onSave={(value) => {
+          set({ schemes: value.length > 0 ? value : null });
+        }}
+      />
+    </section>
+  );
+}

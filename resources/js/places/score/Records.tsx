@@ -1,0 +1,252 @@
+import { useEffect, useRef, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Button } from '../../kit/controls';
+import type { Raw } from './edits';
+
+export interface Field {
+  key: string;
+  /** Which word of the messages names it, where that is not the key. */
+  label?: string;
+  kind: 'text' | 'long' | 'choice' | 'number' | 'weight' | 'yes' | 'list';
+  options?: readonly string[];
+  isRequired?: boolean;
+  /** The fields of a list in a list. */
+  fields?: readonly Field[];
+}
+
+export const control = 'min-h-9 w-full rounded border border-line bg-sheet px-2 py-1 text-[0.95rem] text-ink';
+
+/** Per cent on the left foot as it is typed: 80, or 40-60. */
+export function weightOf(text: string): unknown {
+  const range = /^(\d+(?:\.\d+)?)\s*[-–]\s*(\d+(?:\.\d+)?)$/.exec(text.trim());
+  if (range) return [Number(range[1]), Number(range[2])];
+  return text.trim() === '' ? undefined : Number.isNaN(Number(text)) ? text : Number(text);
+}
+
+function textOf(value: unknown): string {
+  if (Array.isArray(value)) return value.join('-');
+  return typeof value === 'string' || typeof value === 'number' ? String(value) : '';
+}
+
+/** A record without what is empty, or null while something it needs is. */
+export function cleaned(record: Raw, fields: readonly Field[]): Raw | null {
+  const out: Raw = { ...record };
+  for (const field of fields) {
+    const value = out[field.key];
+    if (field.kind === 'list' && Array.isArray(value)) {
+      const inner = (value as Raw[]).map((one) => cleaned(one, field.fields ?? [])).filter((one) => one !== null);
+      out[field.key] = inner.length > 0 ? inner : undefined;
+    }
+    if (value === '' || value === false || value === null) out[field.key] = undefined;
+    else if (field.kind === 'weight' && typeof value === 'string') out[field.key] = weightOf(value);
+    else if (field.kind === 'number' && typeof value === 'string')
+      out[field.key] = Number.isNaN(Number(value)) ? value : Number(value);
+    if (field.isRequired && out[field.key] === undefined) return null;
+  }
+  return Object.fromEntries(Object.entries(out).filter(([, value]) => value !== undefined));
+}
+
+const PAUSE_MS = 1200;
+
+interface Props {
+  title: string;
+  fields: readonly Field[];
+  value: Raw[];
+  /** What a new record begins as. */
+  fresh?: Raw;
+  onSave: (value: Raw[]) => void;
+}
+
+/** A list of small records, saved as one leaves a field or pauses; what lacks something it needs waits here until it has it. */
+export function Records({ title, fields, value, fresh = {}, onSave }: Props) {
+  const { t } = useTranslation();
+  const [rows, setRows] = useState<Raw[]>(value);
+  const saved = useRef(JSON.stringify(value));
+  const arrived = JSON.stringify(value);
+  useEffect(() => {
+    // Another state came from the server, and nothing half-written stands here: show it.
+    if (arrived !== saved.current) {
+      saved.current = arrived;
+      setRows(JSON.parse(arrived) as Raw[]);
+    }
+  }, [arrived]);
+
+  const save = (all: Raw[]) => {
+    const clean = all.map((one) => cleaned(one, fields)).filter((one) => one !== null);
+    if (JSON.stringify(clean) === saved.current) return;
+    saved.current = JSON.stringify(clean);
+    onSave(clean);
+  };
+  // Choosing, ticking and removing leave no field, so what stands here is saved after a while too.
+  const latest = useRef(save);
+  useEffect(() => {
+    latest.current = save;
+  });
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      latest.current(rows);
+    }, PAUSE_MS);
+    return () => {
+      clearTimeout(timer);
+    };
+  }, [rows]);
+  return (
+    <RecordList
+      title={title}
+      fields={fields}
+      rows={rows}
+      onChange={setRows}
+      onLeave={() => {
+        save(rows);
+      }}
+      onRemove={(at) => {
+        const rest = rows.filter((_, n) => n !== at);
+        setRows(rest);
+        save(rest);
+      }}
+      onAdd={() => {
+        const more = [...rows, { ...fresh }];
+        setRows(more);
+        save(more);
+      }}
+      addWord={t('score.add')}
+    />
+  );
+}
+
+interface ListProps {
+  title: string;
+  fields: readonly Field[];
+  rows: Raw[];
+  onChange: (rows: Raw[]) => void;
+  onLeave: () => void;
+  onRemove: (at: number) => void;
+  onAdd: () => void;
+  addWord: string;
+}
+
+function RecordList({ title, fields, rows, onChange, onLeave, onRemove, onAdd, addWord }: ListProps) {
+  const { t } = useTranslation();
+  return (
+    <fieldset className="mt-3">
+      <legend className="text-sm font-medium">{title}</legend>
+      {rows.map((row, at) => (
+        <div key={at} className="mt-1 border-l-2 border-line pl-2" onBlur={onLeave}>
+          <div className="flex flex-wrap items-end gap-x-2 gap-y-1">
+            {fields.map((field) => (
+              <RecordField
+                key={field.key}
+                field={field}
+                which={`${title} ${String(at + 1)}`}
+                value={row[field.key]}
+                onChange={(to) => {
+                  onChange(rows.map((one, n) => (n === at ? { ...one, [field.key]: to } : one)));
+                }}
+                onLeave={onLeave}
+              />
+            ))}
+            <button
+              type="button"
+              aria-label={t('score.remove', { what: `${title} ${String(at + 1)}` })}
+              className="min-h-9 min-w-9 text-xl leading-none text-soft hover:text-persimmon"
+              onClick={() => {
+                onRemove(at);
+              }}
+            >
+              ×
+            </button>
+          </div>
+        </div>
+      ))}
+      <Button look="quiet" className="!min-h-9 text-sm" onClick={onAdd}>
+        {addWord}
+      </Button>
+    </fieldset>
+  );
+}
+
+interface FieldProps {
+  field: Field;
+  which: string;
+  value: unknown;
+  onChange: (value: unknown) => void;
+  onLeave: () => void;
+}
+
+function RecordField({ field, which, value, onChange, onLeave }: FieldProps) {
+  const { t } = useTranslation();
+  const names: Record<string, string> = t('score.fields', { returnObjects: true });
+  const words: Record<string, string> = t('score.options', { returnObjects: true });
+  const name = names[field.label ?? field.key] ?? field.key;
+  const label = `${which}, ${name}`;
+  if (field.kind === 'list') {
+    const inner = (Array.isArray(value) ? value : []) as Raw[];
+    return (
+      <div className="basis-full">
+        <RecordList
+          title={name}
+          fields={field.fields ?? []}
+          rows={inner}
+          onChange={onChange}
+          onLeave={onLeave}
+          onRemove={(at) => {
+            onChange(inner.filter((_, n) => n !== at));
+          }}
+          onAdd={() => {
+            onChange([...inner, {}]);
+          }}
+          addWord={t('score.add')}
+        />
+      </div>
+    );
+  }
+  if (field.kind === 'yes') {
+    return (
+      <label className="flex min-h-9 basis-full items-center gap-2 text-sm">
+        <input
+          type="checkbox"
+          className="size-4 accent-pine"
+          checked={value === true}
+          onChange={(event) => {
+            onChange(event.target.checked);
+          }}
+        />
+        {name}
+      </label>
+    );
+  }
+  return (
+    <label
+      className={`flex flex-col text-xs text-soft ${field.kind === 'number' || field.kind === 'weight' ? 'w-16' : field.kind === 'long' ? 'basis-full' : field.kind === 'choice' ? 'w-28' : 'min-w-28 grow basis-28'}`}
+    >
+      {name}
+      {field.kind === 'choice' ? (
+        <select
+          aria-label={label}
+          className={control}
+          value={textOf(value)}
+          onChange={(event) => {
+            onChange(event.target.value);
+          }}
+        >
+          <option value="">{t('score.none')}</option>
+          {field.options?.map((option) => (
+            <option key={option} value={option}>
+              {words[option] ?? option}
+            </option>
+          ))}
+        </select>
+      ) : (
+        <input
+          aria-label={label}
+          className={control}
+          inputMode={field.kind === 'number' ? 'decimal' : undefined}
+          value={textOf(value)}
+          onChange={(event) => {
+            onChange(event.target.value);
+          }}
+        />
+      )}
+    </label>
+  );
+}

@@ -1,0 +1,388 @@
+import { useQuery } from '@tanstack/react-query';
+import { Tabs } from 'radix-ui';
+import { type KeyboardEvent, useCallback, useEffect, useId, useMemo, useRef, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useParams, useSearchParams } from 'react-router';
+import type { Score } from '../../api/client';
+import { scoreQuery } from '../../api/queries';
+import { Button, Dialog } from '../../kit/controls';
+import { duration, number } from '../../kit/format';
+import { Asked } from '../../kit/page';
+import { useTell } from '../../kit/toasts';
+import { Ribbon } from '../../pictures/Ribbon';
+import { MOST_ZOOM, RibbonTools } from '../../pictures/RibbonTools';
+import type { WidthBy } from '../../pictures/strip';
+import { FormPages } from '../forms/FormPages';
+import { type Column, type ColumnSet, sectionStarts, SETS } from './columns';
+import { Depth } from './Depth';
+import { type Edit, newId, type Row } from './edits';
+import { Findings, findingsByPosition } from './Findings';
+import { FormHead } from './FormHead';
+import { Grid, type Place } from './Grid';
+import { pasted, pastedCells } from './paste';
+import { useScore } from './useScore';
+import { useTravelWords } from './useTravelWords';
+
+/** The form editor: every entry as a row, what does not add up beside it, saved as one goes. */
+export function ScorePlace() {
+  const { form = '' } = useParams();
+  // Read afresh on coming here; while it is open, its own answers keep it up to date.
+  const query = useQuery({ ...scoreQuery(form), staleTime: 0, refetchOnWindowFocus: false, refetchOnReconnect: false });
+  const isStale = query.isFetching && !query.isFetchedAfterMount;
+  return (
+    <Asked query={isStale ? ({ ...query, data: undefined, isError: false } as typeof query) : query}>
+      {(score) => <Editor key={form} id={form} start={score} />}
+    </Asked>
+  );
+}
+
+type Tab = 'entry' | 'findings' | 'form';
+
+function Editor({ id, start }: { id: string; start: Score }) {
+  const { t } = useTranslation();
+  const tell = useTell();
+  const travelWords = useTravelWords();
+  const scoring = useScore(id, start);
+  const { score, rows, edit } = scoring;
+  const [search] = useSearchParams();
+  const [tab, setTab] = useState<Tab>(search.has('findings') ? 'findings' : 'entry');
+  const [set, setSet] = useState<ColumnSet>('typing');
+  const [by, setBy] = useState<WidthBy>('load');
+  const [zoom, setZoom] = useState(1);
+  const [place, setPlace] = useState<Place>(() => ({
+    row: Math.max(0, Number(search.get('row') ?? 1) - 1),
+    column: SETS.typing.indexOf('title'),
+  }));
+  const hintId = useId();
+  const columns: readonly Column[] = SETS[set];
+  const sections = useMemo(() => sectionStarts(score), [score]);
+  const findings = useMemo(() => findingsByPosition(score.audit.findings), [score.audit]);
+  const at = Math.min(place.row, rows.length - 1);
+  const row = rows[at];
+  const column = columns[Math.min(place.column, columns.length - 1)];
+  const { totals } = score.audit;
+
+  const go = useCallback((position: number) => {
+    setPlace((was) => ({ ...was, row: position - 1 }));
+    setTab('entry');
+  }, []);
+
+  const write = (target: Row, into: Column, text: string) => {
+    if (into === 'section') {
+      edit([{ op: 'section', id: target.key, title: text.trim() === '' ? null : text.trim() }]);
+      return;
+    }
+    if ((into === 'returns' || into === 'mirrors') && /^\d+$/.test(text.trim())) {
+      const to = rows[Number(text) - 1];
+      if (!to) {
+        tell(t('score.rowNotThere', { row: text.trim() }), { isProblem: true });
+        return;
+      }
+      edit([{ op: 'set', id: target.key, cells: { [into]: to.key } }]);
+      return;
+    }
+    edit([{ op: 'set', id: target.key, cells: { [into]: text } }]);
+  };
+
+  const insert = (below: boolean) => {
+    const entry = { id: newId(), kind: 'movement', title: t('score.newTitle') };
+    const after = below ? (row?.key ?? null) : (rows[at - 1]?.key ?? null);
+    edit([{ op: 'insert', after, entries: [entry] }]);
+    setPlace({ row: below ? at + 1 : at, column: Math.max(0, columns.indexOf('title')) });
+  };
+  const change = (edits: Edit[], to: number | null = null) => {
+    edit(edits);
+    if (to !== null) setPlace((was) => ({ ...was, row: Math.max(0, to) }));
+  };
+  const commands = {
+    insert: () => {
+      insert(true);
+    },
+    removeRow: () => {
+      if (row && rows.length > 1) change([{ op: 'remove', ids: [row.key] }]);
+    },
+    up: () => {
+      if (row && at > 0) change([{ op: 'move', id: row.key, after: rows[at - 2]?.key ?? null }], at - 1);
+    },
+    down: () => {
+      const next = rows[at + 1];
+      if (row && next) change([{ op: 'move', id: row.key, after: next.key }], at + 1);
+    },
+    split: () => {
+      if (row) change([{ op: 'split', id: row.key, as: newId() }]);
+    },
+    merge: () => {
+      if (row && at < rows.length - 1) change([{ op: 'merge', id: row.key }]);
+    },
+    mirror: () => {
+      if (row) change([{ op: 'mirror', id: row.key, as: newId() }], at + 1);
+    },
+    renumber: () => {
+      change([{ op: 'renumber', from: 1 }]);
+    },
+  } as const;
+  type Command = keyof typeof commands;
+  const withKeys: Record<Command, string> = {
+    insert: 'Insert, Alt+I',
+    removeRow: 'Ctrl+Delete',
+    up: 'Alt+↑',
+    down: 'Alt+↓',
+    split: 'Alt+S',
+    merge: 'Alt+J',
+    mirror: 'Alt+M',
+    renumber: 'Alt+N',
+  };
+
+  function onCommand(event: KeyboardEvent): boolean {
+    const control = event.ctrlKey || event.metaKey;
+    const alt: Record<string, Command> = {
+      KeyI: 'insert',
+      KeyS: 'split',
+      KeyJ: 'merge',
+      KeyM: 'mirror',
+      KeyN: 'renumber',
+      ArrowUp: 'up',
+      ArrowDown: 'down',
+    };
+    if (event.altKey && event.shiftKey && event.code === 'KeyI') insert(false);
+    else if (event.altKey && alt[event.code]) commands[alt[event.code] as Command]();
+    else if (event.key === 'Insert') commands.insert();
+    else if (control && event.key === 'Delete') commands.removeRow();
+    else if (event.key === '+' && control) return false;
+    else return false;
+    return true;
+  }
+
+  // Taking back works wherever one is on the page, but in a field the browser's own comes first.
+  const { undo, redo } = scoring;
+  const steps = useRef({ undo, redo });
+  useEffect(() => {
+    steps.current = { undo, redo };
+  });
+  useEffect(() => {
+    const onKey = (event: globalThis.KeyboardEvent) => {
+      const target = event.target as HTMLElement;
+      if (['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName)) return;
+      const key = event.key.toLowerCase();
+      if (!(event.ctrlKey || event.metaKey)) {
+        if (target.closest('[role=grid]')) return;
+        if (key === '+') setZoom((was) => Math.min(was * 2, MOST_ZOOM));
+        else if (key === '-') setZoom((was) => Math.max(was / 2, 1));
+        return;
+      }
+      const way = key === 'z' ? (event.shiftKey ? 'redo' : 'undo') : key === 'y' ? 'redo' : null;
+      if (way === null) return;
+      event.preventDefault();
+      steps.current[way]?.();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => {
+      window.removeEventListener('keydown', onKey);
+    };
+  }, []);
+
+  const paste = (text: string) => {
+    const cells = pastedCells(text);
+    if (cells.length === 0) return;
+    const edits = pasted(rows, [...columns], { row: at, column: Math.min(place.column, columns.length - 1) }, cells);
+    if (edits === null) tell(t('score.pasteTooMany'), { isProblem: true });
+    else edit(asKeys(edits, rows), t('score.pasted', { count: cells.length }));
+  };
+
+  const wrong = row && column ? scoring.refused.get(`${row.key}.${column}`) : undefined;
+  const button = 'min-h-9 px-2 text-sm text-pine underline-offset-4 hover:underline disabled:text-soft disabled:opacity-60';
+
+  return (
+    <FormPages
+      id={id}
+      title={score.form.title}
+      kicker={
+        <>
+          {t('score.totals', {
+            movements: totals.movements,
+            load: number(totals.load, 1),
+            time: duration(totals.seconds),
+            turn: number(totals.turn, 1),
+            left: number(totals.left, 1),
+            right: number(totals.right, 1),
+            travel: travelWords(totals.travel[0] ?? 0, totals.travel[1] ?? 0),
+          })}
+        </>
+      }
+      actions={
+        <>
+          <p role="status" className="self-center pr-2 text-sm text-soft">
+            {scoring.refused.size > 0 ? (
+              <strong className="font-medium text-persimmon">{t('score.refusedCount', { count: scoring.refused.size })}</strong>
+            ) : scoring.saving === 'saved' ? (
+              t('score.saved', { version: score.version })
+            ) : scoring.saving === 'saving' ? (
+              t('score.saving')
+            ) : (
+              <strong className="font-medium text-persimmon">{t('score.offline')}</strong>
+            )}
+          </p>
+          <Button disabled={undo === null} title="Ctrl+Z" onClick={() => undo?.()}>
+            {t('score.undo')}
+          </Button>
+          <Button disabled={redo === null} title="Ctrl+Shift+Z" onClick={() => redo?.()}>
+            {t('score.redo')}
+          </Button>
+        </>
+      }
+    >
+      <RibbonTools by={by} onBy={setBy} zoom={zoom} onZoom={setZoom} />
+      <Ribbon
+        form={score.form}
+        by={by}
+        zoom={zoom}
+        findings={findings}
+        selected={at < score.form.entries.length ? { from: at + 1, to: at + 1 } : null}
+        onSelect={go}
+      />
+      <div className="mt-3 grid gap-x-6 gap-y-4 xl:grid-cols-[minmax(0,1fr)_21rem]">
+        <div className="min-w-0">
+          <div className="no-print mb-1 flex flex-wrap items-center gap-x-1" role="toolbar" aria-label={t('score.grid')}>
+            <label className="flex items-center gap-2 pr-3 text-sm text-soft">
+              {t('score.columnSet')}
+              <select
+                className="min-h-9 rounded border border-line bg-sheet px-2 text-ink"
+                value={set}
+                onChange={(event) => {
+                  const next = event.target.value as ColumnSet;
+                  const same = column ? (SETS[next] as readonly Column[]).indexOf(column) : -1;
+                  setSet(next);
+                  setPlace((was) => ({ ...was, column: same >= 0 ? same : SETS[next].indexOf('title' as never) }));
+                }}
+              >
+                {(['typing', 'body', 'all'] as const).map((key) => (
+                  <option key={key} value={key}>
+                    {t(`score.sets.${key}`)}
+                  </option>
+                ))}
+              </select>
+            </label>
+            {(Object.keys(commands) as Command[]).map((command) => (
+              <button
+                key={command}
+                type="button"
+                className={button}
+                title={withKeys[command]}
+                onClick={() => {
+                  commands[command]();
+                }}
+              >
+                {t(`score.${command}`)}
+              </button>
+            ))}
+          </div>
+          <Grid
+            rows={rows}
+            columns={columns}
+            sections={sections}
+            refused={scoring.refused}
+            place={place}
+            onPlace={setPlace}
+            onWrite={write}
+            onPaste={paste}
+            onCommand={onCommand}
+            hintId={hintId}
+          />
+          <p id={hintId} aria-live="polite" className="mt-1 min-h-6 text-sm text-soft">
+            {wrong ? (
+              <strong className="font-medium text-persimmon">
+                {t('score.notSavedCell', { message: wrong.message, typed: wrong.typed })}
+              </strong>
+            ) : column ? (
+              <>
+                <span className="text-ink">{t(`score.columns.${column}`)}</span>: {t(`score.hints.${column}`)}
+              </>
+            ) : null}{' '}
+            {t('score.gridHint')}
+          </p>
+        </div>
+        <Tabs.Root
+          value={tab}
+          onValueChange={(value) => {
+            setTab(value as Tab);
+          }}
+          className="no-print min-w-0"
+        >
+          <Tabs.List className="mb-2 flex border-b border-line">
+            {(['entry', 'findings', 'form'] as const).map((key) => (
+              <Tabs.Trigger
+                key={key}
+                value={key}
+                className="min-h-11 border-b-3 border-transparent px-3 text-soft data-[state=active]:border-pine data-[state=active]:font-semibold data-[state=active]:text-ink"
+              >
+                {t(`score.${key}Tab`)}
+                {key === 'findings' ? ` ${String(score.audit.findings.length)}` : ''}
+              </Tabs.Trigger>
+            ))}
+          </Tabs.List>
+          <Tabs.Content value="entry" className="max-h-[68vh] overflow-y-auto pr-1">
+            {row ? <Depth key={row.key} row={row} position={at + 1} refused={scoring.refused} rows={rows} onEdit={edit} /> : null}
+          </Tabs.Content>
+          <Tabs.Content value="findings" className="max-h-[68vh] overflow-y-auto pr-1">
+            <Findings audit={score.audit} onGo={go} onEdit={edit} />
+          </Tabs.Content>
+          <Tabs.Content value="form" className="max-h-[68vh] overflow-y-auto pr-1">
+            <FormHead score={score} onEdit={edit} />
+          </Tabs.Content>
+        </Tabs.Root>
+      </div>
+      <p className="mt-3 text-sm text-soft">
+        {t('forms.legend', {
+          width: t(by === 'load' ? 'forms.byLoad' : by === 'time' ? 'forms.byTime' : 'forms.even').toLowerCase(),
+        })}
+        {' · '}
+        {t('forms.findingsLegend')}
+      </p>
+      <Dialog
+        open={scoring.conflict !== null}
+        onOpenChange={(open) => {
+          if (!open) void scoring.settle(false);
+        }}
+        title={t('score.conflictTitle')}
+      >
+        <p>{scoring.conflict?.message}</p>
+        <h3 className="mt-3 text-lg">{t('score.conflictMine')}</h3>
+        <ul className="mt-1 list-disc pl-5 text-sm break-words">
+          {scoring.conflict?.edits.map((one, n) => (
+            <li key={n}>{mine(one, rows)}</li>
+          ))}
+        </ul>
+        <div className="mt-4 flex flex-wrap gap-2">
+          <Button look="primary" onClick={() => void scoring.settle(false)}>
+            {t('score.conflictLook')}
+          </Button>
+          <Button onClick={() => void scoring.settle(true)}>{t('score.conflictAgain')}</Button>
+        </div>
+      </Dialog>
+    </FormPages>
+  );
+}
+
+/** What was about to be saved, so that it can be typed again. */
+function mine(edit: Edit, rows: Row[]): string {
+  const title = 'id' in edit ? (rows.find((row) => row.key === edit.id)?.cells.title ?? edit.id) : '';
+  if (edit.op !== 'set') return [edit.op, title].filter((part) => part !== '').join(': ');
+  const said = Object.entries({ ...edit.cells, ...edit.fields }).map(
+    ([field, value]) => `${field.replace('_', ' ')} ${typeof value === 'string' ? `“${value}”` : JSON.stringify(value)}`,
+  );
+  return `${title}: ${said.join(', ')}`;
+}
+
+/** Relations pasted as row numbers become the entries of those rows; sections become what begins them. */
+function asKeys(edits: Edit[], rows: Row[]): Edit[] {
+  return edits.flatMap((edit): Edit[] => {
+    if (edit.op !== 'set' || !edit.cells) return [edit];
+    const { section, ...cells } = edit.cells;
+    for (const column of ['returns', 'mirrors']) {
+      const to = /^\d+$/.test(cells[column] ?? '') ? rows[Number(cells[column]) - 1] : undefined;
+      if (to) cells[column] = to.key;
+    }
+    const sectioned: Edit[] = section === undefined || section === '' ? [] : [{ op: 'section', id: edit.id, title: section }];
+    return [...(Object.keys(cells).length > 0 ? [{ ...edit, cells }] : []), ...sectioned];
+  });
+}

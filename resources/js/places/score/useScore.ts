@@ -1,0 +1,222 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { api, ask, Problem, type Score } from '../../api/client';
+import { formQuery, readAgain, scoreQuery } from '../../api/queries';
+import { keepDraft, readDraft } from '../../kit/draft';
+import { useTell } from '../../kit/toasts';
+import { type Edit, foreseen, type Row } from './edits';
+
+/** What was sent in one go: all of it is made, or nothing. */
+interface Batch {
+  edits: Edit[];
+  said: string | null;
+}
+export type Saving = 'saved' | 'saving' | 'offline';
+/** Cells that were refused: what was typed, and why it cannot be; by key and column. */
+export type Refused = Map<string, { typed: string; message: string }>;
+export interface Conflict {
+  message: string;
+  edits: Edit[];
+}
+interface Done {
+  undo: number[];
+  redo: number[];
+}
+
+const RETRY_MS = 3000;
+
+/**
+ * A form being edited: what is typed shows at once and is sent in order, one batch after the other, each on the version
+ * the last one made. What is refused stays where it was typed; what somebody else changed meanwhile is asked about.
+ */
+export function useScore(id: string, start: Score) {
+  const { t } = useTranslation();
+  const client = useQueryClient();
+  const tell = useTell();
+  const [score, setScore] = useState(start);
+  const [queue, setQueue] = useState<Batch[]>([]);
+  const [saving, setSaving] = useState<Saving>('saved');
+  const [refused, setRefused] = useState<Refused>(new Map());
+  const [conflict, setConflict] = useState<Conflict | null>(null);
+  const [done, setDone] = useState<Done>(() => readDraft<Done>(`score.${id}`) ?? { undo: [], redo: [] });
+  const waiting = useRef<Batch[]>([]);
+  const base = useRef(start.version);
+  const isBusy = useRef(false);
+  const isGone = useRef(false);
+
+  useEffect(() => {
+    keepDraft(`score.${id}`, done);
+  }, [id, done]);
+  useEffect(() => {
+    isGone.current = false;
+    return () => {
+      isGone.current = true;
+    };
+  }, []);
+  useEffect(() => {
+    const hold = (event: BeforeUnloadEvent) => {
+      if (waiting.current.length > 0) event.preventDefault();
+    };
+    window.addEventListener('beforeunload', hold);
+    return () => {
+      window.removeEventListener('beforeunload', hold);
+    };
+  }, []);
+
+  const take = useCallback(
+    (answer: Score) => {
+      base.current = answer.version;
+      setScore(answer);
+      client.setQueryData(scoreQuery(id).queryKey, answer);
+      client.setQueryData(formQuery(id).queryKey, answer.form);
+      void readAgain('score');
+    },
+    [client, id],
+  );
+
+  const drop = useCallback(() => {
+    waiting.current = waiting.current.slice(1);
+    setQueue(waiting.current);
+  }, []);
+
+  const refuse = useCallback(
+    (batch: Batch, problem: Problem) => {
+      const cells = batch.edits.flatMap((edit) => (edit.op === 'set' && edit.cells ? [{ id: edit.id, cells: edit.cells }] : []));
+      const found = cells.find((one) => problem.place.startsWith(`${one.id}.`));
+      if (!found) {
+        tell(problem.message, { isProblem: true });
+        return;
+      }
+      const wrong = problem.place.slice(found.id.length + 1);
+      setRefused((all) => {
+        const more = new Map(all);
+        // The whole batch was left out, so every cell of it keeps what was typed; only one of them is to blame.
+        for (const one of cells) {
+          for (const [column, typed] of Object.entries(one.cells)) {
+            const isIt = one.id === found.id && (column === wrong || !(wrong in one.cells));
+            more.set(`${one.id}.${column}`, { typed, message: isIt ? problem.message : `${problem.message} (${wrong})` });
+          }
+        }
+        return more;
+      });
+      tell(problem.message, { isProblem: true });
+    },
+    [tell],
+  );
+
+  const pump = useCallback(async () => {
+    if (isBusy.current) return;
+    isBusy.current = true;
+    for (let batch = waiting.current[0]; batch !== undefined; batch = waiting.current[0]) {
+      setSaving('saving');
+      try {
+        const sent = base.current;
+        const answer = await ask(
+          api.POST('/api/forms/{form}/edits', { params: { path: { form: id } }, body: { base: sent, edits: batch.edits } }),
+        );
+        drop();
+        if (answer.version !== sent) setDone((all) => ({ undo: [...all.undo, answer.version].slice(-200), redo: [] }));
+        take(answer);
+        if (batch.said !== null) tell(batch.said);
+      } catch (error) {
+        if (!(error instanceof Problem) || error.status === 419 || error.status === 429) {
+          setSaving('offline');
+          await new Promise((resolve) => setTimeout(resolve, RETRY_MS));
+          if (isGone.current) break;
+          continue;
+        }
+        if (error.status === 409) {
+          setConflict({ message: error.message, edits: batch.edits });
+          break;
+        }
+        drop();
+        refuse(batch, error);
+      }
+    }
+    isBusy.current = false;
+    setSaving(waiting.current.length === 0 ? 'saved' : 'saving');
+  }, [drop, id, refuse, take, tell]);
+
+  /** Makes a change: it shows at once, and is saved as soon as what came before it is. */
+  const edit = useCallback(
+    (edits: Edit[], said: string | null = null) => {
+      if (edits.length === 0) return;
+      setRefused((all) => {
+        const touched = edits.flatMap((one) =>
+          one.op === 'set' && one.cells ? Object.keys(one.cells).map((column) => `${one.id}.${column}`) : [],
+        );
+        if (!touched.some((key) => all.has(key))) return all;
+        const fewer = new Map(all);
+        for (const key of touched) fewer.delete(key);
+        return fewer;
+      });
+      waiting.current = [...waiting.current, { edits, said }];
+      setQueue(waiting.current);
+      void pump();
+    },
+    [pump],
+  );
+
+  const step = useCallback(
+    async (way: 'undo' | 'redo') => {
+      if (waiting.current.length > 0 || isBusy.current) return;
+      const versions = done[way];
+      const version = versions[versions.length - 1];
+      if (version === undefined) return;
+      isBusy.current = true;
+      setSaving('saving');
+      try {
+        const answer = await ask(api.POST('/api/forms/{form}/take-back', { params: { path: { form: id } }, body: { version } }));
+        const back = way === 'undo' ? 'redo' : 'undo';
+        setDone((all) => ({ ...all, [way]: all[way].slice(0, -1), [back]: [...all[back], answer.version] }));
+        take(answer);
+        tell(t(way === 'undo' ? 'score.takenBack' : 'score.doneAgain'));
+      } catch (error) {
+        if (error instanceof Problem) setDone((all) => ({ ...all, [way]: all[way].slice(0, -1) }));
+        tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });
+      }
+      isBusy.current = false;
+      setSaving('saved');
+      void pump();
+    },
+    [done, id, pump, t, take, tell],
+  );
+
+  /** After a conflict: what is there now is read; what was about to be saved is dropped, or made on top of it. */
+  const settle = useCallback(
+    async (isAgain: boolean) => {
+      try {
+        const now = await ask(api.GET('/api/forms/{form}/score', { params: { path: { form: id } } }));
+        if (!isAgain) {
+          waiting.current = [];
+          setQueue([]);
+        }
+        take(now);
+        setConflict(null);
+        void pump();
+      } catch (error) {
+        tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });
+      }
+    },
+    [id, pump, t, take, tell],
+  );
+
+  const rows = useMemo<Row[]>(
+    () => queue.reduce((so, batch) => batch.edits.reduce((rest, one) => foreseen(rest, one, score.columns), so), score.rows),
+    [queue, score],
+  );
+
+  return {
+    score,
+    rows,
+    edit,
+    saving: queue.length > 0 && saving === 'saved' ? ('saving' as const) : saving,
+    refused,
+    conflict,
+    settle,
+    undo: done.undo.length > 0 && queue.length === 0 ? () => void step('undo') : null,
+    redo: done.redo.length > 0 && queue.length === 0 ? () => void step('redo') : null,
+  };
+}
+export type Scoring = ReturnType<typeof useScore>;
