@@ -40,12 +40,12 @@ test('a file of 5,000 lines says at which line a form is over, and what was read
   await expect(list).toHaveValue(text);
 });
 
-test('a file of 2 MB is refused before it is sent', async ({ page }) => {
+test('a file of 3 MB is refused before it is sent', async ({ page }) => {
   await page.goto('/forms/new');
   await page
     .getByLabel('Or choose a file')
-    .setInputFiles({ name: 'big.txt', mimeType: 'text/plain', buffer: Buffer.alloc(2_000_000, 'x') });
-  await expect(page.getByRole('alert')).toContainText('larger than 1 MB');
+    .setInputFiles({ name: 'big.txt', mimeType: 'text/plain', buffer: Buffer.alloc(3_000_000, 'x') });
+  await expect(page.getByRole('alert')).toContainText('larger than 2 MB');
 });
 
 test('a title that is HTML is shown as text and runs nothing', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 
 export const OWNER = 'ottilie@lantern-quay.example';
 export const PASSWORD = 'reeds-at-dusk';
@@ -60,3 +60,22 @@ export async function holdBack(page: Page, url: string): Promise<() => Promise<v
     await (await answered).finished();
   };
 }
+
+/** Pastes a list as a new form and opens its score. */
+export async function newScore(page: Page, list: string): Promise<void> {
+  await page.goto('/forms/new');
+  await page.getByLabel('The list, a line a movement').fill(list);
+  await page.getByRole('button', { name: 'Read it' }).click();
+  await page.getByRole('button', { name: 'Save the form' }).click();
+  await expect(page.getByRole('heading', { name: 'Lessons', exact: true })).toBeVisible();
+  await page.getByRole('link', { name: 'Score', exact: true }).click();
+  await expect(page.getByRole('grid')).toBeVisible();
+}
+
+/** Waits until everything typed is saved. */
+export async function expectSaved(page: Page): Promise<void> {
+  await expect(page.getByText(/^Saved · version \d+$/)).toBeVisible();
+}
+
+/** A row of the grid of a score, from 1. */
+export const row = (page: Page, position: number): Locator => page.getByRole('grid').getByRole('row').nth(position);

@@ -453,7 +453,7 @@ export const en = {
     up: 'Move up',
     down: 'Move down',
     split: 'Split',
-    merge: 'Merge with next',
+    merge: 'Merge',
     mirror: 'Add other side',
     renumber: 'Renumber',
     undo: 'Take back',

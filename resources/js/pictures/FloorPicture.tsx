@@ -131,7 +131,7 @@ export function FloorPicture({ floor, width, depth, students, chosen, onChoose, 
               isFaint={chosen !== null && position !== chosen}
             />
             {out.has(position) ? (
-              <path d="M -0.2 -0.2 L 0.2 0.2 M 0.2 -0.2 L -0.2 0.2" stroke="var(--persimmon)" strokeWidth={0.05} />
+              <path d="M -0.13 -0.13 L 0.13 0.13 M 0.13 -0.13 L -0.13 0.13" stroke="var(--persimmon)" strokeWidth={0.035} />
             ) : null}
           </g>
         );

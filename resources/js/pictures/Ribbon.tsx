@@ -1,4 +1,4 @@
-import { type KeyboardEvent, type PointerEvent, useEffect, useId, useState } from 'react';
+import { type KeyboardEvent, memo, type PointerEvent, useEffect, useId, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Entry, Form, Passage } from '../api/client';
 import { number } from '../kit/format';
@@ -32,7 +32,7 @@ const NOTCH = TOP + CELL;
 const fills: Record<CellState, string> = { plain: 'var(--sheet)', known: 'var(--moss-soft)', now: 'var(--pine)' };
 
 /** A form drawn as one long strip: see the legend beside it. */
-export function Ribbon({
+export const Ribbon = memo(function Ribbon({
   form,
   by = 'load',
   state = () => 'plain',
@@ -197,7 +197,7 @@ export function Ribbon({
       </svg>
     </div>
   );
-}
+});
 
 /** What the audit finds at an entry: a filled lozenge cannot be, a hollow one is unusual, a dot is not said. */
 function Mark({ severity, x }: { severity: Severity; x: number }) {

@@ -58,14 +58,9 @@ function Out({ form }: { form: Form }) {
                 ) : losses.length === 0 ? (
                   <p>{query.isPending ? t('app.loading') : t('files.carriesAll')}</p>
                 ) : (
-                  <>
-                    <p>{t('files.cannot')}</p>
-                    <ul className="list-disc pl-5">
-                      {losses.map((loss) => (
-                        <li key={loss}>{loss}</li>
-                      ))}
-                    </ul>
-                  </>
+                  <p>
+                    <strong className="font-medium text-ink">{t('files.cannot')}</strong> {losses.join('; ')}.
+                  </p>
                 )}
               </div>
             </li>

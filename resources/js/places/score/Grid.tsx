@@ -50,6 +50,18 @@ export function Grid({ rows, columns, sections, refused, place, onPlace, onWrite
     [columns.length, onPlace, rows.length],
   );
 
+  // The place is in sight wherever it was chosen, and only the grid scrolls for it.
+  useLayoutEffect(() => {
+    const cell = box.current?.querySelector<HTMLElement>('[data-active=true]');
+    const row = cell?.parentElement;
+    if (!box.current || !row) return;
+    const head = box.current.querySelector('thead')?.clientHeight ?? 0;
+    const { scrollTop, clientHeight } = box.current;
+    if (row.offsetTop - head < scrollTop) box.current.scrollTop = row.offsetTop - head;
+    else if (row.offsetTop + row.offsetHeight > scrollTop + clientHeight) {
+      box.current.scrollTop = row.offsetTop + row.offsetHeight - clientHeight + 4;
+    }
+  }, [at.row]);
   // Focus follows the place, but only once the grid has it: opening the page takes it from nobody.
   useLayoutEffect(() => {
     if (writing !== null || !wantsFocus.current) return;
@@ -135,12 +147,20 @@ export function Grid({ rows, columns, sections, refused, place, onPlace, onWrite
         aria-label={t('score.grid')}
         aria-rowcount={rows.length + 1}
         aria-describedby={hintId}
-        className="border-collapse text-[0.95rem]"
+        className="table-fixed border-collapse text-[0.95rem]"
+        style={{ width: `${String(columns.reduce((sum, column) => sum + WIDTHS[column], 2.25))}rem`, minWidth: '100%' }}
         onKeyDown={onKey}
       >
+        {/* Fixed widths: what is typed in one cell moves no other. */}
+        <colgroup>
+          <col style={{ width: '2.25rem' }} />
+          {columns.map((column) => (
+            <col key={column} style={column === 'title' ? undefined : { width: `${String(WIDTHS[column])}rem` }} />
+          ))}
+        </colgroup>
         <thead className="sticky top-0 z-10 bg-paper">
           <tr role="row">
-            <th scope="col" className="w-9 px-1 py-1 text-right text-sm font-normal text-soft">
+            <th scope="col" className="px-1 py-1 text-right text-sm font-normal text-soft">
               <span className="sr-only">{t('score.position')}</span>
             </th>
             {columns.map((column) => (
@@ -148,7 +168,6 @@ export function Grid({ rows, columns, sections, refused, place, onPlace, onWrite
                 key={column}
                 scope="col"
                 title={t(`score.hints.${column}`)}
-                style={{ minWidth: `${String(WIDTHS[column])}rem` }}
                 className={`border-l border-line px-2 py-1 text-left text-sm font-normal text-soft ${column === 'title' ? 'sticky left-0 z-20 bg-paper' : ''}`}
               >
                 {t(`score.columns.${column}`)}
@@ -241,11 +260,15 @@ const GridRow = memo(function GridRow({
             title={wrong?.message}
             data-active={isActive}
             tabIndex={isActive ? 0 : -1}
-            onClick={() => {
-              if (isActive) onWriteAt({ start: null });
+            onMouseDown={(event) => {
+              // A cell that has the focus already is written in; the first click only goes there.
+              event.currentTarget.dataset.had = String(document.activeElement === event.currentTarget);
+            }}
+            onClick={(event) => {
+              if (isActive && event.currentTarget.dataset.had === 'true') onWriteAt({ start: null });
               else onCell(n, at);
             }}
-            className={`h-9 border-l border-line px-2 outline-offset-[-2px] ${column === 'title' ? 'sticky left-0 z-[1] max-w-80 bg-paper font-medium' : 'max-w-40'} ${
+            className={`h-9 border-l border-line px-2 outline-offset-[-2px] ${column === 'title' ? 'sticky left-0 z-[1] bg-paper font-medium' : ''} ${
               wrong ? 'bg-straw-soft font-medium text-persimmon' : ''
             } ${isActive ? 'outline-2 outline-pine2' : ''} truncate`}
           >

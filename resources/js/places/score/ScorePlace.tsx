@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Tabs } from 'radix-ui';
-import { type KeyboardEvent, useCallback, useEffect, useId, useMemo, useRef, useState } from 'react';
+import { type KeyboardEvent, useCallback, useEffect, useDeferredValue, useId, useMemo, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useParams, useSearchParams } from 'react-router';
 import type { Score } from '../../api/client';
@@ -61,6 +61,13 @@ function Editor({ id, start }: { id: string; start: Score }) {
   const row = rows[at];
   const column = columns[Math.min(place.column, columns.length - 1)];
   const { totals } = score.audit;
+  // The ribbon and the depth follow when the grid has been drawn.
+  const near = useDeferredValue(at);
+  const nearRow = rows[near];
+  const selected = useMemo(
+    () => (near < score.form.entries.length ? { from: near + 1, to: near + 1 } : null),
+    [near, score.form],
+  );
 
   const go = useCallback((position: number) => {
     setPlace((was) => ({ ...was, row: position - 1 }));
@@ -190,25 +197,12 @@ function Editor({ id, start }: { id: string; start: Score }) {
   };
 
   const wrong = row && column ? scoring.refused.get(`${row.key}.${column}`) : undefined;
-  const button = 'min-h-9 px-2 text-sm text-pine underline-offset-4 hover:underline disabled:text-soft disabled:opacity-60';
+  const button = 'min-h-9 px-1.5 text-sm text-pine underline-offset-4 hover:underline disabled:text-soft disabled:opacity-60';
 
   return (
     <FormPages
       id={id}
       title={score.form.title}
-      kicker={
-        <>
-          {t('score.totals', {
-            movements: totals.movements,
-            load: number(totals.load, 1),
-            time: duration(totals.seconds),
-            turn: number(totals.turn, 1),
-            left: number(totals.left, 1),
-            right: number(totals.right, 1),
-            travel: travelWords(totals.travel[0] ?? 0, totals.travel[1] ?? 0),
-          })}
-        </>
-      }
       actions={
         <>
           <p role="status" className="self-center pr-2 text-sm text-soft">
@@ -232,50 +226,43 @@ function Editor({ id, start }: { id: string; start: Score }) {
       }
     >
       <RibbonTools by={by} onBy={setBy} zoom={zoom} onZoom={setZoom} />
-      <Ribbon
-        form={score.form}
-        by={by}
-        zoom={zoom}
-        findings={findings}
-        selected={at < score.form.entries.length ? { from: at + 1, to: at + 1 } : null}
-        onSelect={go}
-      />
-      <div className="mt-3 grid gap-x-6 gap-y-4 xl:grid-cols-[minmax(0,1fr)_21rem]">
-        <div className="min-w-0">
-          <div className="no-print mb-1 flex flex-wrap items-center gap-x-1" role="toolbar" aria-label={t('score.grid')}>
-            <label className="flex items-center gap-2 pr-3 text-sm text-soft">
-              {t('score.columnSet')}
-              <select
-                className="min-h-9 rounded border border-line bg-sheet px-2 text-ink"
-                value={set}
-                onChange={(event) => {
-                  const next = event.target.value as ColumnSet;
-                  const same = column ? (SETS[next] as readonly Column[]).indexOf(column) : -1;
-                  setSet(next);
-                  setPlace((was) => ({ ...was, column: same >= 0 ? same : SETS[next].indexOf('title' as never) }));
-                }}
-              >
-                {(['typing', 'body', 'all'] as const).map((key) => (
-                  <option key={key} value={key}>
-                    {t(`score.sets.${key}`)}
-                  </option>
-                ))}
-              </select>
-            </label>
-            {(Object.keys(commands) as Command[]).map((command) => (
-              <button
-                key={command}
-                type="button"
-                className={button}
-                title={withKeys[command]}
-                onClick={() => {
-                  commands[command]();
-                }}
-              >
-                {t(`score.${command}`)}
-              </button>
+      <Ribbon form={score.form} by={by} zoom={zoom} findings={findings} selected={selected} onSelect={go} />
+      <div className="no-print mt-2 mb-1 flex flex-wrap items-center gap-x-1" role="toolbar" aria-label={t('score.grid')}>
+        <label className="flex items-center gap-2 pr-3 text-sm text-soft">
+          <select
+            aria-label={t('score.columnSet')}
+            className="min-h-9 rounded border border-line bg-sheet px-2 text-ink"
+            value={set}
+            onChange={(event) => {
+              const next = event.target.value as ColumnSet;
+              const same = column ? (SETS[next] as readonly Column[]).indexOf(column) : -1;
+              setSet(next);
+              setPlace((was) => ({ ...was, column: same >= 0 ? same : SETS[next].indexOf('title' as never) }));
+            }}
+          >
+            {(['typing', 'body', 'all'] as const).map((key) => (
+              <option key={key} value={key}>
+                {t(`score.sets.${key}`)}
+              </option>
             ))}
-          </div>
+          </select>
+        </label>
+        {(Object.keys(commands) as Command[]).map((command) => (
+          <button
+            key={command}
+            type="button"
+            className={button}
+            title={withKeys[command]}
+            onClick={() => {
+              commands[command]();
+            }}
+          >
+            {t(`score.${command}`)}
+          </button>
+        ))}
+      </div>
+      <div className="grid gap-x-6 gap-y-4 xl:grid-cols-[minmax(0,1fr)_21rem]">
+        <div className="min-w-0">
           <Grid
             rows={rows}
             columns={columns}
@@ -321,7 +308,9 @@ function Editor({ id, start }: { id: string; start: Score }) {
             ))}
           </Tabs.List>
           <Tabs.Content value="entry" className="max-h-[68vh] overflow-y-auto pr-1">
-            {row ? <Depth key={row.key} row={row} position={at + 1} refused={scoring.refused} rows={rows} onEdit={edit} /> : null}
+            {nearRow ? (
+              <Depth key={nearRow.key} row={nearRow} position={near + 1} refused={scoring.refused} rows={rows} onEdit={edit} />
+            ) : null}
           </Tabs.Content>
           <Tabs.Content value="findings" className="max-h-[68vh] overflow-y-auto pr-1">
             <Findings audit={score.audit} onGo={go} onEdit={edit} />
@@ -331,7 +320,18 @@ function Editor({ id, start }: { id: string; start: Score }) {
           </Tabs.Content>
         </Tabs.Root>
       </div>
-      <p className="mt-3 text-sm text-soft">
+      <p className="mt-3 text-[0.95rem]" data-testid="totals">
+        {t('score.totals', {
+          movements: totals.movements,
+          load: number(totals.load, 1),
+          time: duration(totals.seconds),
+          turn: number(totals.turn, 1),
+          left: number(totals.left, 1),
+          right: number(totals.right, 1),
+          travel: travelWords(totals.travel[0] ?? 0, totals.travel[1] ?? 0),
+        })}
+      </p>
+      <p className="mt-1 text-sm text-soft">
         {t('forms.legend', {
           width: t(by === 'load' ? 'forms.byLoad' : by === 'time' ? 'forms.byTime' : 'forms.even').toLowerCase(),
         })}

@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { startTransition, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { api, ask, Problem, type Score } from '../../api/client';
 import { formQuery, readAgain, scoreQuery } from '../../api/queries';
@@ -26,6 +26,15 @@ interface Done {
 
 const RETRY_MS = 3000;
 
+/** The rows of an answer, each being the very one that is here where it says the same, so that it need not be drawn. */
+function sameKept(was: Row[], now: Row[]): Row[] {
+  const known = new Map(was.map((row) => [row.key, row]));
+  return now.map((row) => {
+    const before = known.get(row.key);
+    return before !== undefined && JSON.stringify(before) === JSON.stringify(row) ? before : row;
+  });
+}
+
 /**
  * A form being edited: what is typed shows at once and is sent in order, one batch after the other, each on the version
  * the last one made. What is refused stays where it was typed; what somebody else changed meanwhile is asked about.
@@ -34,8 +43,8 @@ export function useScore(id: string, start: Score) {
   const { t } = useTranslation();
   const client = useQueryClient();
   const tell = useTell();
-  const [score, setScore] = useState(start);
-  const [queue, setQueue] = useState<Batch[]>([]);
+  // One state, changed by functions only: an answer drawn late is never mixed with a queue that is ahead of it.
+  const [{ score, queue }, setState] = useState<{ score: Score; queue: Batch[] }>({ score: start, queue: [] });
   const [saving, setSaving] = useState<Saving>('saved');
   const [refused, setRefused] = useState<Refused>(new Map());
   const [conflict, setConflict] = useState<Conflict | null>(null);
@@ -65,20 +74,19 @@ export function useScore(id: string, start: Score) {
   }, []);
 
   const take = useCallback(
-    (answer: Score) => {
+    (answer: Score, answered: number) => {
+      waiting.current = waiting.current.slice(answered);
       base.current = answer.version;
-      setScore(answer);
+      setState((was) => ({
+        score: { ...answer, rows: sameKept(was.score.rows, answer.rows) },
+        queue: was.queue.slice(answered),
+      }));
       client.setQueryData(scoreQuery(id).queryKey, answer);
       client.setQueryData(formQuery(id).queryKey, answer.form);
       void readAgain('score');
     },
     [client, id],
   );
-
-  const drop = useCallback(() => {
-    waiting.current = waiting.current.slice(1);
-    setQueue(waiting.current);
-  }, []);
 
   const refuse = useCallback(
     (batch: Batch, problem: Problem) => {
@@ -115,9 +123,11 @@ export function useScore(id: string, start: Score) {
         const answer = await ask(
           api.POST('/api/forms/{form}/edits', { params: { path: { form: id } }, body: { base: sent, edits: batch.edits } }),
         );
-        drop();
-        if (answer.version !== sent) setDone((all) => ({ undo: [...all.undo, answer.version].slice(-200), redo: [] }));
-        take(answer);
+        // Drawn when there is time for it: whoever is typing the next cell is not held up.
+        startTransition(() => {
+          if (answer.version !== sent) setDone((all) => ({ undo: [...all.undo, answer.version].slice(-200), redo: [] }));
+          take(answer, 1);
+        });
         if (batch.said !== null) tell(batch.said);
       } catch (error) {
         if (!(error instanceof Problem) || error.status === 419 || error.status === 429) {
@@ -130,13 +140,14 @@ export function useScore(id: string, start: Score) {
           setConflict({ message: error.message, edits: batch.edits });
           break;
         }
-        drop();
+        waiting.current = waiting.current.slice(1);
+        setState((was) => ({ ...was, queue: was.queue.slice(1) }));
         refuse(batch, error);
       }
     }
     isBusy.current = false;
     setSaving(waiting.current.length === 0 ? 'saved' : 'saving');
-  }, [drop, id, refuse, take, tell]);
+  }, [id, refuse, take, tell]);
 
   /** Makes a change: it shows at once, and is saved as soon as what came before it is. */
   const edit = useCallback(
@@ -151,8 +162,9 @@ export function useScore(id: string, start: Score) {
         for (const key of touched) fewer.delete(key);
         return fewer;
       });
-      waiting.current = [...waiting.current, { edits, said }];
-      setQueue(waiting.current);
+      const batch = { edits, said };
+      waiting.current = [...waiting.current, batch];
+      setState((was) => ({ ...was, queue: [...was.queue, batch] }));
       void pump();
     },
     [pump],
@@ -170,7 +182,7 @@ export function useScore(id: string, start: Score) {
         const answer = await ask(api.POST('/api/forms/{form}/take-back', { params: { path: { form: id } }, body: { version } }));
         const back = way === 'undo' ? 'redo' : 'undo';
         setDone((all) => ({ ...all, [way]: all[way].slice(0, -1), [back]: [...all[back], answer.version] }));
-        take(answer);
+        take(answer, 0);
         tell(t(way === 'undo' ? 'score.takenBack' : 'score.doneAgain'));
       } catch (error) {
         if (error instanceof Problem) setDone((all) => ({ ...all, [way]: all[way].slice(0, -1) }));
@@ -188,11 +200,7 @@ export function useScore(id: string, start: Score) {
     async (isAgain: boolean) => {
       try {
         const now = await ask(api.GET('/api/forms/{form}/score', { params: { path: { form: id } } }));
-        if (!isAgain) {
-          waiting.current = [];
-          setQueue([]);
-        }
-        take(now);
+        take(now, isAgain ? 0 : waiting.current.length);
         setConflict(null);
         void pump();
       } catch (error) {
