@@ -145,3 +145,40 @@ test('dates warn of what is not as written, and tell it to people too', function
     expect($told['meetings'][0]['starts'])->toBe('2026-03-29T03:30:00+02:00')->and($told['warnings'])->toHaveCount(2);
     expect(artisan(['gorvan:dates', 'given.json'], $term, 'given.json')[1])->toContain('Sun 2026-03-29')->toContain('! 2026-03-29: 02:30 does not exist');
 });
+
+test('gorvan:form writes a form in another format, says what is not carried, and comes back byte for byte', function () {
+    $list = "# Short\nOne:\n1. Heron (L, 3x)\n2. Heron (R)\n";
+    [$exit, $json, $errors] = artisan(['gorvan:form', 'short.txt', '--to=json'], $list, 'short.txt');
+    expect($exit)->toBe(0)->and($errors)->toContain('entry 2 mirrors entry 1');
+    expect(artisan(['gorvan:form', 'short.json', '--to=json'], $json, 'short.json')[1])->toBe($json)
+        ->and(artisan(['gorvan:form', 'short.json', '--to=list'], $json, 'short.json')[1])->toBe($list);
+    [, $csv, $losses] = artisan(['gorvan:form', 'short.json', '--to=csv'], $json, 'short.json');
+    expect($csv)->toStartWith('id,section,kind,number')->and($losses)->toContain('csv does not carry the title of the form');
+    expect(artisan(['gorvan:form', 'Short.csv', '--to=json'], $csv, 'Short.csv')[1])->toBe($json);
+});
+
+test('gorvan:audit prints findings and totals', function () {
+    [$exit, $out] = artisan(['gorvan:audit', 'given.txt', '--json'], "1. Heron (L)\n3. Wade\n");
+    $told = json_decode($out, true);
+    expect($exit)->toBe(0)->and(array_keys($told))->toBe(['findings', 'totals'])
+        ->and(array_keys($told['totals']))->toBe(['entries', 'movements', 'load', 'seconds', 'turn', 'travel', 'left', 'right'])
+        ->and(array_keys($told['findings'][0]))->toBe(['code', 'position', 'severity', 'message', 'mend'])
+        ->and(array_column($told['findings'], 'code'))->toContain('count', 'sides', 'silent')
+        ->and($told['totals']['travel'])->toBe([0, 0]);
+    expect(artisan(['gorvan:audit', 'given.txt'], "1. Heron (L)\n")[1])->toContain('one-sided by tradition');
+});
+
+test('gorvan:form and gorvan:audit refuse with one line and exit 2', function (array $call, string $file, string $says) {
+    [$exit, $out, $errors] = artisan($call, $file, 'given.txt');
+    expect([$exit, $out])->toBe([2, ''])->and($errors)->toContain($says)->and(substr_count(trim($errors), "\n"))->toBe(0);
+})->with([
+    'no format' => [['gorvan:form', 'given.txt'], '1. Heron', '--to: must be json, csv or list'],
+    'another format' => [['gorvan:form', 'given.txt', '--to=pdf'], '1. Heron', '--to: must be json, csv or list'],
+    'a broken row' => [['gorvan:form', 'given.txt', '--to=json'], "title,turn\nHeron,x\n", 'given.txt:2: column "turn": "x" is not a number'],
+    'a circle' => [['gorvan:form', 'given.txt', '--to=json'], "id,title,returns\na,A,b\nb,B,a\n", 'given.txt:2: "A" (entry 1) leads to'],
+    'nothing' => [['gorvan:audit', 'given.txt'], '', 'given.txt'],
+]);
+
+test('gorvan:audit tells of a circle where an import refuses it', function () {
+    expect(artisan(['gorvan:audit', 'given.txt', '--json'], "id,title,returns\na,A,b\nb,B,a\n")[1])->toContain('which comes later');
+});

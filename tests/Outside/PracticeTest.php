@@ -7,6 +7,10 @@ declare(strict_types=1);
  */
 
 use App\Actions\ReadForm;
+use Gorvan\Core\Form\Audit\BreathRule;
+use Gorvan\Core\Form\Audit\FormAudit;
+use Gorvan\Core\Form\Audit\SidesRule;
+use Gorvan\Core\Form\Audit\WeightRule;
 use Gorvan\Core\Form\PlainListReader;
 use Gorvan\Core\Form\RunTime;
 use Gorvan\Core\Form\Side;
@@ -14,6 +18,7 @@ use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Lesson\RestModel;
 use Gorvan\Core\Term\Box;
 use Gorvan\Core\Term\MeetingBoxes;
+use Gorvan\Core\Tests\Sample;
 
 test('7 x 7 heel drops are 49 (common practice)', function () {
     expect((new PlainListReader)->read('1. Heel drops (7x7)')->form->at(1)->repetition?->times)->toBe(49);
@@ -74,3 +79,30 @@ test('the demo’s form names nothing that is widely filmed, and no entry twice 
         $seen[$key] = true;
     }
 });
+
+test('an empty foot carries at most 10 %: such a step is no fault, one from a foot that carries more is (common practice)', function () {
+    $after = fn (float $left) => array_column(array_map(
+        fn ($finding) => ['code' => $finding->code->value],
+        FormAudit::of(Sample::form([['weight_end' => $left], ['first_step' => 'left']]), [new WeightRule])->open,
+    ), 'code');
+    expect([$after(5), $after(10), $after(11), $after(90)])->toBe([[], [], ['weight'], ['weight']]);
+});
+
+test('breath in and out alternates, and a set is done about as often left as right (common practice)', function () {
+    $phases = fn (string ...$breaths) => ['phases' => array_map(fn ($breath) => ['breath' => $breath], $breaths)];
+    expect(FormAudit::of(Sample::form([$phases('in', 'out', 'in', 'out')]), [new BreathRule])->open)->toBe([])
+        ->and(FormAudit::of(Sample::form([$phases('in', 'in')]), [new BreathRule])->open)->toHaveCount(1)
+        ->and(FormAudit::of(Sample::form([['side' => 'both', 'repetition' => '6 a side']]), [new SidesRule])->open)->toBe([])
+        ->and(FormAudit::of(Sample::form([['repetition' => 'L-R-L']]), [new SidesRule])->open)->toBe([]);
+});
+
+test('the counts of the starters are those the sets are known by (common knowledge, from memory)', function (string $file, int $movements, array $among) {
+    $form = (new ReadForm)((string) file_get_contents(base_path("database/starters/$file.json")))->form;
+    $titles = array_map(fn ($entry) => $entry->title, $form->entries);
+    expect(FormAudit::of($form)->totals->movements)->toBe($movements)->and($form->announced)->toBe($movements)
+        ->and(array_intersect($among, $titles))->toBe($among);
+})->with([
+    ['sword-32', 32, ['Thrust straight in a bow step']],
+    ['combined-42', 42, ['Commencing', 'Cloud hands', 'Closing']],
+    ['simplified-24', 24, ['Commencing', 'Cloud hands', 'Closing']],
+]);
