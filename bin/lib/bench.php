@@ -2,12 +2,17 @@
 
 declare(strict_types=1);
 
+use Gorvan\Core\Floor\FloorTrack;
+use Gorvan\Core\Form\Audit\FormAudit;
 use Gorvan\Core\Form\Entry;
 use Gorvan\Core\Form\EntryKind;
 use Gorvan\Core\Form\Form;
+use Gorvan\Core\Form\FormFileReader;
+use Gorvan\Core\Form\LoadModel;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Memory\Evidence;
 use Gorvan\Core\Memory\MemoryModel;
+use Opis\JsonSchema\Validator;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
@@ -90,8 +95,38 @@ for ($run = 0; $run < RUNS; $run++) {
     }
 }
 
+// A whole score of 150 entries: what Gorvan computes of it, beside reading and validating its JSON by the published schema.
+$kinds = ['in', 'out'];
+$score = (object) ['format' => 'gorvan.form/1', 'title' => 'T', 'announced' => 150, 'entries' => array_map(static fn (int $at): object => (object) [
+    'id' => "e$at", 'kind' => 'movement', 'number' => $at, 'title' => 'Movement '.intdiv($at + 1, 2), 'side' => $at % 2 ? 'left' : 'right', 'breaths' => 2,
+    'first_step' => $at % 2 ? 'left' : 'right', 'steps' => mt_rand(0, 4), 'weight_end' => $at % 2 ? 90 : 10, 'turn' => 45 * mt_rand(-4, 4), 'travel' => [mt_rand(-2, 2), mt_rand(-2, 2)],
+    'phases' => array_map(static fn (int $phase): object => (object) ['title' => "Phase $phase", 'breath' => $kinds[$phase % 2], 'weight' => mt_rand(0, 100), 'gaze' => 'level', 'cue' => 'shift to the {L}'], range(1, 4)),
+    'cautions' => [(object) ['for' => 'knee', 'do' => 'smaller']], 'checks' => ['heel first'], 'cues' => ['turn from the waist'],
+    ...($at % 2 ? [] : ['mirrors' => 'e'.($at - 1)]),
+], range(1, 150))];
+$json = json_encode($score, JSON_THROW_ON_ERROR);
+$schema = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/docs/formats/form.schema.json'));
+$whole = (new FormFileReader)->read($json)->form;
+$computed = $validated = [];
+for ($run = 0; $run < RUNS; $run++) {
+    $computed[] = seconds(static function () use ($whole): void {
+        FormAudit::of($whole);
+        (new LoadModel)->of($whole);
+        FloorTrack::of($whole);
+    });
+    $validated[] = seconds(static function () use ($json, $schema): void {
+        if (! (new Validator(max_errors: 1))->validate(json_decode($json), $schema)->isValid()) {
+            fwrite(STDERR, "The score is not what the schema says.\n");
+            exit(1);
+        }
+        (new FormFileReader)->read($json);
+    });
+}
+
 [$own, $theirs] = [median($ownUpdates), median($theirUpdates)];
 printf("recall   %9d updates a second; ts-fsrs %9d; ratio %.2f (higher is faster)\n", 1 / $own, 1 / $theirs, $theirs / $own);
 [$own, $theirs] = [median($ownCuts), median($theirCuts)];
 printf("cutting  150 entries in %.2f ms; HiGHS %.1f ms; ratio %.1f (higher is faster)\n", 1000 * $own, 1000 * $theirs, $theirs / $own);
+[$own, $theirs] = [median($computed), median($validated)];
+printf("score    audit, load and floor track of 150 entries with phases in %.2f ms; reading and validating its JSON %.1f ms; share %.3f (lower is better)\n", 1000 * $own, 1000 * $theirs, $own / $theirs);
 printf("medians of %d runs\n", RUNS);
