@@ -2,6 +2,13 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page, test } from '@playwright/test';
 import { openMarking, open, takeBack } from './teacher';
 
+/** A page of the demo's long form. */
+async function formPage(page: Page, name: string): Promise<void> {
+  await page.goto('/forms');
+  await page.getByRole('link', { name: /Marsh Lantern/ }).click();
+  await page.getByRole('navigation', { name: 'Pages of this form' }).getByRole('link', { name }).click();
+}
+
 /** The screens of the slice, each reached as a person reaches it. */
 const screens: Record<string, (page: Page) => Promise<void>> = {
   Today: async (page) => {
@@ -22,6 +29,37 @@ const screens: Record<string, (page: Page) => Promise<void>> = {
     await page.getByRole('button', { name: 'Put in an example' }).click();
     await page.getByRole('button', { name: 'Read it' }).click();
     await expect(page.getByText('This is what will be made')).toBeVisible();
+  },
+  'the score': async (page) => {
+    await formPage(page, 'Score');
+    await page.getByRole('grid').getByRole('row').nth(3).getByRole('gridcell').nth(2).click();
+    await expect(page.getByRole('tab', { name: /^Findings/ })).toBeVisible();
+  },
+  'the findings': async (page) => {
+    await formPage(page, 'Score');
+    await page.getByRole('tab', { name: /^Findings/ }).click();
+    await page.getByRole('button', { name: 'Accept…' }).first().click();
+    await expect(page.getByLabel('Why it stays as it is')).toBeVisible();
+  },
+  'the floor': async (page) => {
+    await formPage(page, 'Floor');
+    await expect(page.getByTestId('fits')).toBeVisible();
+  },
+  'the time and the pacer': async (page) => {
+    await formPage(page, 'Time');
+    await expect(page.getByTestId('breath')).toBeVisible();
+  },
+  'cue cards': async (page) => {
+    await formPage(page, 'Cue cards');
+    await expect(page.getByText('Let the wrists float up')).toBeVisible();
+  },
+  versions: async (page) => {
+    await formPage(page, 'Versions');
+    await expect(page.getByText('as it is now')).toBeVisible();
+  },
+  files: async (page) => {
+    await formPage(page, 'Files');
+    await expect(page.getByText('It cannot carry:').first()).toBeVisible();
   },
   'a term': async (page) => {
     await page.goto('/terms');

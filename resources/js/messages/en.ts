@@ -760,7 +760,7 @@ export const en = {
     untilToldNow: 'until told',
     times: '{{time}} of {{of}}',
     left: '{{time}} to go',
-    keys: 'Space starts and pauses.',
+    keys: 'Space starts and pauses; a cell of the ribbon is where to go on from.',
     wholePassage: 'The whole form',
     lesson: 'Lesson {{number}}: {{from}}–{{to}}',
   },

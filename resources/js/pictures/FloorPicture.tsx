@@ -62,16 +62,16 @@ export function FloorPicture({ floor, width, depth, students, chosen, onChoose, 
     >
       <rect x={0} y={0} width={width} height={depth} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={0.05} />
       <line x1={0} x2={width} y1={0} y2={0} stroke="var(--pine)" strokeWidth={0.12} />
-      <text x={width / 2} y={-0.2} fontSize={0.3} textAnchor="middle" fill="var(--soft)">
+      <text x={width / 2} y={box.y + 0.38} fontSize={0.3} textAnchor="middle" fill="var(--soft)">
         {t('floor.frontWall')} · {t('floor.metres', { count: width })}
       </text>
       <text
-        x={-0.2}
+        x={box.x + 0.38}
         y={depth / 2}
         fontSize={0.3}
         textAnchor="middle"
         fill="var(--soft)"
-        transform={`rotate(-90 -0.2 ${String(depth / 2)})`}
+        transform={`rotate(-90 ${String(box.x + 0.38)} ${String(depth / 2)})`}
       >
         {t('floor.metres', { count: depth })}
       </text>

@@ -124,7 +124,7 @@ function Fit({ form, floor, asked, chosen, onChoose }: FitProps) {
   const needs = { width: number(fit.needs[0] ?? 0, 1), depth: number(fit.needs[1] ?? 0, 1) };
   return (
     <div className="grid gap-8 lg:grid-cols-[minmax(0,1.25fr)_minmax(18rem,1fr)]">
-      <figure className="m-0">
+      <figure className="m-0 min-w-0">
         <FloorPicture
           floor={floor}
           width={asked.width}
@@ -136,7 +136,7 @@ function Fit({ form, floor, asked, chosen, onChoose }: FitProps) {
         />
         <figcaption className="mt-2 text-sm text-soft">{t('floor.legend')}</figcaption>
       </figure>
-      <div>
+      <div className="min-w-0">
         <p
           data-testid="fits"
           className={`border-l-4 px-4 py-2 text-lg ${fit.fits ? 'border-pine' : 'border-persimmon bg-sheet font-medium'}`}
@@ -182,7 +182,7 @@ function Fit({ form, floor, asked, chosen, onChoose }: FitProps) {
           <Names positions={floor.joins} name={name} chosen={chosen} onChoose={onChoose} />
         )}
       </div>
-      <div className="no-print lg:col-span-2">
+      <div className="no-print min-w-0 lg:col-span-2">
         <Ribbon
           form={form}
           arcs={false}

@@ -141,7 +141,7 @@ function Walking({ form, beats, passage }: { form: Form; beats: Beat[]; passage:
             data-testid="breath"
           >
             {walk.isOver ? t('time.done') : (breaths[beat.breath] ?? beat.breath)}
-            <span className="font-sans text-base text-soft">
+            <span className="font-sans text-base text-ink">
               {beat.seconds === null ? t('time.untilToldNow') : `${Math.ceil(beat.seconds - walk.into).toFixed(0)} s`}
             </span>
           </p>
@@ -202,6 +202,10 @@ function Walking({ form, beats, passage }: { form: Form; beats: Beat[]; passage:
               : 'plain'
         }
         selected={{ from: beat.position, to: beat.position }}
+        onSelect={(position) => {
+          const first = beats.findIndex((one) => one.position === position);
+          if (first >= 0) setWalk({ beat: first, into: 0, isOver: false });
+        }}
         zoom={form.entries.length > 30 ? 2 : 1}
       />
     </div>
