@@ -14,6 +14,9 @@ use Illuminate\Support\Str;
 /** Writes a form's score into its rows, each entry into the row it always had, and keeps the state as a version. */
 final class KeepScore
 {
+    /** How many states of a form are kept; more than anybody takes back in a season of editing. */
+    public const MOST_VERSIONS = 400;
+
     /**
      * @param  list<string>  $what  what changed, in sentences
      */
@@ -45,5 +48,6 @@ final class KeepScore
         $row->update(['title' => $form->title, 'score' => $writer->root($form), 'version' => $row->version + 1]);
         $row->unsetRelations();
         $row->versions()->create(['number' => $row->version, 'made_by' => $by?->id, 'made_at' => now(), 'what' => $what, 'file' => $writer->write($form)]);
+        $row->versions()->where('number', '<=', $row->version - self::MOST_VERSIONS)->delete();
     }
 }

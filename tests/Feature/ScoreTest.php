@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Actions\KeepScore;
 use App\Actions\ReviseForm;
 use App\Models\Entry;
 use App\Models\Form;
@@ -106,6 +107,12 @@ test('a form from before versions were kept has its first one kept when it chang
     expect(array_column($this->getJson("$this->uri/versions")->json(), 'what'))->toBe([['"Gather": turn – → 45.'], ['As it was.']]);
 });
 
+test('the latest states are kept, and no end of them', function () {
+    $this->inside($this->user->school, fn () => Form::whereKey($this->form->id)->update(['version' => KeepScore::MOST_VERSIONS]));
+    ($this->edit)(KeepScore::MOST_VERSIONS, ['op' => 'set', 'id' => 'e01', 'cells' => ['turn' => '45']])->assertOk();
+    expect(array_column($this->getJson("$this->uri/versions")->json(), 'number'))->toBe([KeepScore::MOST_VERSIONS + 1, KeepScore::MOST_VERSIONS]);
+});
+
 test('a mend is one edit, and a finding is accepted with its reason until its entry changes', function () {
     $finding = fn (Illuminate\Testing\TestResponse $answer, string $code) => collect($answer->json('audit.findings'))->firstWhere('code', $code);
     $wrong = ($this->edit)(1, ['op' => 'form', 'fields' => ['announced' => 9]], ['op' => 'set', 'id' => 'e05', 'cells' => ['side' => 'left']]);
@@ -133,6 +140,11 @@ test('import over a form shows what changes first, keeps identities, and does it
     $preview = $this->postJson("$this->uri/import/preview", ['text' => $list])->assertOk()
         ->assertJsonCount(1, 'difference.added')->assertJsonPath('difference.added.0.title', 'Kneel')->assertJsonPath('difference.kept', 8)->assertJsonPath('difference.gone', []);
     expect($preview->json('difference.changed.*.title'))->toBe(['Turn about', 'Wade']);
+    // Only what is new has relations to confirm; what stayed keeps its own.
+    $again = str_replace("9. Kneel\n", "9. Turn about (L)\n10. Turn about (R)\n", $list);
+    $supposed = $this->postJson("$this->uri/import/preview", ['text' => $again])->assertJsonCount(1, 'inferred')->json('inferred.0');
+    $declined = $this->postJson("$this->uri/import/preview", ['text' => $again, 'declined' => [$supposed['key'], 'e03']])->json('form.entries');
+    expect($declined[$supposed['position'] - 1]['mirrors'])->toBeNull()->and($declined[2]['mirrors'])->toBe(2);
     $this->getJson("$this->uri/score")->assertJsonPath('version', 1);
     ($this->edit)(1, ['op' => 'set', 'id' => 'e01', 'cells' => ['turn' => '45']]);
     $this->postJson("$this->uri/import", ['base' => 1, 'text' => $list])->assertStatus(409);

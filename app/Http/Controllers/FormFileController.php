@@ -70,13 +70,16 @@ final class FormFileController extends Controller
         $given = $this->given($request);
         $before = $form->score()->form;
         $found = $read($given['text'], $before->title);
-        $after = self::without((new FormMatcher)->matched($before, $found), $given['declined'] ?? []);
+        $after = self::without($before, (new FormMatcher)->matched($before, $found), $given['declined'] ?? []);
 
         return new JsonResponse(new ImportPreviewData(
             $form->version,
             FormData::of($after, $cutter->cut($after)),
             DifferenceData::between($before, $after),
-            array_map(static fn (Kinship $kin): KinshipData => new KinshipData($kin->position, $kin->to, $kin->isMirror, $after->at($kin->position)->id), $found->inferred),
+            array_values(array_filter(
+                array_map(static fn (Kinship $kin): KinshipData => new KinshipData($kin->position, $kin->to, $kin->isMirror, $after->at($kin->position)->id), $found->inferred),
+                static fn (KinshipData $kin): bool => $before->positionOf($kin->key) === null,
+            )),
             $found->warnings,
             substr_count(trim($given['text']), "\n") + 1,
         ));
@@ -91,7 +94,7 @@ final class FormFileController extends Controller
         $revise->replace(
             $form,
             $base,
-            static fn (CoreForm $before): CoreForm => self::without((new FormMatcher)->matched($before, $found), $given['declined'] ?? []),
+            static fn (CoreForm $before): CoreForm => self::without($before, (new FormMatcher)->matched($before, $found), $given['declined'] ?? []),
             $this->person($request),
             'Imported a file over it.',
         );
@@ -99,11 +102,15 @@ final class FormFileController extends Controller
         return new JsonResponse(ScoreData::of($form->score()->form, FormController::described($form, $cut), $form->version));
     }
 
-    /** @param  array<string>  $declined ids of entries whose supposed relation the teacher did not confirm */
-    private static function without(CoreForm $form, array $declined): CoreForm
+    /**
+     * Only what is new has relations that were supposed; what stayed has its own.
+     *
+     * @param  array<string>  $declined ids of entries whose supposed relation the teacher did not confirm
+     */
+    private static function without(CoreForm $before, CoreForm $form, array $declined): CoreForm
     {
         return $form->with(['entries' => array_map(
-            static fn (Entry $entry): Entry => in_array($entry->id, $declined, true) ? $entry->with(['returns' => null, 'mirrors' => null]) : $entry,
+            static fn (Entry $entry): Entry => $before->positionOf($entry->id) === null && in_array($entry->id, $declined, true) ? $entry->with(['returns' => null, 'mirrors' => null]) : $entry,
             $form->entries,
         )]);
     }

@@ -664,7 +664,7 @@ export const en = {
   versions: {
     title: 'Versions',
     empty: 'No version is kept yet. The first change keeps one.',
-    hint: 'Every change is kept. Compare a version with the form as it is, or make it the form again; that is a change too, and can be taken back.',
+    hint: 'Every change is kept, the latest 400 of them. Compare a version with the form as it is, or make it the form again; that is a change too, and can be taken back.',
     by: '{{name}}, {{when}}',
     someone: 'Gorvan',
     now: 'as it is now',

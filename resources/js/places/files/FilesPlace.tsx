@@ -141,15 +141,17 @@ function In({ form }: { form: Form }) {
           <p className="text-soft">{t('files.rows', { count: preview.lines })}</p>
           <Warnings title={t('forms.warnings')} lines={preview.warnings} />
           {isSame ? <p className="my-3">{t('files.same')}</p> : <DifferenceList difference={preview.difference} />}
-          <Supposed
-            form={preview.form}
-            inferred={preview.inferred}
-            declined={declined}
-            onDecline={(next) => {
-              setDeclined(next);
-              look.mutate(next);
-            }}
-          />
+          {preview.inferred.length > 0 ? (
+            <Supposed
+              form={preview.form}
+              inferred={preview.inferred}
+              declined={declined}
+              onDecline={(next) => {
+                setDeclined(next);
+                look.mutate(next);
+              }}
+            />
+          ) : null}
           {refusal ? (
             <p role="alert" className="mt-3 font-medium text-persimmon">
               {refusal.message}
