@@ -509,8 +509,6 @@ export const en = {
     add: 'Add',
     remove: 'Remove {{what}}',
     none: 'not said',
-    yes: 'yes',
-    no: 'no',
     aLine: 'one a line',
     tokens: 'Write {L} and {R} for the student’s own left and right; they are turned for where you stand.',
     shares: {
@@ -647,6 +645,8 @@ export const en = {
       fast_turn: 'fast turn',
       always: 'always cut',
       never: 'never cut',
+      yes: 'yes',
+      no: 'no',
     },
   },
   difference: {

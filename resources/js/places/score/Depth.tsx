@@ -96,7 +96,7 @@ export function Depth({ row, position, refused, rows, onEdit }: Props) {
       }}
     />
   );
-  const choice = (column: string, options: readonly string[]) => (
+  const select = (column: string, options: readonly (readonly [string, string])[]) => (
     <label className="flex flex-col text-xs text-soft">
       {name(column)}
       <select
@@ -107,36 +107,27 @@ export function Depth({ row, position, refused, rows, onEdit }: Props) {
         }}
       >
         <option value="">{t('score.none')}</option>
-        {options.map((option) => (
-          <option key={option} value={option}>
-            {words[option] ?? (option === 'yes' ? t('score.yes') : option === 'no' ? t('score.no') : option)}
+        {options.map(([value, label]) => (
+          <option key={value} value={value}>
+            {label}
           </option>
         ))}
       </select>
     </label>
   );
-  const tie = (column: 'returns' | 'mirrors') => (
-    <label className="flex flex-col text-xs text-soft">
-      {name(column)}
-      <select
-        className={control}
-        value={row.cells[column] ?? ''}
-        onChange={(event) => {
-          cell(column, event.target.value);
-        }}
-      >
-        <option value="">{t('score.none')}</option>
-        {rows.slice(0, position - 1).map((one, at) => (
-          <option key={one.key} value={one.key}>
-            {at + 1} · {one.cells.title}
-          </option>
-        ))}
-        {row.cells[column] && !rows.slice(0, position - 1).some((one) => one.key === row.cells[column]) ? (
-          <option value={row.cells[column]}>{row.cells[column]}</option>
-        ) : null}
-      </select>
-    </label>
-  );
+  const choice = (column: string, options: readonly string[]) =>
+    select(
+      column,
+      options.map((option) => [option, words[option] ?? option] as const),
+    );
+  const tie = (column: 'returns' | 'mirrors') => {
+    const earlier = rows
+      .slice(0, position - 1)
+      .map((one, at) => [one.key, `${String(at + 1)} · ${one.cells.title ?? ''}`] as const);
+    const said = row.cells[column] ?? '';
+    // A relation to what is no earlier entry is shown as it stands, for the audit tells of it.
+    return select(column, said === '' || earlier.some(([key]) => key === said) ? earlier : [...earlier, [said, said]]);
+  };
   const list = (key: ListName, fresh?: Raw) => (
     <Records
       key={`${row.key}.${key}`}
