@@ -1,4 +1,4 @@
-import type { Cell, Entry, Form, Meeting, MeetingPage, Student, Term } from '../../resources/js/api/client';
+import type { Cell, Entry, Finding, Form, Meeting, MeetingPage, Score, Student, Term } from '../../resources/js/api/client';
 
 /** Small made-up data of the shapes the API answers with; each maker takes what is different. */
 
@@ -158,6 +158,43 @@ export function page(change: Partial<MeetingPage> = {}): MeetingPage {
     season: meetings,
     closures,
     logId: null,
+    ...change,
+  };
+}
+
+const audit = {
+  findings: [],
+  accepted: [],
+  totals: { entries: 6, movements: 6, load: 7.2, seconds: 72, turn: 0, travel: [0, 0], left: 0, right: 0 },
+};
+
+export function finding(change: Partial<Finding> = {}): Finding {
+  return {
+    code: 'sides',
+    position: 2,
+    severity: 'doubt',
+    message: 'Once on the left.',
+    grounds: 'abc',
+    mend: null,
+    reason: null,
+    ...change,
+  };
+}
+
+/** The score of the sample form; `cells` and `entries` change rows by their position. */
+export function score(version: number, cells: Record<number, Record<string, string>> = {}, change: Partial<Score> = {}): Score {
+  const shape = form();
+  return {
+    version,
+    head: { title: shape.title, announced: 6 },
+    columns: ['title', 'side', 'turn'],
+    rows: shape.entries.map((one) => ({
+      key: one.key,
+      cells: { title: one.title, side: '', turn: '', ...cells[one.position] },
+      entry: { id: one.key, title: one.title },
+    })),
+    audit,
+    form: shape,
     ...change,
   };
 }

@@ -1,0 +1,230 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { act, cleanup, render, screen, waitFor } from '@testing-library/react';
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
+import { score } from '../../../../tests/pages/sample';
+import { type Score, Unreachable } from '../../api/client';
+import { Toasts } from '../../kit/toasts';
+import '../../messages';
+import { type Scoring, useScore } from './useScore';
+
+interface Sent {
+  url: string;
+  body: { base?: number; version?: number; edits?: { op: string; id?: string; cells?: Record<string, string> }[] };
+  answer: (status: number, body: unknown) => void;
+  fail: () => void;
+}
+let sent: Sent[] = [];
+let scoring: Scoring;
+
+/** Every request waits until the test answers it. */
+const { ask } = vi.hoisted(() => ({
+  ask: { current: (url: string, body: unknown): Promise<unknown> => Promise.reject(new Error(url + String(body))) },
+}));
+vi.mock('../../api/client', async (original) => {
+  const request = (url: string, options?: { body?: unknown }) => ask.current(url, options?.body ?? {});
+  return { ...(await original<typeof import('../../api/client')>()), api: { GET: request, POST: request } };
+});
+
+beforeEach(() => {
+  sent = [];
+  sessionStorage.clear();
+  ask.current = (url, body) =>
+    new Promise((resolve, reject) => {
+      sent.push({
+        url,
+        body: body as Sent['body'],
+        answer: (status, told) => {
+          const response = new Response(null, { status });
+          resolve(response.ok ? { data: told, response } : { error: told, response });
+        },
+        fail: () => {
+          reject(new Unreachable());
+        },
+      });
+    });
+});
+afterEach(cleanup);
+
+function Editor({ start }: { start: Score }) {
+  scoring = useScore('form', start);
+  return (
+    <ul>
+      {scoring.rows.map((row) => (
+        <li key={row.key}>{`${row.cells.title ?? ''} ${row.cells.side ?? ''}`}</li>
+      ))}
+    </ul>
+  );
+}
+const open = (start = score(1)) =>
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <Toasts>
+        <Editor start={start} />
+      </Toasts>
+    </QueryClientProvider>,
+  );
+const set = (id: string, cells: Record<string, string>) => {
+  act(() => {
+    scoring.edit([{ op: 'set', id, cells }]);
+  });
+};
+const request = async (n: number): Promise<Sent> => {
+  await waitFor(() => {
+    expect(sent.length).toBeGreaterThan(n);
+  });
+  return sent[n] as Sent;
+};
+const answer = async (n: number, status: number, body: unknown) => {
+  const asked = await request(n);
+  await act(async () => {
+    asked.answer(status, body);
+    await Promise.resolve();
+  });
+};
+
+describe('saving as one goes', () => {
+  test('what is typed shows at once and is sent in order, each on the version the last one made', async () => {
+    open();
+    set('e1', { side: 'left' });
+    set('e2', { side: 'right' });
+    expect(screen.getByText('Movement 1 left')).toBeTruthy();
+    expect(screen.getByText('Movement 2 right')).toBeTruthy();
+    expect((await request(0)).body.base).toBe(1);
+    expect(sent).toHaveLength(1); // the second waits for the first
+    await answer(0, 200, score(2, { 1: { side: 'left' } }));
+    expect((await request(1)).body).toMatchObject({ base: 2, edits: [{ id: 'e2' }] });
+    expect(screen.getByText('Movement 2 right')).toBeTruthy(); // still there, though that answer did not know it
+    await answer(1, 200, score(3, { 1: { side: 'left' }, 2: { side: 'right' } }));
+    await waitFor(() => {
+      expect(scoring.saving).toBe('saved');
+    });
+  });
+
+  test('a refused cell keeps what was typed and why, until it is written again; the rest goes on', async () => {
+    open();
+    set('e1', { turn: 'half' });
+    set('e2', { side: 'left' });
+    await answer(0, 422, { message: 'Turn: "half" is not a number.', place: 'e1.turn', problems: [] });
+    await answer(1, 200, score(2, { 2: { side: 'left' } }));
+    await waitFor(() => {
+      expect(scoring.refused.get('e1.turn')).toEqual({ typed: 'half', message: 'Turn: "half" is not a number.' });
+    });
+    expect(screen.getByText('Movement 2 left')).toBeTruthy();
+    set('e1', { turn: '180' });
+    expect(scoring.refused.size).toBe(0);
+  });
+
+  test('of several cells pasted at once all keep what was typed, and each says which is to blame', async () => {
+    open();
+    set('e1', { side: 'left', turn: 'half' });
+    await answer(0, 422, { message: 'Turn: no number.', place: 'e1.turn', problems: [] });
+    await waitFor(() => {
+      expect([...scoring.refused.keys()]).toEqual(['e1.side', 'e1.turn']);
+    });
+    expect(scoring.refused.get('e1.side')?.message).toBe('Turn: no number. (turn)');
+  });
+
+  test('what somebody else changed is asked about: made on top of it, or dropped for what is there', async () => {
+    open();
+    set('e1', { side: 'left' });
+    await answer(0, 409, { message: 'Bea changed entry 1.', place: 'e1', problems: [] });
+    await waitFor(() => {
+      expect(scoring.conflict?.message).toBe('Bea changed entry 1.');
+    });
+    act(() => {
+      void scoring.settle(true);
+    });
+    await answer(1, 200, score(5, { 1: { side: 'right' } }));
+    expect((await request(2)).body).toMatchObject({ base: 5, edits: [{ id: 'e1', cells: { side: 'left' } }] });
+    await answer(2, 409, { message: 'Bea again.', place: 'e1', problems: [] });
+    await waitFor(() => {
+      expect(scoring.conflict?.message).toBe('Bea again.');
+    });
+    act(() => {
+      void scoring.settle(false);
+    });
+    await answer(3, 200, score(6, { 1: { side: 'both' } }));
+    await waitFor(() => {
+      expect(screen.getByText('Movement 1 both')).toBeTruthy();
+    });
+    expect(scoring.conflict).toBeNull();
+    expect(sent).toHaveLength(4); // nothing is sent again
+  });
+
+  test('while the network is away it waits, says so, and sends again', async () => {
+    open();
+    set('e1', { side: 'left' });
+    const first = await request(0);
+    act(() => {
+      first.fail();
+    });
+    await waitFor(() => {
+      expect(scoring.saving).toBe('offline');
+    });
+    expect(screen.getByText('Movement 1 left')).toBeTruthy();
+    await waitFor(() => {
+      expect(sent).toHaveLength(2);
+    });
+    expect(sent[1]?.body).toEqual(first.body);
+    await answer(1, 200, score(2, { 1: { side: 'left' } }));
+    await waitFor(() => {
+      expect(scoring.saving).toBe('saved');
+    });
+  });
+
+  test('changes are taken back and done again, the last one first, and remembered when the page is opened again', async () => {
+    const { unmount } = open();
+    expect(scoring.undo).toBeNull();
+    set('e1', { side: 'left' });
+    await answer(0, 200, score(2, { 1: { side: 'left' } }));
+    set('e2', { side: 'right' });
+    await answer(1, 200, score(3, { 1: { side: 'left' }, 2: { side: 'right' } }));
+    await waitFor(() => {
+      expect(scoring.undo).not.toBeNull();
+    });
+    unmount();
+    open(score(3, { 1: { side: 'left' }, 2: { side: 'right' } }));
+    act(() => scoring.undo?.());
+    expect((await request(2)).url).toBe('/api/forms/{form}/take-back');
+    expect(sent[2]?.body).toEqual({ version: 3 });
+    await answer(2, 200, score(4, { 1: { side: 'left' } }));
+    await waitFor(() => {
+      expect(scoring.redo).not.toBeNull();
+    });
+    act(() => scoring.redo?.());
+    expect((await request(3)).body).toEqual({ version: 4 });
+    await answer(3, 200, score(5, { 1: { side: 'left' }, 2: { side: 'right' } }));
+    await waitFor(() => {
+      expect(scoring.redo).toBeNull();
+    });
+    set('e3', { side: 'left' });
+    await answer(4, 200, score(6));
+    act(() => scoring.undo?.());
+    expect((await request(5)).body).toEqual({ version: 6 });
+  });
+
+  test('what cannot be taken back is said, and is not tried again', async () => {
+    open();
+    set('e1', { side: 'left' });
+    await answer(0, 200, score(2));
+    await waitFor(() => {
+      expect(scoring.undo).not.toBeNull();
+    });
+    act(() => scoring.undo?.());
+    await answer(1, 409, { message: 'Entry 1 was changed again since.', place: 'e1', problems: [] });
+    await waitFor(() => {
+      expect(screen.getByText('Entry 1 was changed again since.')).toBeTruthy();
+    });
+    expect(scoring.undo).toBeNull();
+  });
+
+  test('an answer that changes nothing is nothing to take back', async () => {
+    open();
+    set('e1', { side: '' });
+    await answer(0, 200, score(1));
+    await waitFor(() => {
+      expect(scoring.saving).toBe('saved');
+    });
+    expect(scoring.undo).toBeNull();
+  });
+});
