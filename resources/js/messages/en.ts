@@ -762,6 +762,7 @@ export const en = {
     left: '{{time}} to go',
     keys: 'Space starts and pauses; a cell of the ribbon is where to go on from.',
     wholePassage: 'The whole form',
+    own: 'A passage of your own',
     lesson: 'Lesson {{number}}: {{from}}–{{to}}',
   },
   cards: {

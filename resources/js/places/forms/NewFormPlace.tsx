@@ -215,7 +215,7 @@ function Preview({ preview, declined, onDecline, onBack, onSave, isSaving, refus
       <Heading>{t('forms.findings', { count: preview.audit.findings.length })}</Heading>
       <ul className="m-0 list-none p-0 text-[0.95rem]">
         {preview.audit.findings.map((finding, n) => (
-          <li key={n} className="flex gap-2 border-t border-line py-1">
+          <li key={n} className="flex gap-2 border-t border-line py-1 first:border-t-0">
             <SeverityMark severity={finding.severity} />
             <span>{finding.message}</span>
           </li>

@@ -45,7 +45,7 @@ export function PassageChoice({ form, passage, onChange }: Props) {
           if (found) onChange({ from: found.from, to: found.to });
         }}
       >
-        {is === '' ? <option value="">…</option> : null}
+        {is === '' ? <option value="">{t('time.own')}</option> : null}
         {ready.map((one) => (
           <option key={one.key} value={one.key}>
             {one.label}

@@ -129,7 +129,7 @@ export function Grid({ rows, columns, sections, refused, place, onPlace, onWrite
   return (
     <div
       ref={box}
-      className="relative max-h-[60vh] overflow-auto border-y border-line print:max-h-none"
+      className="relative max-h-[max(20rem,calc(100vh-27.5rem))] overflow-auto border-y border-line print:max-h-none"
       onPaste={(event: ClipboardEvent) => {
         if (writing !== null) return;
         event.preventDefault();

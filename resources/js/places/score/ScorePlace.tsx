@@ -307,15 +307,15 @@ function Editor({ id, start }: { id: string; start: Score }) {
               </Tabs.Trigger>
             ))}
           </Tabs.List>
-          <Tabs.Content value="entry" className="max-h-[68vh] overflow-y-auto pr-1">
+          <Tabs.Content value="entry" className="max-h-[max(20rem,calc(100vh-27.5rem))] overflow-y-auto pr-1">
             {nearRow ? (
               <Depth key={nearRow.key} row={nearRow} position={near + 1} refused={scoring.refused} rows={rows} onEdit={edit} />
             ) : null}
           </Tabs.Content>
-          <Tabs.Content value="findings" className="max-h-[68vh] overflow-y-auto pr-1">
+          <Tabs.Content value="findings" className="max-h-[max(20rem,calc(100vh-27.5rem))] overflow-y-auto pr-1">
             <Findings audit={score.audit} onGo={go} onEdit={edit} />
           </Tabs.Content>
-          <Tabs.Content value="form" className="max-h-[68vh] overflow-y-auto pr-1">
+          <Tabs.Content value="form" className="max-h-[max(20rem,calc(100vh-27.5rem))] overflow-y-auto pr-1">
             <FormHead score={score} onEdit={edit} />
           </Tabs.Content>
         </Tabs.Root>
