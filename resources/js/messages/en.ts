@@ -392,6 +392,7 @@ export const en = {
     saved: 'Saved · version {{version}}',
     saving: 'Saving…',
     offline: 'Not saved yet: the network does not answer. Trying again; leave this page open.',
+    signedOut: 'Not saved yet: you are signed out. Sign in again in another tab and leave this page open.',
     refusedCount_one: '{{count}} cell is not saved',
     refusedCount_other: '{{count}} cells are not saved',
     totals:
@@ -468,6 +469,7 @@ export const en = {
     conflictLook: 'Show what is there now',
     conflictAgain: 'Make my change on top of it',
     conflictMine: 'What you were about to save:',
+    dropped: 'Not saved: {{what}}',
     takenBack: 'Taken back.',
     doneAgain: 'Done again.',
     entryTab: 'Entry',

@@ -196,6 +196,13 @@ function Editor({ id, start }: { id: string; start: Score }) {
     else edit(asKeys(edits, rows), t('score.pasted', { count: cells.length }));
   };
 
+  // What is dropped is said once more, so that it can be typed again.
+  const drop = () => {
+    tell(t('score.dropped', { what: (scoring.conflict?.edits ?? []).map((one) => mine(one, rows)).join('; ') }), {
+      isProblem: true,
+    });
+    void scoring.settle(false);
+  };
   const wrong = row && column ? scoring.refused.get(`${row.key}.${column}`) : undefined;
   const button = 'min-h-9 px-1.5 text-sm text-pine underline-offset-4 hover:underline disabled:text-soft disabled:opacity-60';
 
@@ -213,7 +220,7 @@ function Editor({ id, start }: { id: string; start: Score }) {
             ) : scoring.saving === 'saving' ? (
               t('score.saving')
             ) : (
-              <strong className="font-medium text-persimmon">{t('score.offline')}</strong>
+              <strong className="font-medium text-persimmon">{t(`score.${scoring.saving}`)}</strong>
             )}
           </p>
           <Button disabled={undo === null} title="Ctrl+Z" onClick={() => undo?.()}>
@@ -341,7 +348,7 @@ function Editor({ id, start }: { id: string; start: Score }) {
       <Dialog
         open={scoring.conflict !== null}
         onOpenChange={(open) => {
-          if (!open) void scoring.settle(false);
+          if (!open) drop();
         }}
         title={t('score.conflictTitle')}
       >
@@ -353,7 +360,7 @@ function Editor({ id, start }: { id: string; start: Score }) {
           ))}
         </ul>
         <div className="mt-4 flex flex-wrap gap-2">
-          <Button look="primary" onClick={() => void scoring.settle(false)}>
+          <Button look="primary" onClick={drop}>
             {t('score.conflictLook')}
           </Button>
           <Button onClick={() => void scoring.settle(true)}>{t('score.conflictAgain')}</Button>

@@ -172,6 +172,20 @@ describe('saving as one goes', () => {
     });
   });
 
+  test('signed out is no reason to lose what was typed', async () => {
+    open();
+    set('e1', { side: 'left' });
+    await answer(0, 401, { message: 'Unauthenticated.', place: '', problems: [] });
+    await waitFor(() => {
+      expect(scoring.saving).toBe('signedOut');
+    });
+    await answer(1, 200, score(2, { 1: { side: 'left' } }));
+    await waitFor(() => {
+      expect(scoring.saving).toBe('saved');
+    });
+    expect(screen.getByText('Movement 1 left')).toBeTruthy();
+  });
+
   test('changes are taken back and done again, the last one first, and remembered when the page is opened again', async () => {
     const { unmount } = open();
     expect(scoring.undo).toBeNull();

@@ -12,7 +12,7 @@ interface Batch {
   edits: Edit[];
   said: string | null;
 }
-export type Saving = 'saved' | 'saving' | 'offline';
+export type Saving = 'saved' | 'saving' | 'offline' | 'signedOut';
 /** Cells that were refused: what was typed, and why it cannot be; by key and column. */
 export type Refused = Map<string, { typed: string; message: string }>;
 export interface Conflict {
@@ -25,6 +25,9 @@ interface Done {
 }
 
 const RETRY_MS = 3000;
+
+/** What is said about the change itself; anything else (no network, signed out, a server in trouble) may pass. */
+const FINAL = [403, 404, 409, 413, 422];
 
 /** The rows of an answer, each being the very one that is here where it says the same, so that it need not be drawn. */
 function sameKept(was: Row[], now: Row[]): Row[] {
@@ -130,8 +133,8 @@ export function useScore(id: string, start: Score) {
         });
         if (batch.said !== null) tell(batch.said);
       } catch (error) {
-        if (!(error instanceof Problem) || error.status === 419 || error.status === 429) {
-          setSaving('offline');
+        if (!(error instanceof Problem) || !FINAL.includes(error.status)) {
+          setSaving(error instanceof Problem && (error.status === 401 || error.status === 419) ? 'signedOut' : 'offline');
           await new Promise((resolve) => setTimeout(resolve, RETRY_MS));
           if (isGone.current) break;
           continue;
