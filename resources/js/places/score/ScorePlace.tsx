@@ -155,7 +155,6 @@ function Editor({ id, start }: { id: string; start: Score }) {
     else if (event.altKey && alt[event.code]) commands[alt[event.code] as Command]();
     else if (event.key === 'Insert') commands.insert();
     else if (control && event.key === 'Delete') commands.removeRow();
-    else if (event.key === '+' && control) return false;
     else return false;
     return true;
   }

@@ -5,7 +5,7 @@ import { score } from '../../../../tests/pages/sample';
 import { type Score, Unreachable } from '../../api/client';
 import { Toasts } from '../../kit/toasts';
 import '../../messages';
-import { type Scoring, useScore } from './useScore';
+import { halves, type Scoring, useScore } from './useScore';
 
 interface Sent {
   url: string;
@@ -114,14 +114,48 @@ describe('saving as one goes', () => {
     expect(scoring.refused.size).toBe(0);
   });
 
-  test('of several cells pasted at once all keep what was typed, and each says which is to blame', async () => {
+  test('of several cells pasted at once those that are right are saved, and only what is wrong stays with its reason', async () => {
     open();
-    set('e1', { side: 'left', turn: 'half' });
+    set('e1', { side: 'left', turn: 'half', title: 'Heron' });
     await answer(0, 422, { message: 'Turn: no number.', place: 'e1.turn', problems: [] });
+    expect((await request(1)).body.edits).toEqual([{ op: 'set', id: 'e1', cells: { side: 'left', turn: 'half' } }]);
+    await answer(1, 422, { message: 'Turn: no number.', place: 'e1.turn', problems: [] });
+    await answer(2, 200, score(2, { 1: { side: 'left' } }));
+    await answer(3, 422, { message: 'Turn: no number.', place: 'e1.turn', problems: [] });
+    await answer(4, 200, score(3, { 1: { side: 'left', title: 'Heron' } }));
     await waitFor(() => {
-      expect([...scoring.refused.keys()]).toEqual(['e1.side', 'e1.turn']);
+      expect(scoring.saving).toBe('saved');
     });
-    expect(scoring.refused.get('e1.side')?.message).toBe('Turn: no number. (turn)');
+    expect([...scoring.refused]).toEqual([['e1.turn', { typed: 'half', message: 'Turn: no number.' }]]);
+    expect(screen.getByText('Heron left')).toBeTruthy();
+  });
+
+  test('a refused batch is parted by rows, then by cells; what is one thing is not', () => {
+    const cells = (id: string) => ({ op: 'set' as const, id, cells: { title: id } });
+    const insert = { op: 'insert' as const, after: null, entries: [{ id: 'x' }] };
+    expect(halves({ edits: [cells('a'), insert, cells('x')], said: 'pasted' })).toEqual([
+      { edits: [cells('a'), insert], said: null },
+      { edits: [cells('x')], said: 'pasted' },
+    ]);
+    expect(halves({ edits: [cells('a')], said: null })).toBeNull();
+    expect(halves({ edits: [{ op: 'set', id: 'a', fields: { turn: 1 } }, insert], said: null })).toBeNull();
+  });
+
+  test('the tab is not closed over what is not saved, also when the page was left', async () => {
+    const { unmount } = open();
+    const isHeld = () => {
+      const event = new Event('beforeunload', { cancelable: true });
+      window.dispatchEvent(event);
+      return event.defaultPrevented;
+    };
+    expect(isHeld()).toBe(false);
+    set('e1', { side: 'left' });
+    unmount();
+    expect(isHeld()).toBe(true);
+    await answer(0, 200, score(2));
+    await waitFor(() => {
+      expect(isHeld()).toBe(false);
+    });
   });
 
   test('what somebody else changed is asked about: made on top of it, or dropped for what is there', async () => {

@@ -8,7 +8,7 @@ import { useTell } from '../../kit/toasts';
 import { type Edit, foreseen, type Row } from './edits';
 
 /** What was sent in one go: all of it is made, or nothing. */
-interface Batch {
+export interface Batch {
   edits: Edit[];
   said: string | null;
 }
@@ -28,6 +28,36 @@ const RETRY_MS = 3000;
 
 /** What is said about the change itself; anything else (no network, signed out, a server in trouble) may pass. */
 const FINAL = [403, 404, 409, 413, 422];
+
+/** What waits to be sent, of every form that was edited in this tab, left or not; the tab is not closed over it unasked. */
+const unsent = new Map<string, number>();
+window.addEventListener('beforeunload', (event) => {
+  if ([...unsent.values()].some((count) => count > 0)) event.preventDefault();
+});
+
+/**
+ * The two halves of a batch of cells that was refused, so that what is right in it is saved and only what is wrong is
+ * kept back; null where there is nothing to part.
+ */
+export function halves({ edits, said }: Batch): [Batch, Batch] | null {
+  const parted = <T>(all: T[]): [T[], T[]] => [all.slice(0, Math.ceil(all.length / 2)), all.slice(Math.ceil(all.length / 2))];
+  if (!edits.some((edit) => edit.op === 'set' && edit.cells)) return null;
+  if (edits.length > 1) {
+    const [first, second] = parted(edits);
+    return [
+      { edits: first, said: null },
+      { edits: second, said },
+    ];
+  }
+  const [edit] = edits;
+  const cells = edit?.op === 'set' ? Object.entries(edit.cells ?? {}) : [];
+  if (edit?.op !== 'set' || edit.fields || cells.length < 2) return null;
+  const [first, second] = parted(cells);
+  return [
+    { edits: [{ ...edit, cells: Object.fromEntries(first) }], said: null },
+    { edits: [{ ...edit, cells: Object.fromEntries(second) }], said },
+  ];
+}
 
 /** The rows of an answer, each being the very one that is here where it says the same, so that it need not be drawn. */
 function sameKept(was: Row[], now: Row[]): Row[] {
@@ -55,30 +85,22 @@ export function useScore(id: string, start: Score) {
   const waiting = useRef<Batch[]>([]);
   const base = useRef(start.version);
   const isBusy = useRef(false);
-  const isGone = useRef(false);
 
   useEffect(() => {
     keepDraft(`score.${id}`, done);
   }, [id, done]);
-  useEffect(() => {
-    isGone.current = false;
-    return () => {
-      isGone.current = true;
-    };
-  }, []);
-  useEffect(() => {
-    const hold = (event: BeforeUnloadEvent) => {
-      if (waiting.current.length > 0) event.preventDefault();
-    };
-    window.addEventListener('beforeunload', hold);
-    return () => {
-      window.removeEventListener('beforeunload', hold);
-    };
-  }, []);
+
+  const wait = useCallback(
+    (batches: Batch[]) => {
+      waiting.current = batches;
+      unsent.set(id, batches.length);
+    },
+    [id],
+  );
 
   const take = useCallback(
     (answer: Score, answered: number) => {
-      waiting.current = waiting.current.slice(answered);
+      wait(waiting.current.slice(answered));
       base.current = answer.version;
       setState((was) => ({
         score: { ...answer, rows: sameKept(was.score.rows, answer.rows) },
@@ -88,29 +110,17 @@ export function useScore(id: string, start: Score) {
       client.setQueryData(formQuery(id).queryKey, answer.form);
       void readAgain('score');
     },
-    [client, id],
+    [client, id, wait],
   );
 
   const refuse = useCallback(
     (batch: Batch, problem: Problem) => {
-      const cells = batch.edits.flatMap((edit) => (edit.op === 'set' && edit.cells ? [{ id: edit.id, cells: edit.cells }] : []));
-      const found = cells.find((one) => problem.place.startsWith(`${one.id}.`));
-      if (!found) {
-        tell(problem.message, { isProblem: true });
-        return;
-      }
-      const wrong = problem.place.slice(found.id.length + 1);
-      setRefused((all) => {
-        const more = new Map(all);
-        // The whole batch was left out, so every cell of it keeps what was typed; only one of them is to blame.
-        for (const one of cells) {
-          for (const [column, typed] of Object.entries(one.cells)) {
-            const isIt = one.id === found.id && (column === wrong || !(wrong in one.cells));
-            more.set(`${one.id}.${column}`, { typed, message: isIt ? problem.message : `${problem.message} (${wrong})` });
-          }
+      for (const edit of batch.edits) {
+        if (edit.op !== 'set') continue;
+        for (const [column, typed] of Object.entries(edit.cells ?? {})) {
+          setRefused((all) => new Map(all).set(`${edit.id}.${column}`, { typed, message: problem.message }));
         }
-        return more;
-      });
+      }
       tell(problem.message, { isProblem: true });
     },
     [tell],
@@ -136,21 +146,21 @@ export function useScore(id: string, start: Score) {
         if (!(error instanceof Problem) || !FINAL.includes(error.status)) {
           setSaving(error instanceof Problem && (error.status === 401 || error.status === 419) ? 'signedOut' : 'offline');
           await new Promise((resolve) => setTimeout(resolve, RETRY_MS));
-          if (isGone.current) break;
-          continue;
+          continue; // also when the page was left meanwhile: what was typed is still to be saved
         }
         if (error.status === 409) {
           setConflict({ message: error.message, edits: batch.edits });
           break;
         }
-        waiting.current = waiting.current.slice(1);
-        setState((was) => ({ ...was, queue: was.queue.slice(1) }));
-        refuse(batch, error);
+        const parts = error.status === 422 ? halves(batch) : null;
+        wait([...(parts ?? []), ...waiting.current.slice(1)]);
+        setState((was) => ({ ...was, queue: [...(parts ?? []), ...was.queue.slice(1)] }));
+        if (parts === null) refuse(batch, error);
       }
     }
     isBusy.current = false;
     setSaving(waiting.current.length === 0 ? 'saved' : 'saving');
-  }, [id, refuse, take, tell]);
+  }, [id, refuse, take, tell, wait]);
 
   /** Makes a change: it shows at once, and is saved as soon as what came before it is. */
   const edit = useCallback(
@@ -166,11 +176,11 @@ export function useScore(id: string, start: Score) {
         return fewer;
       });
       const batch = { edits, said };
-      waiting.current = [...waiting.current, batch];
+      wait([...waiting.current, batch]);
       setState((was) => ({ ...was, queue: [...was.queue, batch] }));
       void pump();
     },
-    [pump],
+    [pump, wait],
   );
 
   const step = useCallback(
