@@ -17,18 +17,12 @@ final class CutForm
     {
     }
 
-    /** The cut as the form now asks for it, without saving. @throws \Gorvan\Core\Lesson\CutImpossible */
-    public function preview(Form $form): LessonCut
-    {
-        return $form->cut($this->cutter);
-    }
-
     /** @throws \Gorvan\Core\Lesson\CutImpossible and nothing is changed */
     public function __invoke(Form $form): LessonCut
     {
         return DB::transaction(function () use ($form): LessonCut {
             $form->unsetRelations();
-            $cut = $this->preview($form);
+            $cut = $form->cut($this->cutter);
             $form->lessons()->delete();
             foreach ($cut->lessons as $at => $lesson) {
                 $form->lessons()->create(['ordinal' => $at + 1, 'first' => $lesson->from, 'last' => $lesson->to, 'load' => $lesson->load]);

@@ -77,7 +77,9 @@ final class ReviseForm
     /** A state the form was in. @throws Refused when it is not kept */
     public function version(Form $form, int $number): CoreForm
     {
-        $this->keepFirst($form, $form->score()->form);
+        if ($number === $form->version) {
+            return $form->score()->form;
+        }
 
         return (FormVersion::where('form_id', $form->id)->where('number', $number)->first() ?? throw Refused::because("Version $number of this form is not kept.", 'number'))->score();
     }

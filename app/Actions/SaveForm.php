@@ -8,6 +8,7 @@ use App\Models\Form;
 use App\Models\User;
 use Gorvan\Core\Form\Form as CoreForm;
 use Gorvan\Core\Form\FormFileWriter;
+use Gorvan\Core\Form\KinshipReader;
 use Illuminate\Support\Facades\DB;
 
 /** Adds a form to the school and cuts it into lessons. */
@@ -21,10 +22,7 @@ final class SaveForm
     public function __invoke(CoreForm $form, array $declined = [], ?User $by = null): Form
     {
         return DB::transaction(function () use ($form, $declined, $by): Form {
-            $form = $form->with(['entries' => array_map(
-                static fn ($entry) => in_array($entry->id, $declined, true) ? $entry->with(['returns' => null, 'mirrors' => null]) : $entry,
-                $form->entries,
-            )]);
+            $form = KinshipReader::declined($form, $declined);
             $row = Form::create(['title' => $form->title, 'score' => (new FormFileWriter)->root($form), 'version' => 0]);
             ($this->keep)($row, $form, ['Made, '.$form->count().' entries.'], $by);
             ($this->cut)($row);

@@ -61,10 +61,16 @@ final class Form extends Model
         return $rows;
     }
 
-    /** The cut the form asks for, with its pins and bars. @throws \Gorvan\Core\Lesson\CutImpossible */
-    public function cut(LessonCutter $cutter): LessonCut
+    /**
+     * The cut the form asks for, with its pins and bars.
+     *
+     * @param  Score|null  $score  where it is read already
+     *
+     * @throws \Gorvan\Core\Lesson\CutImpossible
+     */
+    public function cut(LessonCutter $cutter, ?Score $score = null): LessonCut
     {
-        return $cutter->cut($this->score()->form, $this->lesson_count === null ? $this->target : null, $this->lesson_count);
+        return $cutter->cut(($score ?? $this->score())->form, $this->lesson_count === null ? $this->target : null, $this->lesson_count);
     }
 
     /** The form as core knows it. */

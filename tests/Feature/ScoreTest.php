@@ -191,6 +191,51 @@ test('floor, times, beats and cards are told for a passage, and refuse what cann
     $this->getJson("$this->uri/cards?from=1&to=99")->assertUnprocessable();
 });
 
+test('a pacer’s cues are told as they are said, and its stretches as the form has them', function () {
+    ($this->edit)(1, ['op' => 'set', 'id' => 'e01', 'fields' => ['phases' => [['breath' => 'in', 'cue' => 'lift {L}'], ['breath' => 'out']]]]);
+    $this->getJson("$this->uri/beats?from=1&to=1")->assertOk()->assertJsonPath('0.cue', 'lift left')->assertJsonPath('1.cue', null)->assertJsonPath('0.breath', 'in');
+    $this->getJson("$this->uri/times")->assertJsonPath('stretches.*.title', ['At the gate', 'On the water']);
+    $this->getJson("$this->uri/beats?pace=slow")->assertUnprocessable();
+    $this->getJson("$this->uri/cards?view=above")->assertUnprocessable();
+});
+
+test('a room is drawn to where the class stands and goes, in metres', function () {
+    ($this->edit)(1, ['op' => 'set', 'id' => 'e01', 'fields' => ['travel' => [5, 0], 'turn' => 270]]);
+    $floor = $this->getJson("$this->uri/floor?width=20&depth=20&students=3&step=0.5")->assertOk()->assertJsonPath('turned', -90)->assertJsonCount(3, 'fit.stands')->assertJsonCount(9, 'fit.spots');
+    [$start, $end] = [$floor->json('fit.spots.0'), $floor->json('fit.spots.1')];
+    expect(hypot($end['x'] - $start['x'], $end['y'] - $start['y']))->toEqualWithDelta(2.5, 1e-9)
+        ->and([$start['x'], $start['y']])->toEqualWithDelta($floor->json('fit.start'), 1e-9)
+        ->and(array_product($floor->json('fit.block')))->toEqualWithDelta(3 * 1.8 * 1.8, 1e-9);
+});
+
+test('what is read is never written: looking at versions, differences and losses keeps no new state', function () {
+    $this->inside($this->user->school, fn () => FormVersion::query()->delete());
+    foreach (['score', 'versions', 'difference?from=1&to=1', 'losses', 'floor', 'times', 'beats', 'cards', 'file?as=csv'] as $page) {
+        $this->get("$this->uri/$page")->assertOk();
+    }
+    expect($this->inside($this->user->school, fn () => FormVersion::count()))->toBe(0);
+});
+
+test('an edit that changes nothing makes no version', function () {
+    ($this->edit)(1, ['op' => 'set', 'id' => 'e02', 'cells' => ['side' => 'left']])->assertOk()->assertJsonPath('version', 1);
+    ($this->edit)(1)->assertOk()->assertJsonPath('version', 1);
+});
+
+test('pinning a join is a change like any other: it makes a version and can be taken back', function () {
+    $this->putJson("$this->uri/joins", ['joins' => [['after' => 4, 'pin' => 'always']]])->assertOk();
+    expect($this->getJson("$this->uri/versions")->json('0'))->toMatchArray(['number' => 2, 'by' => 'Teacher', 'what' => ['"Part the reeds": cut – → always.']]);
+    $this->postJson("$this->uri/take-back", ['version' => 2])->assertOk();
+    expect($this->getJson($this->uri)->json('joins.3.pin'))->toBeNull();
+});
+
+test('many changes at once are told in a few sentences', function () {
+    ($this->edit)(1, ...array_map(fn (int $n) => ['op' => 'set', 'id' => "e0$n", 'cells' => ['breaths' => '3']], range(1, 8)));
+    $what = $this->getJson("$this->uri/versions")->json('0.what');
+    expect($what)->toHaveCount(7)->and(end($what))->toBe('And 2 more changes.');
+    ($this->edit)(2, ['op' => 'remove', 'ids' => ['e01', 'e02', 'e03', 'e05', 'e07', 'e08']]);
+    expect($this->getJson("$this->uri/versions")->json('0.what.0'))->toBe('Taken out: "Gather", "Heron", "Heron", "Turn" and 2 more.');
+});
+
 test('every starter can be read, is announced rightly, says what comes from memory, and is none of the demo’s', function () {
     $starters = $this->getJson('/api/starters')->assertOk()->json();
     expect(count($starters))->toBeGreaterThan(1);

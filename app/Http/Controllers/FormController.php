@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ChangeCutting;
-use App\Actions\CutForm;
 use App\Actions\ReadForm;
 use App\Actions\RemoveForm;
 use App\Actions\SaveForm;
@@ -55,7 +54,7 @@ final class FormController extends Controller
 
         return new JsonResponse(new FormPreviewData(
             FormData::of($found->form, $cutter->cut($found->form)),
-            array_map(static fn (Kinship $kin): KinshipData => new KinshipData($kin->position, $kin->to, $kin->isMirror, $found->form->at($kin->position)->id), $found->inferred),
+            array_map(static fn (Kinship $kin): KinshipData => KinshipData::of($kin, $found->form), $found->inferred),
             $found->warnings,
             substr_count(trim($given['text']), "\n") + 1,
             AuditData::of($found->form),
@@ -63,22 +62,22 @@ final class FormController extends Controller
     }
 
     #[OA\Post(path: '/api/forms', operationId: 'saveForm', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['text'], properties: [new OA\Property(property: 'text', type: 'string'), new OA\Property(property: 'title', type: 'string'), new OA\Property(property: 'declined', type: 'array', items: new OA\Items(type: 'string'))])), responses: [new OA\Response(response: 201, description: 'Saved', content: new OA\JsonContent(ref: FormData::class)), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
-    public function store(Request $request, ReadForm $read, SaveForm $save, CutForm $cut): JsonResponse
+    public function store(Request $request, ReadForm $read, SaveForm $save): JsonResponse
     {
         $given = $this->given($request);
         $form = $save($read($given['text'], $given['title'] ?? '')->form, array_values($given['declined'] ?? []), $this->person($request));
 
-        return new JsonResponse(self::described($form->refresh(), $cut), 201);
+        return new JsonResponse(FormData::saved($form->refresh()), 201);
     }
 
     #[OA\Get(path: '/api/forms/{form}', operationId: 'form', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'A form, cut', content: new OA\JsonContent(ref: FormData::class))])]
-    public function show(Form $form, CutForm $cut): JsonResponse
+    public function show(Form $form): JsonResponse
     {
-        return new JsonResponse(self::described($form, $cut));
+        return new JsonResponse(FormData::saved($form));
     }
 
     #[OA\Put(path: '/api/forms/{form}/joins', operationId: 'pinJoins', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['joins'], properties: [new OA\Property(property: 'joins', type: 'array', items: new OA\Items(required: ['after', 'pin'], properties: [new OA\Property(property: 'after', type: 'integer'), new OA\Property(property: 'pin', type: 'string', enum: ['always', 'never'], nullable: true)]))])), responses: [new OA\Response(response: 200, description: 'Cut again', content: new OA\JsonContent(ref: FormData::class)), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
-    public function joins(Request $request, Form $form, ChangeCutting $change, CutForm $cut): JsonResponse
+    public function joins(Request $request, Form $form, ChangeCutting $change): JsonResponse
     {
         $given = $request->validate([
             'joins' => ['required', 'array', 'min:1', 'max:600'],
@@ -91,11 +90,11 @@ final class FormController extends Controller
         }
         $change->pins($form, $pins, $this->person($request));
 
-        return new JsonResponse(self::described($form->refresh(), $cut));
+        return new JsonResponse(FormData::saved($form->refresh()));
     }
 
     #[OA\Put(path: '/api/forms/{form}/cutting', operationId: 'sizeLessons', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(properties: [new OA\Property(property: 'target', type: 'number', nullable: true), new OA\Property(property: 'lessons', type: 'integer', nullable: true)])), responses: [new OA\Response(response: 200, description: 'Cut again', content: new OA\JsonContent(ref: FormData::class)), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
-    public function cutting(Request $request, Form $form, ChangeCutting $change, CutForm $cut): JsonResponse
+    public function cutting(Request $request, Form $form, ChangeCutting $change): JsonResponse
     {
         $given = $request->validate([
             'target' => ['nullable', 'numeric', 'gt:0', 'max:1000', 'prohibits:lessons'],
@@ -103,7 +102,7 @@ final class FormController extends Controller
         ]);
         $change->size($form, isset($given['target']) ? (float) $given['target'] : null, isset($given['lessons']) ? (int) $given['lessons'] : null);
 
-        return new JsonResponse(self::described($form->refresh(), $cut));
+        return new JsonResponse(FormData::saved($form->refresh()));
     }
 
     #[OA\Delete(path: '/api/forms/{form}', operationId: 'removeForm', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 204, description: 'Taken back'), new OA\Response(response: 409, ref: '#/components/responses/Problem')])]
@@ -112,13 +111,6 @@ final class FormController extends Controller
         $remove($form);
 
         return response()->noContent();
-    }
-
-    public static function described(Form $form, CutForm $cut): FormData
-    {
-        $score = $form->score();
-
-        return FormData::of($score->form, $cut->preview($form), $score->ids, $form);
     }
 
     /** @return array{text: string, title?: string|null, declined?: array<string>} */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\CutForm;
 use App\Actions\ReadForm;
 use App\Actions\ReviseForm;
 use App\Http\Data\DifferenceData;
@@ -16,11 +15,12 @@ use App\Http\Data\ScoreData;
 use App\Http\Data\StarterData;
 use App\Models\Form;
 use App\Starters;
-use Gorvan\Core\Form\Entry;
 use Gorvan\Core\Form\Export;
 use Gorvan\Core\Form\Form as CoreForm;
 use Gorvan\Core\Form\FormMatcher;
 use Gorvan\Core\Form\Kinship;
+use Gorvan\Core\Form\KinshipReader;
+use Gorvan\Core\Form\ReadForm as CoreReadForm;
 use Gorvan\Core\Lesson\LessonCutter;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -70,23 +70,20 @@ final class FormFileController extends Controller
         $given = $this->given($request);
         $before = $form->score()->form;
         $found = $read($given['text'], $before->title);
-        $after = self::without($before, (new FormMatcher)->matched($before, $found), $given['declined'] ?? []);
+        [$after, $supposed] = self::readOver($before, $found, $given['declined'] ?? []);
 
         return new JsonResponse(new ImportPreviewData(
             $form->version,
             FormData::of($after, $cutter->cut($after)),
             DifferenceData::between($before, $after),
-            array_values(array_filter(
-                array_map(static fn (Kinship $kin): KinshipData => new KinshipData($kin->position, $kin->to, $kin->isMirror, $after->at($kin->position)->id), $found->inferred),
-                static fn (KinshipData $kin): bool => $before->positionOf($kin->key) === null,
-            )),
+            array_map(static fn (Kinship $kin): KinshipData => KinshipData::of($kin, $after), $supposed),
             $found->warnings,
             substr_count(trim($given['text']), "\n") + 1,
         ));
     }
 
     #[OA\Post(path: '/api/forms/{form}/import', operationId: 'importForm', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['base', 'text'], properties: [new OA\Property(property: 'base', type: 'integer'), new OA\Property(property: 'text', type: 'string'), new OA\Property(property: 'declined', type: 'array', items: new OA\Items(type: 'string'))])), responses: [new OA\Response(response: 200, description: 'The score after it', content: new OA\JsonContent(ref: ScoreData::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
-    public function import(Request $request, Form $form, ReadForm $read, ReviseForm $revise, CutForm $cut): JsonResponse
+    public function import(Request $request, Form $form, ReadForm $read, ReviseForm $revise): JsonResponse
     {
         $given = $this->given($request);
         $base = (int) $request->validate(['base' => ['required', 'integer', 'min:0']])['base'];
@@ -94,25 +91,28 @@ final class FormFileController extends Controller
         $revise->replace(
             $form,
             $base,
-            static fn (CoreForm $before): CoreForm => self::without($before, (new FormMatcher)->matched($before, $found), $given['declined'] ?? []),
+            static fn (CoreForm $before): CoreForm => self::readOver($before, $found, $given['declined'] ?? [])[0],
             $this->person($request),
             'Imported a file over it.',
         );
 
-        return new JsonResponse(ScoreData::of($form->score()->form, FormController::described($form, $cut), $form->version));
+        return new JsonResponse(ScoreData::saved($form));
     }
 
     /**
-     * Only what is new has relations that were supposed; what stayed has its own.
+     * A form with a file read over it, and the relations that were supposed of what is new.
      *
      * @param  array<string>  $declined ids of entries whose supposed relation the teacher did not confirm
+     * @return array{CoreForm, list<Kinship>}
      */
-    private static function without(CoreForm $before, CoreForm $form, array $declined): CoreForm
+    private static function readOver(CoreForm $before, CoreReadForm $read, array $declined): array
     {
-        return $form->with(['entries' => array_map(
-            static fn (Entry $entry): Entry => $before->positionOf($entry->id) === null && in_array($entry->id, $declined, true) ? $entry->with(['returns' => null, 'mirrors' => null]) : $entry,
-            $form->entries,
-        )]);
+        $matcher = new FormMatcher;
+        $after = $matcher->matched($before, $read);
+        $supposed = $matcher->supposed($before, $read, $after);
+        $new = array_map(static fn (Kinship $kin): string => $after->at($kin->position)->id, $supposed);
+
+        return [KinshipReader::declined($after, array_intersect($declined, $new)), $supposed];
     }
 
     /** @return array{text: string, declined?: array<string>} */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\CutForm;
 use App\Actions\DescribeGroup;
 use App\Actions\FillGroup;
 use App\Actions\Refused;
@@ -65,7 +64,7 @@ final class GroupController extends Controller
     }
 
     #[OA\Get(path: '/api/groups/{group}', operationId: 'group', parameters: [new OA\PathParameter(name: 'group', schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'on', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'Where everyone stands', content: new OA\JsonContent(ref: GroupData::class)), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
-    public function show(Request $request, Group $group, DescribeGroup $describe, TaughtEntries $taught, CutForm $cut): JsonResponse
+    public function show(Request $request, Group $group, DescribeGroup $describe, TaughtEntries $taught): JsonResponse
     {
         $request->validate(['on' => ['nullable', 'date_format:Y-m-d']]);
         $on = $request->string('on')->value() ?: $this->school->today();
@@ -77,7 +76,7 @@ final class GroupController extends Controller
         return new JsonResponse(new GroupData(
             $this->summary($group->load('form', 'terms')->loadCount('students')),
             $on,
-            FormData::of($score->form, $cut->preview($group->form), $score->ids, $group->form),
+            FormData::saved($group->form, $score),
             $taught($group->id, $score),
             PassageData::of($recap),
             $next?->plan['lesson_number'] ?? null,

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\CutForm;
 use App\Actions\DescribeGroup;
 use App\Actions\LogClass;
 use App\Actions\NewMark;
@@ -42,7 +41,6 @@ final class MeetingController extends Controller
     public function __construct(
         private readonly CurrentSchool $school,
         private readonly DescribeGroup $describe,
-        private readonly CutForm $cut,
     ) {
     }
 
@@ -148,7 +146,7 @@ final class MeetingController extends Controller
         return new MeetingData(
             TermController::summary($term),
             MeetingRow::of($meeting, $score, $this->school),
-            FormData::of($score->form, $this->cut->preview($term->form), $score->ids, $term->form),
+            FormData::saved($term->form, $score),
             ($this->describe)($term->group, $score, $this->school->today(), $score->passage($meeting->plan['recap'] ?? null)),
             (object) $meeting->attendances()->pluck('is_present', 'student_id')->all(),
             Mark::where('meeting_id', $meeting->id)->whereNotIn('id', $withdrawn)->orderBy('at')->orderBy('id')->get()->map(static fn (Mark $mark): MarkData => new MarkData(

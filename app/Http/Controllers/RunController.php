@@ -7,9 +7,6 @@ namespace App\Http\Controllers;
 use App\Http\Data\BeatData;
 use App\Http\Data\CueCardData;
 use App\Http\Data\FloorData;
-use App\Http\Data\FootingData;
-use App\Http\Data\PaceTimes;
-use App\Http\Data\RoomFitData;
 use App\Http\Data\StretchTimes;
 use App\Http\Data\TimesData;
 use App\Models\Form;
@@ -18,11 +15,11 @@ use Gorvan\Core\Cue\CueView;
 use Gorvan\Core\Floor\FloorTrack;
 use Gorvan\Core\Floor\FrontFacing;
 use Gorvan\Core\Floor\Room;
-use Gorvan\Core\Floor\RoomFit;
 use Gorvan\Core\Form\BreathBeat;
 use Gorvan\Core\Form\BreathScript;
 use Gorvan\Core\Form\Form as CoreForm;
 use Gorvan\Core\Form\Pace;
+use Gorvan\Core\Form\RunThrough;
 use Gorvan\Core\Form\RunTime;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -45,40 +42,20 @@ final class RunController extends Controller
         ]);
         $room = new Room((float) ($given['width'] ?? 10.0), (float) ($given['depth'] ?? 8.0), (int) ($given['students'] ?? 1), (float) ($given['step'] ?? Room::STEP));
         $score = $form->score()->form;
-        $front = FrontFacing::of($score);
-        $track = ($given['front'] ?? false) ? $front->track() : FloorTrack::of($score);
-        $track = ($given['mirrored'] ?? false) ? $track->mirrored() : $track;
+        $track = ($given['front'] ?? false) ? FrontFacing::of($score)->track() : FloorTrack::of($score);
 
-        return new JsonResponse(new FloorData(
-            array_map(FootingData::of(...), $track->footings),
-            FloorTrack::of($score)->unknown,
-            $front->joins,
-            $room->step,
-            $room->armSpan,
-            RoomFitData::of(RoomFit::best($track, $room)),
-        ));
+        return new JsonResponse(FloorData::of($score, ($given['mirrored'] ?? false) ? $track->mirrored() : $track, $room));
     }
 
     #[OA\Get(path: '/api/forms/{form}/times', operationId: 'times', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'How long it takes at each pace', content: new OA\JsonContent(ref: TimesData::class))])]
     public function times(Form $form): JsonResponse
     {
         $score = $form->score()->form;
-        $stretches = [];
-        $next = 1;
-        foreach ($score->sections as $section) {
-            if ($section->first > $next) {
-                $stretches[] = self::stretch($score, null, $next, $section->first - 1);
-            }
-            $stretches[] = self::stretch($score, $section->title, $section->first, $section->last);
-            $next = $section->last + 1;
-        }
-        if ($next <= $score->count() && $score->sections !== []) {
-            $stretches[] = self::stretch($score, null, $next, $score->count());
-        }
+        $run = new RunThrough($score);
 
         return new JsonResponse(new TimesData(
-            self::stretch($score, $score->title, 1, $score->count()),
-            $stretches,
+            StretchTimes::of($run->whole()),
+            array_map(StretchTimes::of(...), $run->bySection()),
             $score->breathSeconds ?? RunTime::BREATH_SECONDS,
             $score->breathSeconds === null,
             Pace::Showing->factor($score),
@@ -93,7 +70,7 @@ final class RunController extends Controller
         [$from, $to] = self::passage($request, $score);
         $beats = (new BreathScript)->of($score, $from, $to, Pace::from($given['pace'] ?? Pace::ClassPace->value));
 
-        return new JsonResponse(array_map(static fn (BreathBeat $beat): BeatData => new BeatData($beat->position, $beat->breath->value, $beat->seconds, $beat->cue, $beat->time), $beats));
+        return new JsonResponse(array_map(static fn (BreathBeat $beat): BeatData => new BeatData($beat->position, $beat->breath->value, $beat->seconds, $beat->cue === null ? null : CueCard::turned($beat->cue, CueView::Plain), $beat->time), $beats));
     }
 
     #[OA\Get(path: '/api/forms/{form}/cards', operationId: 'cards', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'from', schema: new OA\Schema(type: 'integer')), new OA\QueryParameter(name: 'to', schema: new OA\Schema(type: 'integer')), new OA\QueryParameter(name: 'view', schema: new OA\Schema(type: 'string', enum: ['facing', 'same', 'behind', 'plain']))], responses: [new OA\Response(response: 200, description: 'Cue cards of a passage', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: CueCardData::class))), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
@@ -115,21 +92,5 @@ final class RunController extends Controller
         $to = (int) ($request->validate(['to' => ['nullable', 'integer', "min:$from", "max:$most"]])['to'] ?? $most);
 
         return [$from, $to];
-    }
-
-    private static function stretch(CoreForm $score, ?string $title, int $from, int $to): StretchTimes
-    {
-        $time = new RunTime($score);
-        $seconds = $time->secondsBetween($from, $to);
-        $counted = array_filter(range($from, $to), static fn (int $position): bool => $score->at($position)->kind->countsInForm());
-
-        return new StretchTimes(
-            $title,
-            $from,
-            $to,
-            new PaceTimes(...array_map(static fn (Pace $pace): float => $seconds * $pace->factor($score), Pace::cases())),
-            count(array_filter($counted, $time->isAssumed(...))),
-            count(array_filter($counted, static fn (int $position): bool => $time->secondsOf($position) === null)),
-        );
     }
 }

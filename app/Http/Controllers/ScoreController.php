@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\CutForm;
 use App\Actions\Refused;
 use App\Actions\ReviseForm;
 use App\Http\Data\DifferenceData;
@@ -25,14 +24,14 @@ use OpenApi\Attributes as OA;
 /** The form editor: the score as it stands, changes to it, and the states it was in. */
 final class ScoreController extends Controller
 {
-    public function __construct(private readonly ReviseForm $revise, private readonly CutForm $cut, private readonly CurrentSchool $school)
+    public function __construct(private readonly ReviseForm $revise, private readonly CurrentSchool $school)
     {
     }
 
     #[OA\Get(path: '/api/forms/{form}/score', operationId: 'score', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'The whole score, audited', content: new OA\JsonContent(ref: ScoreData::class))])]
     public function show(Form $form): JsonResponse
     {
-        return $this->score($form);
+        return new JsonResponse(ScoreData::saved($form));
     }
 
     #[OA\Post(path: '/api/forms/{form}/edits', operationId: 'editForm', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['base', 'edits'], properties: [new OA\Property(property: 'base', type: 'integer'), new OA\Property(property: 'edits', type: 'array', items: new OA\Items(type: 'object', additionalProperties: true))])), responses: [new OA\Response(response: 200, description: 'The score after it', content: new OA\JsonContent(ref: ScoreData::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
@@ -47,7 +46,7 @@ final class ScoreController extends Controller
             throw self::atItsField($e);
         }
 
-        return $this->score($form);
+        return new JsonResponse(ScoreData::saved($form));
     }
 
     #[OA\Get(path: '/api/forms/{form}/versions', operationId: 'versions', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'The states it was in, the latest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: VersionData::class)))])]
@@ -79,7 +78,7 @@ final class ScoreController extends Controller
         $was = $this->revise->version($form, (int) $given['number']);
         $this->revise->replace($form, (int) $given['base'], static fn (): CoreForm => $was, $this->person($request), "Restored version {$given['number']}.");
 
-        return $this->score($form);
+        return new JsonResponse(ScoreData::saved($form));
     }
 
     #[OA\Post(path: '/api/forms/{form}/take-back', operationId: 'takeBackEdit', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['version'], properties: [new OA\Property(property: 'version', type: 'integer')])), responses: [new OA\Response(response: 200, description: 'The score without it', content: new OA\JsonContent(ref: ScoreData::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
@@ -88,12 +87,7 @@ final class ScoreController extends Controller
         $given = $request->validate(['version' => ['required', 'integer', 'min:1']]);
         $this->revise->takeBack($form, (int) $given['version'], $this->person($request));
 
-        return $this->score($form);
-    }
-
-    private function score(Form $form): JsonResponse
-    {
-        return new JsonResponse(ScoreData::of($form->score()->form, FormController::described($form, $this->cut), $form->version));
+        return new JsonResponse(ScoreData::saved($form));
     }
 
     /** A value that cannot be, told by the name of its field; the place names the entry and the field. */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\CutForm;
 use App\Actions\LayTerm;
 use App\Actions\Refused;
 use App\Actions\RemoveTerm;
@@ -75,14 +74,14 @@ final class TermController extends Controller
     }
 
     #[OA\Get(path: '/api/terms/{term}', operationId: 'term', parameters: [new OA\PathParameter(name: 'term', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'A term laid out', content: new OA\JsonContent(ref: TermData::class))])]
-    public function show(Term $term, CutForm $cut): JsonResponse
+    public function show(Term $term): JsonResponse
     {
         $term->load('group', 'form', 'meetings');
         $score = $term->form->score();
 
         return new JsonResponse(new TermData(
             self::summary($term),
-            FormData::of($score->form, $cut->preview($term->form), $score->ids, $term->form),
+            FormData::saved($term->form, $score),
             $term->approach->value,
             $term->approach->minutesPerLoad(),
             self::closures($term),

@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
+use Gorvan\Core\Floor\FloorTrack;
+use Gorvan\Core\Floor\FrontFacing;
+use Gorvan\Core\Floor\Room;
+use Gorvan\Core\Floor\RoomFit;
+use Gorvan\Core\Form\Form;
 use OpenApi\Attributes as OA;
 
 /** The path of a form in a room. */
@@ -12,22 +17,33 @@ final readonly class FloorData
 {
     /**
      * @param  list<FootingData>  $footings  the start, and where each entry ends
+     * @param  float  $turned  degrees the closing is turned from the opening, clockwise positive
      * @param  list<int>  $unknown  entries that do not say both turn and travel
      * @param  list<int>  $joins  entries whose turn is left out when all stay faced to the front
      */
     public function __construct(
         #[OA\Property(type: 'array', items: new OA\Items(ref: FootingData::class))]
         public array $footings,
+        #[OA\Property]
+        public float $turned,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))]
         public array $unknown,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))]
         public array $joins,
         #[OA\Property]
-        public float $step,
-        #[OA\Property]
-        public float $armSpan,
-        #[OA\Property]
         public RoomFitData $fit,
     ) {
+    }
+
+    /** @param  FloorTrack  $track  of the form as it is walked: mirrored, or without its turns */
+    public static function of(Form $form, FloorTrack $track, Room $room): self
+    {
+        return new self(
+            array_map(FootingData::of(...), $track->footings),
+            $track->end()->turned(),
+            FloorTrack::of($form)->unknown,
+            FrontFacing::of($form)->joins,
+            RoomFitData::of(RoomFit::best($track, $room), $track, $room),
+        );
     }
 }

@@ -7,7 +7,7 @@ namespace App\Http\Data;
 use Gorvan\Core\Floor\Footing;
 use OpenApi\Attributes as OA;
 
-/** Where one stands, in steps from the start, and the facing in degrees clockwise. */
+/** Where one stands: to the right and forward, in steps from the start or in metres of a room; facing in degrees clockwise. */
 #[OA\Schema]
 final readonly class FootingData
 {

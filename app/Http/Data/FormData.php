@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Data;
 
 use App\Models\Form as FormRow;
+use App\Models\Score;
 use Gorvan\Core\Form\EntryLoad;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\RunTime;
@@ -12,6 +13,7 @@ use Gorvan\Core\Form\Section;
 use Gorvan\Core\Lesson\JoinRest;
 use Gorvan\Core\Lesson\Lesson;
 use Gorvan\Core\Lesson\LessonCut;
+use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Lesson\RecapFinder;
 use OpenApi\Attributes as OA;
 
@@ -57,6 +59,20 @@ final readonly class FormData
         #[OA\Property(type: 'array', items: new OA\Items(ref: LessonData::class))]
         public array $lessons,
     ) {
+    }
+
+    /**
+     * A saved form, cut as it asks to be.
+     *
+     * @param  Score|null  $score  where it is read already
+     *
+     * @throws \Gorvan\Core\Lesson\CutImpossible
+     */
+    public static function saved(FormRow $row, ?Score $score = null): self
+    {
+        $score ??= $row->score();
+
+        return self::of($score->form, $row->cut(new LessonCutter, $score), $score->ids, $row);
     }
 
     /** @param  list<string>  $ids row ids by position, empty for a form that is not saved */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
+use Gorvan\Core\Form\Form;
+use Gorvan\Core\Form\Kinship;
 use OpenApi\Attributes as OA;
 
 /** A relation the reader supposed. */
@@ -20,5 +22,10 @@ final readonly class KinshipData
         #[OA\Property]
         public string $key,
     ) {
+    }
+
+    public static function of(Kinship $kin, Form $form): self
+    {
+        return new self($kin->position, $kin->to, $kin->isMirror, $form->at($kin->position)->id);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
+use Gorvan\Core\Floor\FloorTrack;
+use Gorvan\Core\Floor\Room;
 use Gorvan\Core\Floor\RoomFit;
 use OpenApi\Attributes as OA;
 
@@ -15,6 +17,9 @@ final readonly class RoomFitData
      * @param  array{float, float}  $start  from the left wall and from the back wall
      * @param  array{float, float}  $needs  width and depth
      * @param  list<int>  $out
+     * @param  list<FootingData>  $spots  the middle of the class at the start, and where each entry ends
+     * @param  list<FootingData>  $stands  where each student stands at the start
+     * @param  array{float, float}  $block  width and depth that the class takes up, standing
      */
     public function __construct(
         #[OA\Property]
@@ -31,11 +36,28 @@ final readonly class RoomFitData
         public array $needs,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))]
         public array $out,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: FootingData::class))]
+        public array $spots,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: FootingData::class))]
+        public array $stands,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'number'))]
+        public array $block,
     ) {
     }
 
-    public static function of(RoomFit $fit): self
+    public static function of(RoomFit $fit, FloorTrack $track, Room $room): self
     {
-        return new self($fit->fits(), $fit->facing, $fit->ranks, $fit->files, $fit->start, $fit->needs, $fit->out);
+        return new self(
+            $fit->fits(),
+            $fit->facing,
+            $fit->ranks,
+            $fit->files,
+            $fit->start,
+            $fit->needs,
+            $fit->out,
+            array_map(FootingData::of(...), $fit->spots($track, $room)),
+            array_map(FootingData::of(...), $fit->stands($room)),
+            $fit->block($room),
+        );
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
+use App\Models\Form as FormRow;
 use Gorvan\Core\Form\Entry;
 use Gorvan\Core\Form\EntryCells;
-use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\FormFileWriter;
 use OpenApi\Attributes as OA;
 use stdClass;
@@ -35,18 +35,21 @@ final readonly class ScoreData
     ) {
     }
 
-    public static function of(Form $form, FormData $data, int $version): self
+    /** @throws \Gorvan\Core\Lesson\CutImpossible */
+    public static function saved(FormRow $row): self
     {
+        $score = $row->score();
+        $form = $score->form;
         $cells = new EntryCells;
         $writer = new FormFileWriter;
 
         return new self(
-            $version,
+            $row->version,
             $writer->root($form),
             EntryCells::COLUMNS,
             array_map(static fn (Entry $entry): ScoreRow => new ScoreRow($entry->id, $cells->of($entry), $writer->entry($entry)), $form->entries),
             AuditData::of($form),
-            $data,
+            FormData::saved($row, $score),
         );
     }
 }

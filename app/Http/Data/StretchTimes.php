@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
+use Gorvan\Core\Form\Pace;
+use Gorvan\Core\Form\Stretch;
 use OpenApi\Attributes as OA;
 
 /** How long a section takes, or a stretch that stands in none. */
@@ -24,5 +26,17 @@ final readonly class StretchTimes
         #[OA\Property]
         public int $untilTold,
     ) {
+    }
+
+    public static function of(Stretch $stretch): self
+    {
+        return new self(
+            $stretch->title,
+            $stretch->from,
+            $stretch->to,
+            new PaceTimes($stretch->at(Pace::ClassPace), $stretch->at(Pace::Half), $stretch->at(Pace::Showing)),
+            $stretch->assumed,
+            $stretch->untilTold,
+        );
     }
 }

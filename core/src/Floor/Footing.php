@@ -32,6 +32,20 @@ final readonly class Footing
         return new self($this->x + $forward * $sin + $right * $cos, $this->y + $forward * $cos - $right * $sin, $this->facing + $turn);
     }
 
+    /** How far it is turned from where it began, by the shorter way: over -180 to 180 degrees, clockwise positive. */
+    public function turned(): float
+    {
+        return self::shorterWay($this->facing);
+    }
+
+    /** The same facing, over -180 to 180 degrees. Pure. */
+    public static function shorterWay(float $degrees): float
+    {
+        $rest = fmod($degrees, 360.0);
+
+        return $rest > 180.0 ? $rest - 360.0 : ($rest <= -180.0 ? $rest + 360.0 : $rest);
+    }
+
     /** As a teacher sees it who faces the class and mirrors it. */
     public function mirrored(): self
     {

@@ -41,6 +41,50 @@ final readonly class RoomFit
     }
 
     /**
+     * Where the middle of the class is: at the start, and where each entry ends.
+     *
+     * @return list<Footing> metres from the left wall and from the back wall, facing degrees clockwise from the front
+     */
+    public function spots(FloorTrack $track, Room $room): array
+    {
+        return array_map(function (Footing $footing) use ($room): Footing {
+            $turned = self::turned($footing, intdiv($this->facing, 90), $room->step);
+
+            return new Footing($this->start[0] + $turned->x, $this->start[1] + $turned->y, $turned->facing);
+        }, $track->footings);
+    }
+
+    /**
+     * Where each student stands at the start, the front rank first.
+     *
+     * @return list<Footing> metres from the left wall and from the back wall
+     */
+    public function stands(Room $room): array
+    {
+        $stands = [];
+        for ($student = 0; $student < $room->students; $student++) {
+            [$rank, $file] = [intdiv($student, $this->files), $student % $this->files];
+            $right = ($file - ($this->files - 1) / 2) * $room->armSpan;
+            $forward = (($this->ranks - 1) / 2 - $rank) * $room->armSpan;
+            $stands[] = self::turned(new Footing($right, $forward, 0.0), intdiv($this->facing, 90), 1.0);
+        }
+
+        return array_map(fn (Footing $stand): Footing => new Footing($this->start[0] + $stand->x, $this->start[1] + $stand->y, $stand->facing), $stands);
+    }
+
+    /** @return array{float, float} metres of width and depth that the class takes up, standing */
+    public function block(Room $room): array
+    {
+        return self::across($this->facing % 180 !== 0, $this->ranks, $this->files, $room->armSpan);
+    }
+
+    /** @return array{float, float} */
+    private static function across(bool $isSideways, int $ranks, int $files, float $armSpan): array
+    {
+        return $isSideways ? [$ranks * $armSpan, $files * $armSpan] : [$files * $armSpan, $ranks * $armSpan];
+    }
+
+    /**
      * The facing and ranks in which the form gets furthest before the room runs out, then the one that leaves most
      * room; equal ones in order of facing and of fewer ranks.
      */
@@ -67,9 +111,9 @@ final readonly class RoomFit
     /** @return array{self, array{int, float}} and how many entries fit, and the least slack in metres */
     private static function tried(FloorTrack $track, Room $room, int $quarters, int $ranks, int $files): array
     {
-        [$across, $deep] = $quarters % 2 === 0 ? [$files, $ranks] : [$ranks, $files];
+        $block = self::across($quarters % 2 !== 0, $ranks, $files, $room->armSpan);
         // What is left for walking once the block of students stands in the room.
-        $free = [$room->width - $across * $room->armSpan, $room->depth - $deep * $room->armSpan];
+        $free = [$room->width - $block[0], $room->depth - $block[1]];
         $turned = array_map(static fn (Footing $footing): Footing => self::turned($footing, $quarters, $room->step), $track->footings);
         $bounds = Bounds::round([$turned[0]]);
         $reaches = -1; // how many entries fit one after the other from the start
@@ -94,7 +138,7 @@ final readonly class RoomFit
                 $out[] = $at;
             }
         }
-        $needs = [$whole->width() + $across * $room->armSpan, $whole->depth() + $deep * $room->armSpan];
+        $needs = [$whole->width() + $block[0], $whole->depth() + $block[1]];
         $slack = min($room->width - $needs[0], $room->depth - $needs[1]);
 
         return [new self($quarters * 90, $ranks, $files, $start, $needs, $out), [$reaches, $slack]];

@@ -34,6 +34,16 @@ final class FormMatcher
         return $old->with(['title' => $read->hasIds ? $old->title : $form->title, 'entries' => $entries, 'sections' => $form->sections]);
     }
 
+    /**
+     * Of the relations the reader supposed, those of entries that are new: what stayed has its own.
+     *
+     * @return list<Kinship>
+     */
+    public function supposed(Form $old, ReadForm $read, Form $matched): array
+    {
+        return array_values(array_filter($read->inferred, static fn (Kinship $kin): bool => $old->positionOf($matched->at($kin->position)->id) === null));
+    }
+
     /** @return array<int, int> index of the old entry by index of the new one */
     private static function byId(Form $old, Form $form): array
     {

@@ -54,6 +54,19 @@ final class KinshipReader
         return array_values($related);
     }
 
+    /**
+     * A form without the relations of some entries, as when a teacher declines what was supposed. Pure.
+     *
+     * @param  array<string>  $ids
+     */
+    public static function declined(Form $form, array $ids): Form
+    {
+        return $ids === [] ? $form : $form->with(['entries' => array_map(
+            static fn (Entry $entry): Entry => in_array($entry->id, $ids, true) ? $entry->with(['returns' => null, 'mirrors' => null]) : $entry,
+            $form->entries,
+        )]);
+    }
+
     /** @param  array<string, int>  $nearest */
     private static function nearestMirror(Entry $entry, array $nearest): ?int
     {

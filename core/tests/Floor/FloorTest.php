@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Gorvan\Core\Floor\FloorTrack;
+use Gorvan\Core\Floor\Footing;
 use Gorvan\Core\Floor\FrontFacing;
 use Gorvan\Core\Floor\Room;
 use Gorvan\Core\Floor\RoomFit;
@@ -73,3 +74,57 @@ test('staying faced to the front leaves the turns out and names the joins that c
     $front = FrontFacing::of(Sample::form([['turn' => 90, 'travel' => [1, 0]], ['turn' => 0, 'travel' => [1, 0]], [], ['turn' => 360, 'travel' => [1, 0]]]));
     expect($front->joins)->toBe([1])->and(endOf($front->track()))->toBe([0.0, 3.0, 0.0]);
 });
+
+test('the class lies in the room from its left and its back wall, and is turned with its facing', function () {
+    // Half a metre a step: one to the right and two forward, ending turned by 90.
+    $track = FloorTrack::of(Sample::form([['travel' => [2, 1], 'turn' => 90]]));
+    foreach ([[10.0, 3.2, 0], [3.2, 10.0, 90]] as [$width, $depth, $quarter]) {
+        $room = new Room($width, $depth, step: 0.5);
+        $fit = RoomFit::best($track, $room);
+        [$start, $end] = $fit->spots($track, $room);
+        expect([$start->x, $start->y])->toEqualWithDelta($fit->start, 1e-9)
+            ->and($end->facing - $start->facing)->toBe(90.0)
+            ->and(hypot($end->x - $start->x, $end->y - $start->y))->toEqualWithDelta(hypot(0.5, 1.0), 1e-9);
+        [$across, $up] = [$end->x - $start->x, $end->y - $start->y];
+        $radians = deg2rad($fit->facing);
+        expect($across * cos($radians) - $up * sin($radians))->toEqualWithDelta(0.5, 1e-9)
+            ->and($across * sin($radians) + $up * cos($radians))->toEqualWithDelta(1.0, 1e-9);
+    }
+});
+
+test('students stand in clear squares, the front rank towards where they face', function () {
+    $track = FloorTrack::of(Sample::form([['travel' => [1, 0], 'turn' => 0]]));
+    $room = new Room(9.0, 9.0, 5);
+    $fit = RoomFit::best($track, $room);
+    $stands = $fit->stands($room);
+    expect($stands)->toHaveCount(5)
+        ->and($fit->block($room))->toEqualWithDelta($fit->facing % 180 === 0 ? [$fit->files * 1.8, $fit->ranks * 1.8] : [$fit->ranks * 1.8, $fit->files * 1.8], 1e-9);
+    foreach ($stands as $n => $one) {
+        foreach (array_slice($stands, $n + 1) as $other) {
+            expect(max(abs($one->x - $other->x), abs($one->y - $other->y)))->toBeGreaterThanOrEqual(1.8 - 1e-9);
+        }
+        expect(abs($one->x - $fit->start[0]))->toBeLessThanOrEqual($fit->block($room)[0] / 2)
+            ->and(abs($one->y - $fit->start[1]))->toBeLessThanOrEqual($fit->block($room)[1] / 2);
+    }
+    $radians = deg2rad($fit->facing);
+    $ahead = static fn ($stand): float => $stand->x * sin($radians) + $stand->y * cos($radians);
+    expect($ahead($stands[0]))->toBeGreaterThanOrEqual($ahead($stands[4]) - 1e-9);
+});
+
+test('where the room is large enough the whole class stays inside its walls throughout', function (float $width, float $depth, int $students) {
+    mt_srand(31);
+    $form = Sample::form(array_map(static fn (int $at): array => ['id' => "e$at", 'title' => "E$at", 'travel' => [mt_rand(-2, 2), mt_rand(-1, 1)], 'turn' => 45 * mt_rand(-4, 4)], range(1, 40)));
+    $track = FloorTrack::of($form);
+    $room = new Room($width, $depth, $students);
+    $fit = RoomFit::best($track, $room);
+    [$across, $deep] = $fit->block($room);
+    foreach ($fit->spots($track, $room) as $at => $spot) {
+        $isInside = $spot->x - $across / 2 >= -1e-6 && $spot->x + $across / 2 <= $width + 1e-6 && $spot->y - $deep / 2 >= -1e-6 && $spot->y + $deep / 2 <= $depth + 1e-6;
+        expect(in_array($at, $fit->out, true))->toBe(! $isInside);
+    }
+    expect($fit->fits())->toBe($fit->out === [])->and($fit->ranks * $fit->files)->toBeGreaterThanOrEqual($students);
+})->with([[30.0, 30.0, 12], [12.0, 9.0, 6], [6.0, 5.0, 4], [20.0, 4.0, 9]]);
+
+test('the shorter way round is told, clockwise positive', function (float $degrees, float $way) {
+    expect(Footing::shorterWay($degrees))->toBe($way);
+})->with([[0.0, 0.0], [90.0, 90.0], [270.0, -90.0], [-270.0, 90.0], [180.0, 180.0], [-180.0, 180.0], [540.0, 180.0], [-725.0, -5.0]]);

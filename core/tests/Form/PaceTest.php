@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Gorvan\Core\Form\Breath;
 use Gorvan\Core\Form\BreathScript;
 use Gorvan\Core\Form\Pace;
+use Gorvan\Core\Form\RunThrough;
 use Gorvan\Core\Form\RunTime;
 use Gorvan\Core\Tests\Sample;
 
@@ -32,4 +33,24 @@ test('the beats of a passage take as long as its run-through, the exhale a littl
 test('an entry that lasts until told is one beat without an end', function () {
     $beats = (new BreathScript)->of(Sample::form([['repetition' => 'until told']]), 1, 1);
     expect([count($beats), $beats[0]->seconds])->toBe([1, null]);
+});
+
+test('a run-through is told by section, and what stands in none stands apart', function () {
+    $form = Sample::form(
+        [['kind' => 'opening'], ['breaths' => 1], ['repetition' => 'until told'], ['kind' => 'extra', 'breaths' => 9], ['breaths' => 3]],
+        ['breath_seconds' => 5, 'sections' => [['title' => 'One', 'first' => 2, 'last' => 3], ['title' => 'Two', 'first' => 5, 'last' => 5]]],
+    );
+    $run = new RunThrough($form);
+    $told = array_map(fn ($stretch) => [$stretch->title, $stretch->from, $stretch->to, $stretch->at(Pace::ClassPace), $stretch->assumed, $stretch->untilTold], $run->bySection());
+    expect($told)->toBe([[null, 1, 1, 10.0, 1, 0], ['One', 2, 3, 5.0, 0, 1], [null, 4, 4, 0.0, 0, 0], ['Two', 5, 5, 15.0, 0, 0]])
+        ->and($run->whole()->at(Pace::ClassPace))->toBe(30.0)
+        ->and($run->whole()->at(Pace::Half))->toBe(60.0)
+        ->and($run->whole()->at(Pace::Showing))->toBe(24.0)
+        ->and($run->whole()->title)->toBe('T');
+});
+
+test('a form without sections has no stretches but the whole, and one that ends outside a section tells its end', function () {
+    expect((new RunThrough(Sample::form([[], []])))->bySection())->toBe([]);
+    $stretches = (new RunThrough(Sample::form([[], [], []], ['sections' => [['title' => 'One', 'first' => 1, 'last' => 2]]])))->bySection();
+    expect(array_map(fn ($stretch) => [$stretch->title, $stretch->from, $stretch->to], $stretches))->toBe([['One', 1, 2], [null, 3, 3]]);
 });

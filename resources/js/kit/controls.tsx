@@ -85,6 +85,39 @@ export function Choice({ label, hint, error, children, ...rest }: FieldProps & C
   );
 }
 
+interface TickProps {
+  children: ReactNode;
+  checked: boolean;
+  onTick: (isTicked: boolean) => void;
+  className?: string;
+}
+
+/** A box to tick, with its words beside it. */
+export function Tick({ children, checked, onTick, className = '' }: TickProps) {
+  return (
+    <label className={`flex min-h-11 items-center gap-3 ${className}`}>
+      <input
+        type="checkbox"
+        className="size-5 shrink-0 accent-pine"
+        checked={checked}
+        onChange={(event) => {
+          onTick(event.target.checked);
+        }}
+      />
+      {children}
+    </label>
+  );
+}
+
+/** Why something was refused, beside what was asked for. */
+export function RefusalLine({ refusal, className = 'mt-3' }: { refusal: { message: string } | null; className?: string }) {
+  return refusal === null ? null : (
+    <p role="alert" className={`font-medium text-persimmon ${className}`}>
+      {refusal.message}
+    </p>
+  );
+}
+
 interface DialogProps {
   open: boolean;
   onOpenChange: (open: boolean) => void;

@@ -7,7 +7,6 @@ interface Props {
   /** Of the room, in metres. */
   width: number;
   depth: number;
-  students: number;
   chosen: number | null;
   onChoose: (position: number) => void;
   label: string;
@@ -15,35 +14,15 @@ interface Props {
 
 const MARGIN = 0.6;
 
-/** A point of the path in the room, in metres from its left and front walls. */
-export interface Spot {
-  x: number;
-  y: number;
-  /** Degrees clockwise from the front of the room. */
-  facing: number;
-}
-
-/** Where each footing of a path lies in a room whose front wall is at the top. */
-export function spotsOf(floor: Floor, depth: number): Spot[] {
-  const [left = 0, back = 0] = floor.fit.start;
-  const turn = (floor.fit.facing * Math.PI) / 180;
-  return floor.footings.map(({ x, y, facing }) => {
-    const across = (x * Math.cos(turn) + y * Math.sin(turn)) * floor.step;
-    const forward = (y * Math.cos(turn) - x * Math.sin(turn)) * floor.step;
-    return { x: left + across, y: depth - (back + forward), facing: facing + floor.fit.facing };
-  });
-}
-
 /** A form's path in a room seen from above, drawn to scale, with the block the class stands in. */
-export function FloorPicture({ floor, width, depth, students, chosen, onChoose, label }: Props) {
+export function FloorPicture({ floor, width, depth, chosen, onChoose, label }: Props) {
   const { t } = useTranslation();
-  const spots = spotsOf(floor, depth);
+  // The room is measured from its back wall, the picture from the front at its top.
+  const spots = floor.fit.spots.map((spot) => ({ ...spot, y: depth - spot.y }));
   const start = spots[0];
   const end = spots[spots.length - 1];
   const out = new Set(floor.fit.out);
-  const sideways = floor.fit.facing % 180 !== 0;
-  const [across, deep] = sideways ? [floor.fit.ranks, floor.fit.files] : [floor.fit.files, floor.fit.ranks];
-  const [blockWidth, blockDepth] = [across * floor.armSpan, deep * floor.armSpan];
+  const [blockWidth = 0, blockDepth = 0] = floor.fit.block;
   const xs = [0, width, ...spots.map((spot) => spot.x)];
   const ys = [0, depth, ...spots.map((spot) => spot.y)];
   const box = {
@@ -91,19 +70,9 @@ export function FloorPicture({ floor, width, depth, students, chosen, onChoose, 
         strokeDasharray="0.15 0.12"
         strokeWidth={0.03}
       />
-      {Array.from({ length: students }, (_, n) => {
-        const [file, rank] = [n % floor.fit.files, Math.floor(n / floor.fit.files)];
-        const [column, line] = sideways ? [rank, file] : [file, rank];
-        return (
-          <circle
-            key={n}
-            cx={start.x - blockWidth / 2 + (column + 0.5) * floor.armSpan}
-            cy={start.y - blockDepth / 2 + (line + 0.5) * floor.armSpan}
-            r={0.12}
-            fill="var(--river2)"
-          />
-        );
-      })}
+      {floor.fit.stands.map((stand, n) => (
+        <circle key={n} cx={stand.x} cy={depth - stand.y} r={0.12} fill="var(--river2)" />
+      ))}
       <polyline
         points={spots.map((spot) => `${spot.x.toFixed(3)},${spot.y.toFixed(3)}`).join(' ')}
         fill="none"

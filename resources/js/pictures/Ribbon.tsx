@@ -1,6 +1,7 @@
 import { type KeyboardEvent, memo, type PointerEvent, useEffect, useId, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import type { Entry, Form, Passage } from '../api/client';
+import type { Form, Passage } from '../api/client';
+import { entryName } from '../kit/entryName';
 import { number } from '../kit/format';
 import { type Strip, stripOf, type WidthBy } from './strip';
 import { useWidth } from './useWidth';
@@ -50,7 +51,6 @@ export const Ribbon = memo(function Ribbon({
   const id = useId();
   const strip = stripOf(form.entries, Math.max(available - 4, 280) * zoom, by);
   const height = arcs ? NOTCH + 86 : NOTCH + 26;
-  const label = (entry: Entry) => `${entry.number === null ? '' : `${String(entry.number)}. `}${entry.title}`;
 
   const first = selected?.from ?? null;
   useEffect(() => {
@@ -115,14 +115,14 @@ export const Ribbon = memo(function Ribbon({
                   id={`${id}-${String(at)}`}
                   role={onSelect ? 'option' : undefined}
                   aria-selected={onSelect ? isSelected : undefined}
-                  aria-label={onSelect ? `${label(entry)}, ${t('forms.load', { load: number(entry.load) })}` : undefined}
+                  aria-label={onSelect ? `${entryName(entry)}, ${t('forms.load', { load: number(entry.load) })}` : undefined}
                   className={onSelect ? 'cursor-pointer' : undefined}
                   onClick={() => {
                     setActive(at);
                     onSelect?.(at);
                   }}
                 >
-                  <title>{label(entry)}</title>
+                  <title>{entryName(entry)}</title>
                   <rect x={left} y={TOP} width={Math.max(width, 3)} height={CELL} fill={fills[kind]} stroke="var(--line)" />
                   {isSelected ? (
                     <rect
@@ -142,7 +142,7 @@ export const Ribbon = memo(function Ribbon({
                         className="line-clamp-2 px-1 text-xs leading-tight"
                         style={{ color: kind === 'now' ? 'var(--on-pine)' : 'var(--ink)' }}
                       >
-                        {label(entry)}
+                        {entryName(entry)}
                       </div>
                     </foreignObject>
                   ) : null}

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { readAgain, type Touched } from '../api/queries';
-import { Button, Dialog } from '../kit/controls';
+import { Button, Dialog, RefusalLine } from '../kit/controls';
 import { useTell } from '../kit/toasts';
 import { useProblem } from '../kit/useProblem';
 
@@ -45,11 +45,7 @@ export function Removing({ label, hint, remove, touches, to }: Props) {
       </Button>
       <Dialog open={isOpen} onOpenChange={setOpen} title={label}>
         <p>{hint}</p>
-        {refusal ? (
-          <p role="alert" className="mt-3 font-medium text-persimmon">
-            {refusal.message}
-          </p>
-        ) : null}
+        <RefusalLine refusal={refusal} />
         <Button
           look="primary"
           className="mt-4"

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Form\Audit;
 
+use Gorvan\Core\Floor\Footing;
 use Gorvan\Core\Form\Form;
 
 /** `turn`: the turns of a form that closes facing as it opened add up to a multiple of 360 degrees. */
@@ -18,8 +19,7 @@ final class TurnRule implements FindingRule
             $unknown += $entry->turn === null && $entry->kind->countsInForm() ? 1 : 0;
         }
         // The shortest turn that would close the circle, clockwise positive.
-        $short = -fmod($sum, 360.0);
-        $short = $short > 180.0 ? $short - 360.0 : ($short <= -180.0 ? $short + 360.0 : $short);
+        $short = Footing::shorterWay(-$sum);
         if (abs($short) < 1e-9) {
             return [];
         }

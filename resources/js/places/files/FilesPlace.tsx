@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { useNavigate, useParams } from 'react-router';
 import { api, ask, type Form } from '../../api/client';
 import { formQuery, readAgain, scoreQuery } from '../../api/queries';
-import { Button, TextArea } from '../../kit/controls';
+import { Button, RefusalLine, TextArea } from '../../kit/controls';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { Asked, Heading, Warnings } from '../../kit/page';
 import { useTell } from '../../kit/toasts';
@@ -152,11 +152,7 @@ function In({ form }: { form: Form }) {
               }}
             />
           ) : null}
-          {refusal ? (
-            <p role="alert" className="mt-3 font-medium text-persimmon">
-              {refusal.message}
-            </p>
-          ) : null}
+          <RefusalLine refusal={refusal} />
           <div className="mt-4 flex flex-wrap gap-2">
             <Button
               onClick={() => {

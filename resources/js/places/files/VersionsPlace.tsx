@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { useParams } from 'react-router';
 import { api, ask, type Form, type Version } from '../../api/client';
 import { formQuery, readAgain, scoreQuery, versionsQuery } from '../../api/queries';
-import { Button, Dialog } from '../../kit/controls';
+import { Button, Dialog, RefusalLine } from '../../kit/controls';
 import { clock, day } from '../../kit/format';
 import { Asked, Empty } from '../../kit/page';
 import { useTell } from '../../kit/toasts';
@@ -133,11 +133,7 @@ function List({ form, versions }: { form: Form; versions: Version[] }) {
         {asked === null ? null : (
           <>
             <Compared form={form.id} from={latest} to={asked} />
-            {refusal ? (
-              <p role="alert" className="mt-3 font-medium text-persimmon">
-                {refusal.message}
-              </p>
-            ) : null}
+            <RefusalLine refusal={refusal} />
             <Button
               look="primary"
               className="mt-4"

@@ -1,6 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import type { Entry, Form } from '../../api/client';
 import { Button } from '../../kit/controls';
+import { entryName } from '../../kit/entryName';
 import { duration, number } from '../../kit/format';
 import type { Pin } from './FormPlace';
 import { useEntryWords } from './useEntryWords';
@@ -22,8 +23,7 @@ export function EntryLoad({ form, position, onPin }: Props) {
     <section className="mt-4 grid min-h-28 gap-x-10 gap-y-3 border-t border-line pt-3 md:grid-cols-2" aria-live="polite">
       <div>
         <h2 className="text-xl">
-          {entry.number === null ? '' : `${String(entry.number)}. `}
-          {entry.title}
+          {entryName(entry)}
           {entry.aliases.length > 0 ? <span className="font-normal text-soft"> · {entry.aliases.join(' · ')}</span> : null}
         </h2>
         <p className="text-soft">

@@ -10,7 +10,7 @@ import { Asked, Heading } from '../../kit/page';
 import { useTell } from '../../kit/toasts';
 import { useProblem } from '../../kit/useProblem';
 import { Ribbon } from '../../pictures/Ribbon';
-import { RibbonTools } from '../../pictures/RibbonTools';
+import { RibbonTools } from './RibbonTools';
 import type { WidthBy } from '../../pictures/strip';
 import { usePassageWords } from '../meeting/PlanList';
 import { Removing } from '../Removing';

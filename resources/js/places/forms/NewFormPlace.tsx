@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { api, ask, type FormPreview } from '../../api/client';
 import { readAgain } from '../../api/queries';
-import { Button, TextArea, TextField } from '../../kit/controls';
+import { Button, RefusalLine, TextArea, TextField } from '../../kit/controls';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { number } from '../../kit/format';
 import { Heading, Page, Warnings } from '../../kit/page';
@@ -206,11 +206,7 @@ function Preview({ preview, declined, onDecline, onBack, onSave, isSaving, refus
         </>
       }
     >
-      {refusal ? (
-        <p role="alert" className="mb-3 font-medium text-persimmon">
-          {refusal.message}
-        </p>
-      ) : null}
+      <RefusalLine refusal={refusal} className="mb-3" />
       <Ribbon form={form} findings={findingsByPosition(preview.audit.findings)} />
       <Heading>{t('forms.findings', { count: preview.audit.findings.length })}</Heading>
       <ul className="m-0 list-none p-0 text-[0.95rem]">

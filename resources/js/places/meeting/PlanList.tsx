@@ -1,5 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import type { Form, Meeting, Passage } from '../../api/client';
+import { entryCall } from '../../kit/entryName';
 import { number, recall } from '../../kit/format';
 import { Warnings } from '../../kit/page';
 import { type BoxName, boxesOf } from '../../pictures/Timeline';
@@ -8,10 +9,7 @@ import { type BoxName, boxesOf } from '../../pictures/Timeline';
 export function usePassageWords(form: Form): { numbers: (passage: Passage) => string; titles: (passage: Passage) => string } {
   const { t } = useTranslation();
   const at = (position: number) => form.entries[position - 1];
-  const spoken = (position: number) => {
-    const entry = at(position);
-    return entry?.number === null || entry === undefined ? (entry?.title ?? String(position)) : String(entry.number);
-  };
+  const spoken = (position: number) => entryCall(at(position));
   return {
     numbers: (passage) => (passage.from === passage.to ? spoken(passage.from) : `${spoken(passage.from)}–${spoken(passage.to)}`),
     titles: (passage) => {

@@ -4,7 +4,8 @@ import { useTranslation } from 'react-i18next';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { api, ask, type Floor, type Form, Problem } from '../../api/client';
 import { formQuery } from '../../api/queries';
-import { TextField } from '../../kit/controls';
+import { TextField, Tick } from '../../kit/controls';
+import { entryName } from '../../kit/entryName';
 import { number } from '../../kit/format';
 import { Asked, Heading, Warnings } from '../../kit/page';
 import { FloorPicture } from '../../pictures/FloorPicture';
@@ -80,17 +81,15 @@ function Room({ form }: { form: Form }) {
       </div>
       <div className="no-print mb-4 flex flex-wrap gap-x-6">
         {(['mirrored', 'front'] as const).map((key) => (
-          <label key={key} className="flex min-h-11 items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5 accent-pine"
-              checked={search.has(key)}
-              onChange={(event) => {
-                say(key, event.target.checked ? '1' : null);
-              }}
-            />
+          <Tick
+            key={key}
+            checked={search.has(key)}
+            onTick={(isTicked) => {
+              say(key, isTicked ? '1' : null);
+            }}
+          >
             {t(`floor.${key}`)}
-          </label>
+          </Tick>
         ))}
       </div>
       <Asked query={query}>
@@ -112,13 +111,10 @@ function Fit({ form, floor, asked, chosen, onChoose }: FitProps) {
   const { t } = useTranslation();
   const travel = useTravelWords();
   const { fit } = floor;
-  const name = (position: number) => {
-    const entry = form.entries[position - 1];
-    return entry ? `${entry.number === null ? '' : `${String(entry.number)}. `}${entry.title}` : String(position);
-  };
+  const name = (position: number) => entryName(form.entries[position - 1]);
   const end = floor.footings[floor.footings.length - 1];
-  const off = end ? Math.round((((end.facing % 360) + 540) % 360) - 180) : 0;
-  const facing = off === 0 ? t('floor.sameFacing') : t('floor.offFacing', { degrees: Math.abs(off) });
+  const degrees = number(Math.abs(floor.turned), 1);
+  const facing = degrees === '0' ? t('floor.sameFacing') : t('floor.offFacing', { degrees });
   const isThere = end ? Math.hypot(end.x, end.y) < 0.05 : true;
   const facings: Record<string, string> = t('floor.facing', { returnObjects: true });
   const needs = { width: number(fit.needs[0] ?? 0, 1), depth: number(fit.needs[1] ?? 0, 1) };
@@ -129,7 +125,6 @@ function Fit({ form, floor, asked, chosen, onChoose }: FitProps) {
           floor={floor}
           width={asked.width}
           depth={asked.depth}
-          students={asked.students}
           chosen={chosen}
           onChoose={onChoose}
           label={t('floor.picture')}

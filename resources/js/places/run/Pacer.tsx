@@ -2,7 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { api, ask, type Beat, type Form, type Passage } from '../../api/client';
-import { Button, Choice } from '../../kit/controls';
+import { Button, Choice, Tick } from '../../kit/controls';
+import { entryName } from '../../kit/entryName';
 import { duration } from '../../kit/format';
 import { Asked } from '../../kit/page';
 import { Ribbon } from '../../pictures/Ribbon';
@@ -115,16 +116,12 @@ function Walking({ form, beats, passage }: { form: Form; beats: Beat[]; passage:
 
   if (!beat) return null;
   const breaths: Record<string, string> = t('time.breath', { returnObjects: true });
-  const title = (position: number | undefined) => {
-    const entry = position === undefined ? undefined : form.entries[position - 1];
-    return entry ? `${entry.number === null ? '' : `${String(entry.number)}. `}${entry.title}` : '';
-  };
+  const title = (position: number) => entryName(form.entries[position - 1]);
   const next = beats.slice(walk.beat).find((one) => one.position !== beat.position);
   const part = beat.seconds === null || beat.seconds === 0 ? 0 : Math.min(1, walk.into / beat.seconds);
   const full =
     beat.breath === 'in' ? part : beat.breath === 'out' || beat.breath === 'sound' ? 1 - part : beat.breath === 'pause' ? 1 : 0.5;
   const times = Math.max(...beats.filter((one) => one.position === beat.position).map((one) => one.time));
-  const cue = beat.cue?.replaceAll('{L}', t('meeting.left').toLowerCase()).replaceAll('{R}', t('meeting.right').toLowerCase());
   return (
     <div className="mt-4">
       <div className="grid items-center gap-6 border-y border-line py-5 md:grid-cols-[12rem_1fr_auto]">
@@ -148,7 +145,7 @@ function Walking({ form, beats, passage }: { form: Form; beats: Beat[]; passage:
         </div>
         <div className="min-w-0">
           <p className="font-serif text-3xl break-words">{title(beat.position)}</p>
-          <p className="min-h-7 text-lg">{cue ?? ''}</p>
+          <p className="min-h-7 text-lg">{beat.cue ?? ''}</p>
           <p className="text-soft">
             {times > 1 ? `${t('time.times', { time: beat.time, of: times })} · ` : ''}
             {next ? t('time.next', { title: title(next.position) }) : ''}
@@ -178,18 +175,16 @@ function Walking({ form, beats, passage }: { form: Form; beats: Beat[]; passage:
           </Button>
         </div>
       </div>
-      <label className="flex min-h-11 items-center gap-2 text-sm">
-        <input
-          type="checkbox"
-          className="size-5 accent-pine"
-          checked={isLoud}
-          onChange={(event) => {
-            setLoud(event.target.checked);
-            if (event.target.checked) audio.current ??= new AudioContext();
-          }}
-        />
+      <Tick
+        className="text-sm"
+        checked={isLoud}
+        onTick={(isTicked) => {
+          setLoud(isTicked);
+          if (isTicked) audio.current ??= new AudioContext();
+        }}
+      >
         {t('time.sound')} · {t('time.keys')}
-      </label>
+      </Tick>
       <Ribbon
         form={form}
         by="time"

@@ -1,6 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import type { Form, Passage } from '../../api/client';
 import { Choice } from '../../kit/controls';
+import { entryCall, entryName } from '../../kit/entryName';
 
 interface Props {
   form: Form;
@@ -11,14 +12,7 @@ interface Props {
 /** A passage of a form: a lesson, a section or the whole, or any entry to any other. */
 export function PassageChoice({ form, passage, onChange }: Props) {
   const { t } = useTranslation();
-  const spoken = (position: number) => {
-    const entry = form.entries[position - 1];
-    return String(entry?.number ?? entry?.title ?? position);
-  };
-  const named = (position: number) => {
-    const entry = form.entries[position - 1];
-    return `${entry?.number ? `${String(entry.number)}. ` : ''}${entry?.title ?? ''}`;
-  };
+  const call = (position: number) => entryCall(form.entries[position - 1]);
   const ready = [
     { key: 'all', label: t('time.wholePassage'), from: 1, to: form.entries.length },
     ...form.sections.map((section) => ({
@@ -29,7 +23,7 @@ export function PassageChoice({ form, passage, onChange }: Props) {
     })),
     ...form.lessons.map((lesson) => ({
       key: `l${String(lesson.number)}`,
-      label: t('time.lesson', { number: lesson.number, from: spoken(lesson.from), to: spoken(lesson.to) }),
+      label: t('time.lesson', { number: lesson.number, from: call(lesson.from), to: call(lesson.to) }),
       from: lesson.from,
       to: lesson.to,
     })),
@@ -64,7 +58,7 @@ export function PassageChoice({ form, passage, onChange }: Props) {
         >
           {form.entries.map((entry) => (
             <option key={entry.position} value={entry.position}>
-              {named(entry.position)}
+              {entryName(entry)}
             </option>
           ))}
         </Choice>

@@ -110,9 +110,19 @@ describe('the floor', () => {
     footings: [{ x: 0, y: 0, facing: 0 }, ...[1, 2, 3, 4, 5, 6].map((y) => ({ x: 0, y, facing: 90 }))],
     unknown: [2],
     joins: [1],
-    step: 0.6,
-    armSpan: 1.8,
-    fit: { fits: false, facing: 0, ranks: 2, files: 3, start: [4, 2], needs: [6.2, 9.04], out: [5, 6] },
+    turned: 90,
+    fit: {
+      fits: false,
+      facing: 0,
+      ranks: 2,
+      files: 3,
+      start: [4, 2],
+      needs: [6.2, 9.04],
+      out: [5, 6],
+      spots: [0, 1, 2, 3, 4, 5, 6].map((n) => ({ x: 4, y: 2 + 0.6 * n, facing: 90 })),
+      stands: [{ x: 4, y: 2, facing: 0 }],
+      block: [5.4, 3.6],
+    },
   };
 
   test('says where the room runs out, where to stand, where the closing lands, and what changes without turns', async () => {
@@ -153,7 +163,7 @@ describe('the floor', () => {
 describe('time', () => {
   const stretch = { title: 'Gate', from: 1, to: 4, seconds: { class: 90, half: 180, showing: 72 }, assumed: 2, untilTold: 1 };
   const beats = [
-    { position: 1, breath: 'in', seconds: 2, cue: 'lift {L}', time: 1 },
+    { position: 1, breath: 'in', seconds: 2, cue: 'lift left', time: 1 },
     { position: 1, breath: 'out', seconds: 3, cue: null, time: 1 },
     { position: 2, breath: 'free', seconds: null, cue: null, time: 1 },
   ];

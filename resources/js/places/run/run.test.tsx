@@ -1,6 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import type { Beat, Floor } from '../../api/client';
-import { spotsOf } from '../../pictures/FloorPicture';
+import type { Beat } from '../../api/client';
 import { secondsLeft, START, toldOn, walked } from './pacing';
 
 const beat = (position: number, seconds: number | null): Beat => ({ position, breath: 'in', seconds, cue: null, time: 1 });
@@ -25,34 +24,5 @@ describe('a pacer', () => {
   test('tells what is still to come', () => {
     expect(secondsLeft(beats, { beat: 0, into: 0.5, isOver: false })).toBe(5.5);
     expect(secondsLeft(beats, { beat: 3, into: 1, isOver: true })).toBe(0);
-  });
-});
-
-describe('a floor track in a room', () => {
-  const floor = (facing: number): Floor => ({
-    footings: [
-      { x: 0, y: 0, facing: 0 },
-      { x: 1, y: 2, facing: 90 },
-    ],
-    unknown: [],
-    joins: [],
-    step: 0.5,
-    armSpan: 1.8,
-    fit: { fits: true, facing, ranks: 1, files: 1, start: [4, 3], needs: [2, 2], out: [] },
-  });
-
-  test('lies from the left and the front wall, forward being up', () => {
-    expect(spotsOf(floor(0), 8)).toEqual([
-      { x: 4, y: 5, facing: 0 },
-      { x: 4.5, y: 4, facing: 90 },
-    ]);
-  });
-
-  test('is turned with the class', () => {
-    const [, end] = spotsOf(floor(90), 8);
-    // Facing the right wall, two forward is two to the right, and one to the right is one back.
-    expect(end?.x).toBeCloseTo(5, 9);
-    expect(end?.y).toBeCloseTo(5.5, 9);
-    expect(end?.facing).toBe(180);
   });
 });

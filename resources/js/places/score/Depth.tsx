@@ -1,5 +1,6 @@
 import { type ReactNode, useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { Tick } from '../../kit/controls';
 import type { Edit, Raw, Row } from './edits';
 import { control, type Field, Records } from './Records';
 import type { Refused } from './useScore';
@@ -163,18 +164,17 @@ export function Depth({ row, position, refused, rows, onEdit }: Props) {
         <fieldset className="mt-1">
           <legend className="text-sm font-medium">{name('strains')}</legend>
           {STRAINS.map((strain) => (
-            <label key={strain} className="flex min-h-9 items-center gap-2 text-sm">
-              <input
-                type="checkbox"
-                className="size-4 accent-pine"
-                checked={strains.includes(strain)}
-                onChange={(event) => {
-                  const next = event.target.checked ? [...strains, strain] : strains.filter((one) => one !== strain);
-                  set({ strains: next.length > 0 ? next : null });
-                }}
-              />
+            <Tick
+              key={strain}
+              className="text-sm"
+              checked={strains.includes(strain)}
+              onTick={(isTicked) => {
+                const next = isTicked ? [...strains, strain] : strains.filter((one) => one !== strain);
+                set({ strains: next.length > 0 ? next : null });
+              }}
+            >
               {words[strain]}
-            </label>
+            </Tick>
           ))}
         </fieldset>
         {list('cautions')}

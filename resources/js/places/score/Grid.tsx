@@ -1,6 +1,6 @@
 import { type ClipboardEvent, type KeyboardEvent, memo, useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { type Column, shown, WIDTHS } from './columns';
+import { type Around, around, type Column, shown, WIDTHS } from './columns';
 import type { Row } from './edits';
 import type { Refused } from './useScore';
 
@@ -75,7 +75,8 @@ export function Grid({ rows, columns, sections, refused, place, onPlace, onWrite
     setWriting(null);
     if (text !== null && activeRow && activeColumn) {
       const kept = refused.get(`${activeRow.key}.${activeColumn}`);
-      if (text !== (kept?.typed ?? shown(activeRow, activeColumn, positions, sections))) onWrite(activeRow, activeColumn, text);
+      if (text !== (kept?.typed ?? shown(activeRow, activeColumn, around(activeRow, positions, sections))))
+        onWrite(activeRow, activeColumn, text);
     }
     if (how === 'away') return;
     const [row, column] = { down: [1, 0], up: [-1, 0], on: [0, 1], back: [0, -1], stay: [0, 0] }[how] as [number, number];
@@ -138,7 +139,7 @@ export function Grid({ rows, columns, sections, refused, place, onPlace, onWrite
       onCopy={(event: ClipboardEvent) => {
         if (writing !== null || !activeRow || !activeColumn) return;
         event.preventDefault();
-        event.clipboardData.setData('text/plain', shown(activeRow, activeColumn, positions, sections));
+        event.clipboardData.setData('text/plain', shown(activeRow, activeColumn, around(activeRow, positions, sections)));
       }}
     >
       {}
@@ -182,9 +183,7 @@ export function Grid({ rows, columns, sections, refused, place, onPlace, onWrite
               row={row}
               n={n}
               columns={columns}
-              returns={positions.get(row.cells.returns ?? '')}
-              mirrors={positions.get(row.cells.mirrors ?? '')}
-              section={sections.get(row.key)}
+              {...around(row, positions, sections)}
               active={n === at.row ? at.column : -1}
               writing={n === at.row ? writing : null}
               refused={hasRefused(refused, row.key) ? refused : null}
@@ -204,13 +203,10 @@ function hasRefused(refused: Refused, key: string): boolean {
   return false;
 }
 
-interface RowProps {
+interface RowProps extends Around {
   row: Row;
   n: number;
   columns: readonly Column[];
-  returns: number | undefined;
-  mirrors: number | undefined;
-  section: string | undefined;
   active: number;
   writing: { start: string | null } | null;
   refused: Refused | null;
@@ -234,14 +230,6 @@ const GridRow = memo(function GridRow({
   onLeave,
 }: RowProps) {
   const { t } = useTranslation();
-  const textOf = (column: Column) =>
-    column === 'section'
-      ? (section ?? '')
-      : column === 'returns'
-        ? String(returns ?? row.cells.returns ?? '')
-        : column === 'mirrors'
-          ? String(mirrors ?? row.cells.mirrors ?? '')
-          : (row.cells[column] ?? '');
   return (
     <tr role="row" className={`border-t border-line ${active >= 0 ? 'bg-sheet' : ''}`}>
       <th scope="row" className="px-1 text-right text-sm font-normal text-soft">
@@ -250,7 +238,7 @@ const GridRow = memo(function GridRow({
       {columns.map((column, at) => {
         const isActive = at === active;
         const wrong = refused?.get(`${row.key}.${column}`);
-        const text = wrong?.typed ?? textOf(column);
+        const text = wrong?.typed ?? shown(row, column, { returns, mirrors, section });
         const label = `${t(`score.columns.${column}`)}, ${String(n + 1)}`;
         return (
           <td

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Button } from '../../kit/controls';
+import { Button, Tick } from '../../kit/controls';
 import type { Raw } from './edits';
 
 export interface Field {
@@ -202,17 +202,9 @@ function RecordField({ field, which, value, onChange, onLeave }: FieldProps) {
   }
   if (field.kind === 'yes') {
     return (
-      <label className="flex min-h-9 basis-full items-center gap-2 text-sm">
-        <input
-          type="checkbox"
-          className="size-4 accent-pine"
-          checked={value === true}
-          onChange={(event) => {
-            onChange(event.target.checked);
-          }}
-        />
+      <Tick className="basis-full text-sm" checked={value === true} onTick={onChange}>
         {name}
-      </label>
+      </Tick>
     );
   }
   return (

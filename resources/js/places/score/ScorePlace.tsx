@@ -10,7 +10,7 @@ import { duration, number } from '../../kit/format';
 import { Asked } from '../../kit/page';
 import { useTell } from '../../kit/toasts';
 import { Ribbon } from '../../pictures/Ribbon';
-import { MOST_ZOOM, RibbonTools } from '../../pictures/RibbonTools';
+import { MOST_ZOOM, RibbonTools } from '../forms/RibbonTools';
 import type { WidthBy } from '../../pictures/strip';
 import { FormPages } from '../forms/FormPages';
 import { type Column, type ColumnSet, sectionStarts, SETS } from './columns';

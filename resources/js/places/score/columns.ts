@@ -53,12 +53,26 @@ export const WIDTHS: Record<Column, number> = {
   booklet_page: 4,
 };
 
-/** What a cell shows: a relation by the row it points at, a section where it begins. */
-export function shown(row: Row, column: Column, positions: Map<string, number>, sections: Map<string, string>): string {
-  if (column === 'section') return sections.get(row.key) ?? '';
+/** What a row shows that its cells do not say: the rows its relations point at, and the section that begins there. */
+export interface Around {
+  returns: number | undefined;
+  mirrors: number | undefined;
+  section: string | undefined;
+}
+
+export function around(row: Row, positions: Map<string, number>, sections: Map<string, string>): Around {
+  return {
+    returns: positions.get(row.cells.returns ?? ''),
+    mirrors: positions.get(row.cells.mirrors ?? ''),
+    section: sections.get(row.key),
+  };
+}
+
+/** What a cell shows. */
+export function shown(row: Row, column: Column, about: Around): string {
+  if (column === 'section') return about.section ?? '';
   const text = row.cells[column] ?? '';
-  if ((column === 'returns' || column === 'mirrors') && text !== '') return String(positions.get(text) ?? text);
-  return text;
+  return column === 'returns' || column === 'mirrors' ? String(about[column] ?? text) : text;
 }
 
 /** Which entry each section begins at. */

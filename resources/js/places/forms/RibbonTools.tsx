@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next';
-import { WidthChoice } from '../places/forms/WidthChoice';
-import type { WidthBy } from './strip';
+import type { WidthBy } from '../../pictures/strip';
+import { WidthChoice } from './WidthChoice';
 
 export const MOST_ZOOM = 16;
 

@@ -1,0 +1,14 @@
+import type { Entry } from '../api/client';
+
+type Named = Pick<Entry, 'number' | 'title'>;
+
+/** "3. Heron looks up", or the title alone where there is no number. */
+export function entryName(entry: Named | undefined): string {
+  if (!entry) return '';
+  return entry.number === null ? entry.title : `${String(entry.number)}. ${entry.title}`;
+}
+
+/** What a teacher says for an entry: its number, or its title where it has none. */
+export function entryCall(entry: Named | undefined): string {
+  return String(entry?.number ?? entry?.title ?? '');
+}
