@@ -33,12 +33,16 @@ type Leave = 'down' | 'up' | 'on' | 'back' | 'stay' | 'away';
 export function Grid({ rows, columns, sections, refused, place, onPlace, onWrite, onPaste, onCommand, hintId }: Props) {
   const { t } = useTranslation();
   const box = useRef<HTMLDivElement>(null);
-  const [writing, setWriting] = useState<{ start: string | null } | null>(null);
+  const [begun, setWriting] = useState<{ key: string; start: string | null } | null>(null);
   const positions = new Map(rows.map((row, at) => [row.key, at + 1]));
   const at = {
     row: Math.min(place.row, rows.length - 1),
     column: Math.min(place.column, columns.length - 1),
   };
+  const activeRow = rows[at.row];
+  const activeColumn = columns[at.column];
+  // What is written belongs to an entry; should that be gone meanwhile, no other takes it.
+  const writing = begun !== null && begun.key === activeRow?.key ? begun : null;
   const wantsFocus = useRef(false);
 
   const go = useCallback(
@@ -68,9 +72,6 @@ export function Grid({ rows, columns, sections, refused, place, onPlace, onWrite
     box.current?.querySelector<HTMLElement>('[data-active=true]')?.focus({ preventScroll: false });
   }, [at.row, at.column, writing, rows]);
 
-  const activeRow = rows[at.row];
-  const activeColumn = columns[at.column];
-
   const leaving = (text: string | null, how: Leave) => {
     setWriting(null);
     if (text !== null && activeRow && activeColumn) {
@@ -91,6 +92,9 @@ export function Grid({ rows, columns, sections, refused, place, onPlace, onWrite
     latest.current(text, how);
   }, []);
 
+  const begin = (start: string | null) => {
+    if (activeRow) setWriting({ key: activeRow.key, start });
+  };
   function onKey(event: KeyboardEvent) {
     if (writing !== null) return;
     wantsFocus.current = true;
@@ -118,11 +122,11 @@ export function Grid({ rows, columns, sections, refused, place, onPlace, onWrite
       else if (!event.shiftKey && at.row < rows.length - 1) go(at.row + 1, 0);
       else if (event.shiftKey && at.row > 0) go(at.row - 1, columns.length - 1);
       else return;
-    } else if ((event.key === 'Enter' || event.key === 'F2') && isPlain) setWriting({ start: null });
+    } else if ((event.key === 'Enter' || event.key === 'F2') && isPlain) begin(null);
     else if ((event.key === 'Delete' || event.key === 'Backspace') && isPlain && activeRow && activeColumn) {
-      if (activeColumn === 'title') setWriting({ start: '' });
+      if (activeColumn === 'title') begin('');
       else onWrite(activeRow, activeColumn, '');
-    } else if (event.key.length === 1 && isPlain && event.key !== '?') setWriting({ start: event.key });
+    } else if (event.key.length === 1 && isPlain && event.key !== '?') begin(event.key);
     else return;
     event.preventDefault();
   }
@@ -211,7 +215,7 @@ interface RowProps extends Around {
   writing: { start: string | null } | null;
   refused: Refused | null;
   onCell: (row: number, column: number) => void;
-  onWriteAt: (writing: { start: string | null }) => void;
+  onWriteAt: (writing: { key: string; start: string | null }) => void;
   onLeave: (text: string | null, how: Leave) => void;
 }
 
@@ -253,7 +257,7 @@ const GridRow = memo(function GridRow({
               event.currentTarget.dataset.had = String(document.activeElement === event.currentTarget);
             }}
             onClick={(event) => {
-              if (isActive && event.currentTarget.dataset.had === 'true') onWriteAt({ start: null });
+              if (isActive && event.currentTarget.dataset.had === 'true') onWriteAt({ key: row.key, start: null });
               else onCell(n, at);
             }}
             className={`h-9 border-l border-line px-2 outline-offset-[-2px] ${column === 'title' ? 'sticky left-0 z-[1] bg-paper font-medium' : ''} ${

@@ -49,7 +49,9 @@ function Editor({ id, start }: { id: string; start: Score }) {
   const [set, setSet] = useState<ColumnSet>('typing');
   const [by, setBy] = useState<WidthBy>('load');
   const [zoom, setZoom] = useState(1);
-  const [place, setPlace] = useState<Place>(() => ({
+  // A place is at an entry, wherever it goes; where it stood is only asked once it is gone.
+  const [place, setPlace] = useState<Place & { key: string | null }>(() => ({
+    key: null,
     row: Math.max(0, Number(search.get('row') ?? 1) - 1),
     column: SETS.typing.indexOf('title'),
   }));
@@ -57,7 +59,8 @@ function Editor({ id, start }: { id: string; start: Score }) {
   const columns: readonly Column[] = SETS[set];
   const sections = useMemo(() => sectionStarts(score), [score]);
   const findings = useMemo(() => findingsByPosition(score.audit.findings), [score.audit]);
-  const at = Math.min(place.row, rows.length - 1);
+  const found = rows.findIndex((one) => one.key === place.key);
+  const at = found >= 0 ? found : Math.min(place.row, rows.length - 1);
   const row = rows[at];
   const column = columns[Math.min(place.column, columns.length - 1)];
   const { totals } = score.audit;
@@ -70,8 +73,16 @@ function Editor({ id, start }: { id: string; start: Score }) {
   );
 
   const go = useCallback((position: number) => {
-    setPlace((was) => ({ ...was, row: position - 1 }));
+    setPlace((was) => ({ ...was, key: null, row: position - 1 }));
     setTab('entry');
+  }, []);
+
+  const latest = useRef(rows);
+  useEffect(() => {
+    latest.current = rows;
+  });
+  const goTo = useCallback((to: Place) => {
+    setPlace({ ...to, key: latest.current[to.row]?.key ?? null });
   }, []);
 
   const write = (target: Row, into: Column, text: string) => {
@@ -95,25 +106,25 @@ function Editor({ id, start }: { id: string; start: Score }) {
     const entry = { id: newId(), kind: 'movement', title: t('score.newTitle') };
     const after = below ? (row?.key ?? null) : (rows[at - 1]?.key ?? null);
     edit([{ op: 'insert', after, entries: [entry] }]);
-    setPlace({ row: below ? at + 1 : at, column: Math.max(0, columns.indexOf('title')) });
+    setPlace({ key: entry.id, row: below ? at + 1 : at, column: Math.max(0, columns.indexOf('title')) });
   };
-  const change = (edits: Edit[], to: number | null = null) => {
+  const change = (edits: Edit[], to: string | null = row?.key ?? null) => {
     edit(edits);
-    if (to !== null) setPlace((was) => ({ ...was, row: Math.max(0, to) }));
+    setPlace((was) => ({ ...was, key: to, row: at }));
   };
   const commands = {
     insert: () => {
       insert(true);
     },
     removeRow: () => {
-      if (row && rows.length > 1) change([{ op: 'remove', ids: [row.key] }]);
+      if (row && rows.length > 1) change([{ op: 'remove', ids: [row.key] }], null);
     },
     up: () => {
-      if (row && at > 0) change([{ op: 'move', id: row.key, after: rows[at - 2]?.key ?? null }], at - 1);
+      if (row && at > 0) change([{ op: 'move', id: row.key, after: rows[at - 2]?.key ?? null }]);
     },
     down: () => {
       const next = rows[at + 1];
-      if (row && next) change([{ op: 'move', id: row.key, after: next.key }], at + 1);
+      if (row && next) change([{ op: 'move', id: row.key, after: next.key }]);
     },
     split: () => {
       if (row) change([{ op: 'split', id: row.key, as: newId() }]);
@@ -122,7 +133,8 @@ function Editor({ id, start }: { id: string; start: Score }) {
       if (row && at < rows.length - 1) change([{ op: 'merge', id: row.key }]);
     },
     mirror: () => {
-      if (row) change([{ op: 'mirror', id: row.key, as: newId() }], at + 1);
+      const as = newId();
+      if (row) change([{ op: 'mirror', id: row.key, as }], as);
     },
     renumber: () => {
       change([{ op: 'renumber', from: 1 }]);
@@ -274,8 +286,8 @@ function Editor({ id, start }: { id: string; start: Score }) {
             columns={columns}
             sections={sections}
             refused={scoring.refused}
-            place={place}
-            onPlace={setPlace}
+            place={{ row: at, column: place.column }}
+            onPlace={goTo}
             onWrite={write}
             onPaste={paste}
             onCommand={onCommand}
