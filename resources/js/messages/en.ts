@@ -688,6 +688,7 @@ export const en = {
     carriesAll: 'It carries all that this form says.',
     inTitle: 'Read a file over it',
     inHint: 'What stayed keeps its identity, marks and lessons. You see what would change before anything does.',
+    choose: 'Choose a file',
     label: 'The file, or its text',
     read: 'Show what would change',
     apply: 'Change the form',

@@ -186,7 +186,7 @@ function In({ form }: { form: Form }) {
           }}
         >
           <label className="mb-3 block text-sm font-medium">
-            {t('forms.file')}
+            {t('files.choose')}
             <input
               type="file"
               accept=".txt,.json,.csv,text/plain,text/csv,application/json"
