@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Gorvan\Core\Tests;
 
 use Gorvan\Core\Form\Edit\FormEditReader;
+use Gorvan\Core\Form\File\FormFileReader;
 use Gorvan\Core\Form\Form;
-use Gorvan\Core\Form\FormFileReader;
 use Gorvan\Core\Reading\JsonNode;
 
 /** Invented forms for the tests, written as the form file has them. */

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Care;
 
-use Gorvan\Core\Form\Internal\Fields;
-use Gorvan\Core\Form\Written;
 use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Reading\Fields;
 use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Reading\Written;
 use stdClass;
 
 /** For whom an entry, or one variant of it, needs care, and what they do instead. */

@@ -13,17 +13,6 @@ enum Strain: string
     case Fold = 'fold';
     case FastTurn = 'fast_turn';
 
-    public function words(): string
-    {
-        return match ($this) {
-            self::DeepBend => 'a deep bend',
-            self::OneLeg => 'a one-legged stance',
-            self::NeckCircle => 'a neck circle',
-            self::Fold => 'a fold',
-            self::FastTurn => 'a fast turn',
-        };
-    }
-
     /** Common practice, to be confirmed by the teacher; no published source. */
     public function usualCaution(): Caution
     {

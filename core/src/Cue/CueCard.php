@@ -9,6 +9,7 @@ use Gorvan\Core\Form\Breath;
 use Gorvan\Core\Form\Entry;
 use Gorvan\Core\Form\Phase;
 use Gorvan\Core\Form\Side;
+use Gorvan\Core\Reading\Message;
 
 /** One entry as a teacher cues it, turned for a view. */
 final readonly class CueCard
@@ -16,21 +17,24 @@ final readonly class CueCard
     /**
      * @param  string|null  $side  the class's side, in words
      * @param  string|null  $own  the teacher's own side, where it is another
-     * @param  list<string>  $cues  with their sides in words
+     * @param  Message  $left  how `{L}` is said in this view, and `right` how `{R}` is
+     * @param  list<string>  $cues  with `{L}` and `{R}` for the class's sides
      * @param  list<string>  $breaths  in order of the phases
-     * @param  string|null  $turn  as the teacher does it
-     * @param  string|null  $travel  as the teacher sees it
+     * @param  Message|null  $turn  as the teacher does it
+     * @param  list<Message>  $travel  as the teacher sees it
      * @param  list<string>  $checks
-     * @param  list<string>  $cautions
+     * @param  list<Message>  $cautions
      */
     private function __construct(
         public Entry $entry,
         public ?string $side,
         public ?string $own,
+        public Message $left,
+        public Message $right,
         public array $cues,
         public array $breaths,
-        public ?string $turn,
-        public ?string $travel,
+        public ?Message $turn,
+        public array $travel,
         public array $checks,
         public array $cautions,
     ) {
@@ -50,50 +54,49 @@ final readonly class CueCard
             entry: $entry,
             side: $entry->side === Side::Centre ? null : $entry->side?->value,
             own: $own === null || $own === $entry->side ? null : $own->value,
-            cues: array_map(static fn (string $cue): string => self::turned($cue, $view), $cues),
+            left: $view->side(Side::Left),
+            right: $view->side(Side::Right),
+            cues: $cues,
             breaths: array_map(static fn (Phase $phase): string => ($phase->breath ?? Breath::Free)->value, $entry->phases),
             turn: self::turn($entry->turn, $view),
             travel: self::travel($entry->travel, $view),
-            checks: array_map(static fn (string $check): string => self::turned($check, $view), $entry->checks),
-            cautions: array_map(static fn (Caution $caution): string => str_replace('_', ' ', $caution->for->value).': '.$caution->do->value.($caution->text === null ? '' : ' – '.self::turned($caution->text, $view)), $entry->cautions),
+            checks: $entry->checks,
+            cautions: array_map(self::caution(...), $entry->cautions),
         );
     }
 
-    /** A cue as it is said, with the teacher's own side beside it where that is another. Pure. */
-    public static function turned(string $cue, CueView $view): string
+    private static function caution(Caution $caution): Message
     {
-        return (string) preg_replace_callback('/\{([LR])\}/', static function (array $found) use ($view): string {
-            $side = $found[1] === 'L' ? Side::Left : Side::Right;
-            $own = $view->own($side);
+        [$for, $do] = [Message::of("consideration.{$caution->for->value}"), Message::of("adaptation.{$caution->do->value}")];
 
-            return $side->value.($own === null || $own === $side ? '' : " (your $own->value)");
-        }, $cue);
+        return $caution->text === null ? Message::of('cue.caution', for: $for, do: $do) : Message::of('cue.caution_text', for: $for, do: $do, text: $caution->text);
     }
 
-    private static function turn(?float $degrees, CueView $view): ?string
+    private static function turn(?float $degrees, CueView $view): ?Message
     {
         if ($degrees === null || $degrees === 0.0) {
             return null;
         }
         $own = $view->turn($degrees);
-        $words = round(abs($degrees), 1).'° to the '.($degrees > 0 ? 'right' : 'left');
+        $way = static fn (float $turn): Message => Message::of($turn > 0 ? 'side.right' : 'side.left');
 
-        return $own === $degrees ? $words : $words.' (your '.($own > 0 ? 'right' : 'left').')';
+        return $own === $degrees
+            ? Message::of('cue.turn', degrees: round(abs($degrees), 1), way: $way($degrees))
+            : Message::of('cue.turn_own', degrees: round(abs($degrees), 1), way: $way($degrees), own: $way($own));
     }
 
-    /** @param  array{float, float}|null  $travel */
-    private static function travel(?array $travel, CueView $view): ?string
+    /**
+     * @param  array{float, float}|null  $travel
+     * @return list<Message>
+     */
+    private static function travel(?array $travel, CueView $view): array
     {
-        if ($travel === null || $travel === [0.0, 0.0]) {
-            return null;
-        }
-        [$forward, $right] = $travel;
-        $steps = static fn (float $count): string => round(abs($count), 1).(abs($count) === 1.0 ? ' step ' : ' steps ');
-        $parts = array_filter([
-            $forward === 0.0 ? null : $steps($forward).($forward > 0 ? $view->forward() : $view->back()),
-            $right === 0.0 ? null : $steps($right).self::turned($right > 0 ? '{R}' : '{L}', $view),
-        ]);
+        [$forward, $right] = $travel ?? [0.0, 0.0];
+        $steps = static fn (float $count, Message $where): Message => Message::of('cue.steps', count: abs($count) === 1.0 ? 1 : 2, steps: round(abs($count), 1), where: $where);
 
-        return implode(', ', $parts);
+        return [
+            ...($forward === 0.0 ? [] : [$steps($forward, $forward > 0 ? $view->forward() : $view->back())]),
+            ...($right === 0.0 ? [] : [$steps($right, $view->side($right > 0 ? Side::Right : Side::Left))]),
+        ];
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gorvan\Core\Cue;
 
 use Gorvan\Core\Form\Side;
+use Gorvan\Core\Reading\Message;
 
 /** From where the teacher gives a cue. `{L}` and `{R}` are always the student's own left and right. */
 enum CueView: string
@@ -38,21 +39,31 @@ enum CueView: string
     }
 
     /** What "forward" is, seen from where the teacher stands. */
-    public function forward(): string
+    public function forward(): Message
     {
-        return match ($this) {
-            self::FacingClass => 'towards you',
-            self::FromBehind => 'away from you',
-            self::SameDirection, self::Plain => 'forward',
-        };
+        return Message::of(match ($this) {
+            self::FacingClass => 'cue.toward_class',
+            self::FromBehind => 'cue.from_class',
+            self::SameDirection, self::Plain => 'cue.forward',
+        });
     }
 
-    public function back(): string
+    public function back(): Message
     {
-        return match ($this) {
-            self::FacingClass => 'away from you',
-            self::FromBehind => 'towards you',
-            self::SameDirection, self::Plain => 'back',
-        };
+        return Message::of(match ($this) {
+            self::FacingClass => 'cue.from_class',
+            self::FromBehind => 'cue.toward_class',
+            self::SameDirection, self::Plain => 'cue.back',
+        });
+    }
+
+    /** How a side of the class is said, with the teacher's own beside it where that is another. */
+    public function side(Side $side): Message
+    {
+        $own = $this->own($side);
+
+        return $own === null || $own === $side
+            ? Message::of("side.$side->value")
+            : Message::of('cue.own', side: Message::of("side.$side->value"), own: Message::of("side.$own->value"));
     }
 }

@@ -6,6 +6,7 @@ namespace Gorvan\Core\Floor;
 
 use Gorvan\Core\Form\Entry;
 use Gorvan\Core\Form\Form;
+use Gorvan\Core\Form\Track\FloorTrack;
 
 /** A form done without its turns, everyone facing the front throughout, for a room too small or a class seated. */
 final readonly class FrontFacing

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gorvan\Core\Floor;
 
 use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Reading\OutOfRange;
 
 /** A room and who moves in it. Lengths in metres; the front is the wall at the far end of the depth. */
 final readonly class Room
@@ -19,13 +20,13 @@ final readonly class Room
     /** @throws BadInput when a measure cannot be */
     public function __construct(public float $width, public float $depth, public int $students = 1, public float $step = self::STEP, public float $armSpan = self::ARM_SPAN)
     {
-        foreach (['width' => [$width, 1.0, 200.0], 'depth' => [$depth, 1.0, 200.0], 'step' => [$step, 0.1, 2.0], 'arm span' => [$armSpan, 0.5, 3.0]] as $name => [$value, $least, $most]) {
+        foreach (['width' => [$width, 1.0, 200.0], 'depth' => [$depth, 1.0, 200.0], 'step' => [$step, 0.1, 2.0], 'arm_span' => [$armSpan, 0.5, 3.0]] as $name => [$value, $least, $most]) {
             if (! ($value >= $least && $value <= $most)) {
-                throw BadInput::whole("the $name must be between $least and $most metres");
+                throw OutOfRange::metres($name, $least, $most);
             }
         }
         if ($students < 1 || $students > self::MOST_STUDENTS) {
-            throw BadInput::whole('there are 1 to '.self::MOST_STUDENTS.' students');
+            throw OutOfRange::students(self::MOST_STUDENTS);
         }
     }
 }

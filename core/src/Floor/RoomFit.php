@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Floor;
 
+use Gorvan\Core\Form\Track\Bounds;
+use Gorvan\Core\Form\Track\FloorTrack;
+use Gorvan\Core\Form\Track\Footing;
+
 /**
  * How a form fits a room: the best facing, ranks and starting place, and where the room runs out.
  *

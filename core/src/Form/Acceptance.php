@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Form;
 
-use Gorvan\Core\Form\Audit\FindingCode;
-use Gorvan\Core\Form\Internal\Fields;
 use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Reading\Fields;
 use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Reading\Written;
 use stdClass;
 
 /** A finding that the teacher accepts, and why. It holds as long as what it was found in stays as it was. */

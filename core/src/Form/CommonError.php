@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Form;
 
-use Gorvan\Core\Form\Internal\Fields;
 use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Reading\Fields;
 use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Reading\Written;
 use stdClass;
 
 /** What often goes wrong in an entry, and what is right instead. */
-final readonly class CommonError implements Written
+final readonly class CommonError implements Mirrored, Written
 {
     public const KEYS = ['wrong', 'right'];
 
@@ -23,6 +24,11 @@ final readonly class CommonError implements Written
     public static function read(JsonNode $node): self
     {
         return new self($node->required('wrong')->text(Fields::LONG), $node->required('right')->text(Fields::LONG), $node->others(self::KEYS));
+    }
+
+    public function mirrored(): static
+    {
+        return new self(Tokens::swapped($this->wrong), Tokens::swapped($this->right), $this->others);
     }
 
     public function toData(): stdClass

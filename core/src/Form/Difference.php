@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Form;
 
-use Gorvan\Core\Form\Internal\Fields;
 use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Reading\Fields;
 use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Reading\Written;
 use stdClass;
 
 /** One repetition, or one side, is done differently: the 4th step ends differently, the 2nd side starts another way. */
-final readonly class Difference implements Written
+final readonly class Difference implements Mirrored, Written
 {
     public const KEYS = ['nth', 'of', 'how'];
 
@@ -32,6 +33,11 @@ final readonly class Difference implements Written
             $node->optional('how')?->text(Fields::LONG),
             $node->others(self::KEYS),
         );
+    }
+
+    public function mirrored(): static
+    {
+        return new self($this->nth, $this->of, Tokens::swappedIn($this->how), $this->others);
     }
 
     public function toData(): stdClass

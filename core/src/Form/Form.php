@@ -5,6 +5,12 @@ declare(strict_types=1);
 namespace Gorvan\Core\Form;
 
 use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Reading\Contradiction;
+use Gorvan\Core\Reading\Missing;
+use Gorvan\Core\Reading\Repeated;
+use Gorvan\Core\Reading\SeveralProblems;
+use Gorvan\Core\Reading\TooMany;
+use OutOfBoundsException;
 
 /**
  * A fixed sequence of entries with its sections. Positions count every entry from 1, extras too.
@@ -43,20 +49,20 @@ final readonly class Form
     ) {
         $count = count($entries);
         if ($count === 0) {
-            throw BadInput::at('$.entries', 'a form needs at least one entry');
+            throw Missing::entryInForm();
         }
         if ($count > self::MAX_ENTRIES) {
-            throw BadInput::at('$.entries', 'a form has at most '.self::MAX_ENTRIES." entries, this one has $count");
+            throw TooMany::entries(self::MAX_ENTRIES, $count);
         }
         $positions = $twice = [];
         foreach ($entries as $at => $entry) {
             if (isset($positions[$entry->id])) {
-                $twice[] = BadInput::at("\$.entries[$at].id", "\"$entry->id\" is also the id of entry {$positions[$entry->id]}");
+                $twice[] = Repeated::id("\$.entries[$at].id", $entry->id, $positions[$entry->id]);
             }
             $positions[$entry->id] ??= $at + 1;
         }
         if ($twice !== []) {
-            throw BadInput::all($twice);
+            throw SeveralProblems::all($twice);
         }
         $this->positions = $positions;
         self::checkSections($sections, $count);
@@ -85,13 +91,57 @@ final readonly class Form
     /** @param  int  $position from 1 */
     public function at(int $position): Entry
     {
-        return $this->entries[$position - 1] ?? throw BadInput::whole("there is no entry at position $position");
+        return $this->entries[$position - 1] ?? throw new OutOfBoundsException("no entry at position $position of a form of ".$this->count());
     }
 
     /** The position of an entry by its id, from 1, or null when the form has none of that id. */
     public function positionOf(string $id): ?int
     {
         return $this->positions[$id] ?? null;
+    }
+
+    /**
+     * Where some entries stand, in the order of the form; those that are not in it are not among them.
+     *
+     * @param  iterable<string>  $ids
+     * @return list<int>
+     */
+    public function positionsOf(iterable $ids): array
+    {
+        $positions = [];
+        foreach ($ids as $id) {
+            $position = $this->positionOf($id);
+            if ($position !== null) {
+                $positions[] = $position;
+            }
+        }
+        sort($positions);
+
+        return $positions;
+    }
+
+    /**
+     * The stretch from the first to the last of some entries, or null when none of them is in the form.
+     *
+     * @param  iterable<string>  $ids
+     */
+    public function passageOf(iterable $ids): ?Passage
+    {
+        $positions = $this->positionsOf($ids);
+
+        return $positions === [] ? null : new Passage($positions[0], $positions[count($positions) - 1]);
+    }
+
+    /** @return list<string> ids of the entries of a passage, extras too */
+    public function idsOf(?Passage $passage): array
+    {
+        return array_map(fn (int $position): string => $this->at($position)->id, $passage?->positions() ?? []);
+    }
+
+    /** @return list<string> ids of the entries of a passage that belong to the form, so no extras */
+    public function countedIdsOf(?Passage $passage): array
+    {
+        return array_values(array_filter($this->idsOf($passage), fn (string $id): bool => $this->at((int) $this->positionOf($id))->kind->countsInForm()));
     }
 
     /** Whether a section ends with the entry at this position. */
@@ -124,13 +174,13 @@ final readonly class Form
         $before = 0;
         foreach ($sections as $at => $section) {
             if ($section->last < $section->first) {
-                throw BadInput::at("\$.sections[$at]", "\"$section->title\" ends before it starts");
+                throw Contradiction::section("\$.sections[$at]", 'backwards', $section->title, $count);
             }
             if ($section->first < 1 || $section->last > $count) {
-                throw BadInput::at("\$.sections[$at]", "\"$section->title\" reaches outside the form's $count entries");
+                throw Contradiction::section("\$.sections[$at]", 'outside', $section->title, $count);
             }
             if ($section->first <= $before) {
-                throw BadInput::at("\$.sections[$at]", "\"$section->title\" overlaps the section before it");
+                throw Contradiction::section("\$.sections[$at]", 'overlap', $section->title, $count);
             }
             $before = $section->last;
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Form;
 
+use Gorvan\Core\Reading\Message;
+
 /** "Entry 12 returns to entry 4", or "entry 7 mirrors entry 6": positions from 1. */
 final readonly class Kinship
 {
@@ -21,10 +23,8 @@ final readonly class Kinship
         return new self($position, $to, true);
     }
 
-    public function sentence(): string
+    public function said(): Message
     {
-        return $this->isMirror
-            ? "inferred: entry $this->position mirrors entry $this->to"
-            : "inferred: entry $this->position returns to entry $this->to";
+        return Message::of($this->isMirror ? 'inferred.mirrors' : 'inferred.returns', position: $this->position, to: $this->to);
     }
 }

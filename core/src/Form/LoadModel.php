@@ -24,21 +24,33 @@ final readonly class LoadModel
     ) {
     }
 
-    /** @return list<EntryLoad> one for each entry of the form, in order */
-    public function of(Form $form): array
+    /**
+     * @param  Passage|null  $target  what a group is to learn; null for no group, which learns the form as a whole
+     * @param  list<int>  $learned  positions the group was taught before; what returns to or mirrors a movement that was
+     *                              neither taught nor stands in the target before it is new to the group
+     * @return list<EntryLoad> one for each entry of the form, in order
+     */
+    public function of(Form $form, ?Passage $target = null, array $learned = []): array
     {
+        $roots = self::roots($form);
+        $known = []; // what movements the group knows before an entry, by the first position of each
+        foreach ($learned as $position) {
+            $known[$roots[$position]] = true;
+        }
         $loads = [];
         $hasCounted = false;
         foreach ($form->entries as $at => $entry) {
             if (! $entry->kind->countsInForm()) {
                 $loads[] = new EntryLoad($at + 1, 0.0, 1.0, 0.0, []);
+                $known += self::inTarget($target, $at + 1) ? [$roots[$at + 1] => true] : [];
 
                 continue;
             }
             $parts = $this->parts($entry);
             $demand = array_sum(array_map(static fn (LoadPart $part): float => $part->amount, $parts));
-            $loads[] = new EntryLoad($at + 1, $demand, $this->newness($form, $at + 1), $hasCounted ? $this->join : 0.0, $parts);
+            $loads[] = new EntryLoad($at + 1, $demand, $this->newness($form, $at + 1, $roots, $known), $hasCounted ? $this->join : 0.0, $parts);
             $hasCounted = true;
+            $known += self::inTarget($target, $at + 1) ? [$roots[$at + 1] => true] : [];
         }
 
         return $loads;
@@ -64,13 +76,37 @@ final readonly class LoadModel
         return $to !== null && $to < $position;
     }
 
-    private function newness(Form $form, int $position): float
+    /**
+     * @param  array<int, int>  $roots
+     * @param  array<int, true>  $known
+     */
+    private function newness(Form $form, int $position, array $roots, array $known): float
     {
-        return match (true) {
-            self::returnsEarlier($form, $position) => $this->returning,
-            self::mirrorsEarlier($form, $position) => $this->mirrored,
-            default => 1.0,
+        [$to, $share] = match (true) {
+            self::returnsEarlier($form, $position) => [$form->positionOf((string) $form->at($position)->returns), $this->returning],
+            self::mirrorsEarlier($form, $position) => [$form->positionOf((string) $form->at($position)->mirrors), $this->mirrored],
+            default => [null, 1.0],
         };
+
+        return $to !== null && isset($known[$roots[$to]]) ? $share : 1.0;
+    }
+
+    private static function inTarget(?Passage $target, int $position): bool
+    {
+        return $target === null || ($target->from <= $position && $position <= $target->to);
+    }
+
+    /** @return array<int, int> by position, where the same movement stands first in the form */
+    private static function roots(Form $form): array
+    {
+        $roots = [];
+        foreach ($form->entries as $at => $entry) {
+            $position = $at + 1;
+            $to = self::returnsEarlier($form, $position) ? $form->positionOf((string) $entry->returns) : null;
+            $roots[$position] = $roots[$to ?? 0] ?? $position;
+        }
+
+        return $roots;
     }
 
     /** @return list<LoadPart> */

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Form;
 
-use Gorvan\Core\Form\Internal\Fields;
 use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Reading\Fields;
 use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Reading\Written;
 use stdClass;
 
 /** A sub-step of an entry: how it is breathed, where the weight is at its end, where the eyes and hands are. */
-final readonly class Phase implements Written
+final readonly class Phase implements Mirrored, Written
 {
     public const KEYS = ['title', 'breath', 'weight', 'gaze', 'hand', 'cue', 'states'];
 
@@ -43,6 +44,11 @@ final readonly class Phase implements Written
             Fields::each($node->optional('states'), PostureState::read(...)),
             $node->others(self::KEYS),
         );
+    }
+
+    public function mirrored(): static
+    {
+        return new self($this->title, $this->breath, $this->weight?->mirrored(), Tokens::swappedIn($this->gaze), Tokens::swappedIn($this->hand), Tokens::swappedIn($this->cue), $this->states, $this->others);
     }
 
     public function toData(): stdClass

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Form;
 
-use Gorvan\Core\Form\Internal\Fields;
 use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Reading\Fields;
 use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Reading\Written;
 use stdClass;
 
 /** The same movement in another form, by that form's title and, where it is known, the entry's id there. */

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace Gorvan\Core\Form;
 
 use Gorvan\Core\Care\Caution;
-use Gorvan\Core\Form\Internal\Fields;
 use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Reading\Fields;
 use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Reading\Written;
 use stdClass;
 
 /** Another way of doing an entry, with its reason; it may only have been shown and not described. */
-final readonly class Variant implements Written
+final readonly class Variant implements Mirrored, Written
 {
     public const KEYS = ['title', 'reason', 'depth', 'shown_only', 'text', 'cautions'];
 
@@ -42,6 +43,11 @@ final readonly class Variant implements Written
             Fields::each($node->optional('cautions'), Caution::read(...)),
             $node->others(self::KEYS),
         );
+    }
+
+    public function mirrored(): static
+    {
+        return new self($this->title, $this->reason, $this->depth, $this->isShownOnly, Tokens::swappedIn($this->text), array_map(Tokens::inCaution(...), $this->cautions), $this->others);
     }
 
     public function toData(): stdClass

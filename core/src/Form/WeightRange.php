@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gorvan\Core\Form;
 
 use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Reading\Contradiction;
 use Gorvan\Core\Reading\JsonNode;
 
 /** How much of the weight stands on the left foot, per cent, 0..100; a single value is a range of no width. */
@@ -35,7 +36,7 @@ final readonly class WeightRange
         }
         [$from, $to] = $node->pair(0, 100);
         if ($from > $to) {
-            throw $node->error('must run from the smaller to the larger');
+            throw Contradiction::smallerAfterLarger($node->path);
         }
 
         return self::between($from, $to);

@@ -7,12 +7,14 @@ namespace Gorvan\Core\Lesson;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\LoadModel;
 use Gorvan\Core\Lesson\Internal\Passages;
+use LogicException;
 
 /**
  * Cuts a form into lessons of near-equal load at good places to stop (engine 4), exactly, by dynamic programming.
  *
  * With exactly K lessons, of all cuts that keep the caps, pins and bars it takes the one that minimises
  * `sum ((L - T) / T)^2 + lambda x sum (1 - rest)`; equal objectives go to the earliest first cut, then second, …
+ * The lessons tile the passage: every entry once, in order.
  */
 final readonly class LessonCutter
 {
@@ -20,6 +22,7 @@ final readonly class LessonCutter
 
     public const LAMBDA = 0.5;
 
+    /** Objectives this near each other, for their size, are equal. */
     private const TIE = 1e-12;
 
     public function __construct(
@@ -32,72 +35,113 @@ final readonly class LessonCutter
     /**
      * @param  float|null  $target  load of a lesson; 4 when neither is given
      * @param  int|null  $lessons  how many lessons; the target is then the total load over it
+     * @param  CutScope|null  $scope  what of the form; null for all of it
      *
      * @throws CutImpossible
      */
-    public function cut(Form $form, ?float $target = null, ?int $lessons = null): LessonCut
+    public function cut(Form $form, ?float $target = null, ?int $lessons = null, ?CutScope $scope = null): LessonCut
     {
         if ($target !== null && $lessons !== null) {
-            throw CutImpossible::targetAndLessons();
+            throw TargetAndLessons::bothSaid();
         }
         if ($target !== null && ! ($target > 0.0 && is_finite($target))) {
-            throw CutImpossible::targetMustBePositive($target);
+            throw TargetNotPositive::was($target);
         }
-        $loads = $this->loads->of($form);
-        $joins = $this->rests->of($form);
-        $passages = new Passages($loads, $joins);
+        $scope ??= CutScope::whole($form);
+        $loads = $this->loads->of($form, $scope->target, $scope->learned);
+        $joins = $this->rests->of($form, $scope->pins);
+        $passages = new Passages($loads, $joins, $scope->target);
         if ($lessons !== null) {
-            if ($lessons < 1 || $lessons > $form->count()) {
-                throw CutImpossible::lessonsOutOfRange($lessons, $form->count());
-            }
-            $target = $passages->total() / $lessons;
-            if (! $passages->isFeasible($lessons, $target)) {
-                throw CutImpossible::lessonsInfeasible($lessons, $passages->feasibleCounts());
-            }
+            $target = $this->targetFor($passages, $lessons);
         } else {
             $target ??= self::TARGET;
             $lessons = $this->count($passages, $target);
         }
         [$objective, $ends] = $this->best($passages, $target, $lessons);
         $made = [];
-        $from = 1;
+        $from = $scope->target->from;
         foreach ($ends as $to) {
             $made[] = new Lesson($from, $to, $passages->load($from, $to));
             $from = $to + 1;
         }
+        if ($from !== $scope->target->to + 1) {
+            throw new LogicException("the lessons end at $from and not at {$scope->target->to}");
+        }
 
-        return new LessonCut($target, $this->lambda, $objective, $loads, $joins, $made);
+        return new LessonCut($target, $this->lambda, $objective, $loads, $joins, $made, $scope->target);
     }
 
-    /** How many lessons: the total over the target, halves up, moved into what is feasible. */
+    /**
+     * A cut that was made before, as a course keeps it: its lessons by the ids of their entries, with the loads and joins of
+     * the form as it is. Entries that are gone are not in it; a lesson of which nothing is left is none.
+     *
+     * @param  list<list<string>>  $lessons
+     */
+    public function kept(Form $form, CutScope $scope, array $lessons): LessonCut
+    {
+        $loads = $this->loads->of($form, $scope->target, $scope->learned);
+        $joins = $this->rests->of($form, $scope->pins);
+        $passages = new Passages($loads, $joins, $scope->target);
+        $kept = [];
+        foreach ($lessons as $ids) {
+            $passage = $form->passageOf($ids);
+            if ($passage !== null) {
+                $kept[] = new Lesson($passage->from, $passage->to, $passages->load($passage->from, $passage->to));
+            }
+        }
+        usort($kept, static fn (Lesson $a, Lesson $b): int => $a->from <=> $b->from);
+        $target = $kept === [] ? self::TARGET : $passages->total() / count($kept);
+
+        return new LessonCut($target, $this->lambda, 0.0, $loads, $joins, $kept, $scope->target);
+    }
+
+    /** The load of a lesson when so many are asked for. @throws CutImpossible */
+    private function targetFor(Passages $passages, int $lessons): float
+    {
+        if ($lessons < 1 || $lessons > $passages->count()) {
+            throw LessonsOutOfRange::of($lessons, $passages->count());
+        }
+        $target = $passages->total() / $lessons;
+        if (! $passages->isFeasible($lessons, $target)) {
+            $feasible = $passages->feasibleCounts();
+            throw $feasible === [] ? $this->capCannotBeKept($passages, $target) : LessonsInfeasible::of($lessons, $feasible);
+        }
+
+        return $target;
+    }
+
+    /** How many lessons: the total over the target, halves up, moved into what is feasible. @throws CutImpossible */
     private function count(Passages $passages, float $target): int
     {
-        $range = $passages->feasibleRange($target);
-        if ($range === null) {
-            [$from, $to] = $passages->heaviestBlock();
-            throw CutImpossible::nothingFits($target, $from, $to, $passages->load($from, $to), Passages::CAP * $target);
-        }
+        $range = $passages->feasibleRange($target) ?? throw $this->capCannotBeKept($passages, $target);
         $ratio = round(min($passages->total() / $target, 1e6), 9); // a half that sums of tenths have missed by a hair is a half
         $wanted = max(1, (int) floor($ratio + 0.5));
 
         return max($range[0], min($range[1], $wanted));
     }
 
+    private function capCannotBeKept(Passages $passages, float $target): CapCannotBeKept
+    {
+        [$from, $to] = $passages->heaviestBlock();
+
+        return CapCannotBeKept::by($from, $to, $passages->load($from, $to), $target, Passages::CAP * $target);
+    }
+
     /** @return array{float, list<int>} the objective and the last position of each lesson */
     private function best(Passages $passages, float $target, int $lessons): array
     {
-        $count = $passages->count();
+        [$first, $last] = [$passages->first(), $passages->last()];
         $cost = []; // [start][end] => what a lesson from start to end adds, its cut included
-        for ($from = 1; $from <= $count; $from++) {
+        for ($from = $first; $from <= $last; $from++) {
             foreach ($passages->endsFrom($from, $target) as $to) {
                 $deviation = $target > 0.0 ? ($passages->load($from, $to) - $target) / $target : 0.0;
-                $cost[$from][$to] = $deviation ** 2 + ($to < $count ? $this->lambda * (1.0 - $passages->rest($to)) : 0.0);
+                $cost[$from][$to] = $deviation ** 2 + ($to < $last ? $this->lambda * (1.0 - $passages->rest($to)) : 0.0);
             }
         }
-        $tail = [0 => [$count + 1 => 0.0]]; // [lessons left][start] => the least cost from start to the end
+        $tail = [0 => [$last + 1 => 0.0]]; // [lessons left][start] => the least cost from start to the end
         for ($left = 1; $left <= $lessons; $left++) {
             $tail[$left] = [];
-            for ($from = $count - $left + 1; $from >= 1; $from--) {
+            for ($from = $last - $left + 1; $from >= $first; $from--) {
                 $least = INF;
                 foreach ($cost[$from] ?? [] as $to => $own) {
                     $least = min($least, $own + ($tail[$left - 1][$to + 1] ?? INF));
@@ -107,28 +151,27 @@ final readonly class LessonCutter
                 }
             }
         }
-        $objective = $tail[$lessons][1];
+        $objective = $tail[$lessons][$first] ?? throw new LogicException("no cut into $lessons lessons was found where one is feasible");
 
-        return [$objective, $this->earliest($cost, $tail, $objective + self::TIE, $lessons)];
+        return [$objective, $this->earliest($cost, $tail, $first, $lessons, self::TIE * abs($objective))];
     }
 
     /**
-     * Of all cuts whose cost stays within the limit, the one whose first cut is earliest, then its second, …
+     * Of all cuts whose cost is the least, the one whose first cut is earliest, then its second, …: each end is the first
+     * that still leads to the least cost from its start, by the very sums the table was made of.
      *
      * @param  array<int, array<int, float>>  $cost
      * @param  array<int, array<int, float>>  $tail
      * @return list<int>
      */
-    private function earliest(array $cost, array $tail, float $limit, int $lessons): array
+    private function earliest(array $cost, array $tail, int $first, int $lessons, float $tie): array
     {
         $ends = [];
-        $spent = 0.0;
-        $from = 1;
+        $from = $first;
         for ($left = $lessons; $left >= 1; $left--) {
             foreach ($cost[$from] as $to => $own) {
-                if ($spent + $own + ($tail[$left - 1][$to + 1] ?? INF) <= $limit) {
+                if ($own + ($tail[$left - 1][$to + 1] ?? INF) <= $tail[$left][$from] + $tie) {
                     $ends[] = $to;
-                    $spent += $own;
                     $from = $to + 1;
                     break;
                 }

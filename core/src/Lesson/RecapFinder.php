@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Lesson;
 
+use Gorvan\Core\Form\Form;
+use Gorvan\Core\Form\Passage;
+
 /**
- * Where the recap that leads into a lesson starts (engine 4): two entries back, stretched to a join with rest of at
- * least 0.6 (or the form's own start) if one lies within four; the first lesson has none.
+ * The recap that leads into a lesson (engine 4): the two entries before it, stretched back to a join with rest of at
+ * least 0.6 (or the form's own start) if one lies within four; none for the first lesson. Extras are not counted.
  */
 final readonly class RecapFinder
 {
@@ -17,26 +20,48 @@ final readonly class RecapFinder
     private const GOOD_REST = 0.6;
 
     /** @param  list<JoinRest>  $joins */
-    public function __construct(private array $joins)
+    public function __construct(private Form $form, private array $joins)
     {
     }
 
-    /** The recap's first position, or null when the lesson starts the form. */
-    public function startFor(int $lessonStart): ?int
+    /** What leads into a lesson that starts at a position, or null when nothing stands before it. */
+    public function before(int $lessonStart): ?Passage
     {
-        if ($lessonStart <= 1) {
+        $start = $this->startFor($lessonStart);
+
+        return $start === null ? null : new Passage($start, $lessonStart - 1);
+    }
+
+    private function startFor(int $lessonStart): ?int
+    {
+        $before = [];
+        for ($position = $lessonStart - 1; $position >= 1 && count($before) < self::STRETCH; $position--) {
+            if ($this->form->at($position)->kind->countsInForm()) {
+                $before[] = $position;
+            }
+        }
+        if ($before === []) {
             return null;
         }
-        for ($back = self::ENTRIES; $back <= self::STRETCH; $back++) {
-            $start = $lessonStart - $back;
-            if ($start <= 1) {
-                return 1;
-            }
-            if ($this->joins[$start - 2]->rest >= self::GOOD_REST) {
+        foreach (array_slice($before, self::ENTRIES - 1) as $start) {
+            if (($this->joins[$start - 2] ?? null)?->rest >= self::GOOD_REST) {
                 return $start;
             }
         }
 
-        return $lessonStart - self::ENTRIES;
+        $first = $before[count($before) - 1];
+
+        return $this->opensTheForm($first) ? $first : $before[self::ENTRIES - 1];
+    }
+
+    private function opensTheForm(int $position): bool
+    {
+        for ($at = $position - 1; $at >= 1; $at--) {
+            if ($this->form->at($at)->kind->countsInForm()) {
+                return false;
+            }
+        }
+
+        return true;
     }
 }

@@ -31,9 +31,19 @@ final readonly class MemoryModel
 
     private float $factor;
 
+    // What no state changes, computed once: a plan asks for hundreds of thousands of updates.
+    private float $growth;
+
+    private float $leastLoss;
+
+    private float $easyPull;
+
     public function __construct()
     {
         $this->factor = 0.9 ** (-1.0 / self::W[20]) - 1.0;
+        $this->growth = exp(self::W[8]);
+        $this->leastLoss = exp(self::W[17] * self::W[18]);
+        $this->easyPull = self::W[7] * $this->firstDifficulty(self::EASY);
     }
 
     /**
@@ -65,16 +75,15 @@ final readonly class MemoryModel
     public function later(MemoryState $state, int $days, Evidence $evidence): MemoryState
     {
         $recall = $this->recall($days, $state->stability);
-        $share = $evidence->laterShare($recall);
-        $forgotten = $this->stabilityAfterForgetting($state, $recall);
-        $remembered = $evidence->grade === self::FORGOTTEN
-            ? $forgotten
-            : $this->stabilityAfterRecall($state, $recall, $evidence->grade);
+        $share = $evidence->laterShare ?? $recall * $evidence->recallPart;
+        // Only what is mixed is computed: most marks are all remembered or all forgotten.
+        $stability = match (true) {
+            $share === 0.0 || $evidence->grade === self::FORGOTTEN => $this->stabilityAfterForgetting($state, $recall),
+            $share === 1.0 => $this->stabilityAfterRecall($state, $recall, $evidence->grade),
+            default => self::mixed($share, $this->stabilityAfterRecall($state, $recall, $evidence->grade), $this->stabilityAfterForgetting($state, $recall)),
+        };
 
-        return new MemoryState(
-            self::mixed($share, $remembered, $forgotten),
-            $evidence->wasSeen() ? $this->nextDifficulty($state->difficulty, $evidence->grade) : $state->difficulty,
-        );
+        return new MemoryState($stability, $evidence->laterShare === null ? $state->difficulty : $this->nextDifficulty($state->difficulty, $evidence->grade));
     }
 
     private function firstStability(int $grade): float
@@ -92,12 +101,12 @@ final readonly class MemoryModel
         $change = -self::W[6] * ($grade - 3);
         $damped = $difficulty + $change * (10.0 - $difficulty) / 9.0;
 
-        return self::clamped(self::W[7] * $this->firstDifficulty(self::EASY) + (1.0 - self::W[7]) * $damped, 1.0, 10.0);
+        return self::clamped($this->easyPull + (1.0 - self::W[7]) * $damped, 1.0, 10.0);
     }
 
     private function stabilityAfterRecall(MemoryState $state, float $recall, int $grade): float
     {
-        $growth = exp(self::W[8]) * (11.0 - $state->difficulty) * $state->stability ** -self::W[9]
+        $growth = $this->growth * (11.0 - $state->difficulty) * $state->stability ** -self::W[9]
             * (exp((1.0 - $recall) * self::W[10]) - 1.0)
             * ($grade === self::HARD ? self::W[15] : 1.0)
             * ($grade === self::EASY ? self::W[16] : 1.0);
@@ -111,7 +120,7 @@ final readonly class MemoryModel
             * exp((1.0 - $recall) * self::W[14]);
         $left = self::clamped($left, self::LEAST_STABILITY, self::MOST_STABILITY);
         // Forgetting never leaves more than a same-day repetition would: the reference's cap.
-        $cap = max($state->stability / exp(self::W[17] * self::W[18]), self::LEAST_STABILITY);
+        $cap = max($state->stability / $this->leastLoss, self::LEAST_STABILITY);
 
         return min($cap, $left);
     }
@@ -127,6 +136,6 @@ final readonly class MemoryModel
 
     private static function clamped(float $value, float $least, float $most): float
     {
-        return min(max($value, $least), $most);
+        return $value < $least ? $least : ($value > $most ? $most : $value);
     }
 }

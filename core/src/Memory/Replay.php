@@ -4,89 +4,88 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Memory;
 
-use DateTimeImmutable;
-use DateTimeZone;
-use Gorvan\Core\Memory\Internal\Ledger;
+use Gorvan\Core\Form\Side;
+use Gorvan\Core\Record\DecidingFacts;
+use Gorvan\Core\Record\Fact;
+use Gorvan\Core\Record\FactKind;
+use Gorvan\Core\Record\Record;
 
 /**
- * Turns a record of facts, in any order, into standings on a day (engine 6).
- *
- * One update an entry and calendar day: a mark beats unmarked contact, the last mark of a day beats earlier ones
- * (equal instants: the greater id), taught beats practice. Unmet changes support only. Facts after the day are ignored.
+ * Turns facts into tracks (engine 6): one update a subject, side and day, by the fact that decides the day. A replay can
+ * go on from where an earlier one ended, and gives the same to the last bit as one from the start.
  */
 final readonly class Replay
 {
-    public function __construct(private DateTimeZone $zone, private MemoryModel $model = new MemoryModel)
+    public function __construct(private MemoryModel $model = new MemoryModel)
     {
     }
 
     /**
-     * @param  iterable<Fact>  $facts
-     * @param  string  $on  the day, `Y-m-d`
-     * @return array<string, Standing> by entry (its weaker side where sides are apart), in the order of first appearance
+     * Everything a record says until a day.
      *
-     * @throws RecordFault
+     * @param  callable(string): bool  $hasSides  whether the subject with this key has a left and a right track
+     * @return array<string, Tracks> by subject key, in the order of first appearance
+     *
+     * @throws \Gorvan\Core\Record\RecordFault
      */
-    public function on(iterable $facts, string $on): array
+    public function until(Record $record, int $day, callable $hasSides): array
     {
-        $standings = [];
-        foreach ($this->tracksOn($facts, $on) as $entry => $tracks) {
-            foreach ($tracks as $track) {
-                $weakest = $standings[$entry] ?? $track;
-                $standings[$entry] = ($track->recall ?? 0.0) < ($weakest->recall ?? 0.0) ? $track : $weakest;
-            }
+        $tracks = [];
+        foreach ($record->until($day) as $subject => $facts) {
+            $tracks[$subject] = $this->on(Tracks::none(), $facts, $hasSides((string) $subject));
         }
 
-        return $standings;
+        return $tracks;
     }
 
     /**
-     * The same, with left and right apart where a mark named a side (keys `left`, `right`; else one key, empty).
+     * Goes on from earlier tracks with facts of later days.
      *
-     * @param  iterable<Fact>  $facts
-     * @return array<string, array<string, Standing>>
-     *
-     * @throws RecordFault
+     * @param  list<Fact>  $facts  that stand, about this subject, none of a day that is in the tracks already
      */
-    public function tracksOn(iterable $facts, string $on): array
+    public function on(Tracks $from, array $facts, bool $hasSides): Tracks
     {
-        return array_map(
-            fn (array $tracks): array => array_map(fn (array $days): Standing => $this->standing($days, $on), $tracks),
-            (new Ledger($facts, $this->zone))->until($on),
+        if (! $hasSides || (! $from->areApart() && ! DecidingFacts::nameASide($facts))) {
+            $track = $this->track($from->whole, $facts, null);
+
+            return $track === null ? Tracks::none() : Tracks::whole($track);
+        }
+
+        return Tracks::sides(
+            $this->track($from->side(Side::Left), $facts, Side::Left),
+            $this->track($from->side(Side::Right), $facts, Side::Right),
         );
     }
 
-    /** @param  non-empty-array<string, Fact>  $days the deciding fact of each day */
-    private function standing(array $days, string $on): Standing
+    /** @param  list<Fact>  $facts */
+    private function track(?Track $from, array $facts, ?Side $side): ?Track
     {
-        ksort($days);
-        $support = $state = $last = null;
-        $updates = 0;
+        $own = array_values(array_filter($facts, static fn (Fact $fact): bool => $side === null || $fact->side === null || $fact->side === $side));
+        if ($own === []) {
+            return $from;
+        }
+        $from ??= new Track;
+        $inClass = array_values(array_filter($own, static fn (Fact $fact): bool => $fact->kind !== FactKind::Home));
+        $isApart = $from->withoutHome !== null || count($inClass) < count($own);
+
+        return $this->folded($from, DecidingFacts::of($own), $isApart ? $this->folded($from->withoutHome ?? $from, DecidingFacts::of($inClass), null) : null);
+    }
+
+    /** @param  array<int, Fact>  $days  the deciding fact of each day, in order */
+    private function folded(Track $from, array $days, ?Track $withoutHome): Track
+    {
+        [$level, $state, $last, $updates] = [$from->level, $from->state, $from->last, $from->updates];
         foreach ($days as $day => $fact) {
-            $support = $fact->support ?? $support;
-            $evidence = match ($fact->kind) {
-                FactKind::Mark => $fact->support?->evidence(),
-                FactKind::Taught => Evidence::taught(),
-                default => Evidence::practised(),
-            };
+            $level = $fact->level ?? $level;
+            $evidence = $fact->subject?->kind->isRemembered() === true ? Evidence::of($fact) : null;
             if ($evidence === null) {
                 continue;
             }
-            $state = $state === null || $last === null
-                ? $this->model->first($evidence)
-                : $this->model->later($state, self::days($last, $day), $evidence);
+            $state = $state === null || $last === null ? $this->model->first($evidence) : $this->model->later($state, $day - $last, $evidence);
             $last = $day;
             $updates++;
         }
-        $recall = $state === null || $last === null ? null : $this->model->recall(self::days($last, $on), $state->stability);
 
-        return new Standing($support, $state, $recall, $last, $updates);
-    }
-
-    private static function days(string $from, string $to): int
-    {
-        $utc = new DateTimeZone('UTC');
-
-        return (int) (new DateTimeImmutable($from, $utc))->diff(new DateTimeImmutable($to, $utc))->days;
+        return new Track($level, $state, $last, $updates, $withoutHome);
     }
 }

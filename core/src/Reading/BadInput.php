@@ -7,41 +7,31 @@ namespace Gorvan\Core\Reading;
 use DomainException;
 
 /**
- * Something handed in cannot be used: says where it stands and what is wrong.
+ * Something handed in cannot be used: says where it stands and why. One class a kind of reason, each with a named
+ * constructor a reason.
  *
- * The place is a JSON path (`$.entries[3].side`), a line (`line 12`) or empty when the whole input is meant.
+ * The place is a JSON path (`$.entries[3].side`), a line (`12`), a field, or empty when the whole input is meant.
  */
-final class BadInput extends DomainException
+abstract class BadInput extends DomainException
 {
-    /** Told one by one up to here; whoever mends these meets the rest. */
-    private const MOST = 50;
-
     /**
      * @param  list<self>  $problems  all that is wrong, where it is more than one thing
      * @param  int|null  $fileLine  the line of the file, where the place is a path and the line is known too
      */
-    private function __construct(
+    final protected function __construct(
         public readonly string $place,
-        public readonly string $reason,
+        public readonly Message $reason,
         public readonly array $problems = [],
         public readonly ?int $fileLine = null,
     ) {
-        parent::__construct($place === '' ? $reason : "$place: $reason");
+        // For logs and developers; people read the words of the reason.
+        parent::__construct(trim($place.' '.$reason->code.' '.json_encode($reason->toData()['with'], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PARTIAL_OUTPUT_ON_ERROR)));
     }
 
-    /**
-     * Several things at once; the first stands for them.
-     *
-     * @param  non-empty-list<self>  $problems
-     */
-    public static function all(array $problems): self
+    /** The same reason at another place. */
+    public function movedTo(string $place, ?Message $reason = null): static
     {
-        if (count($problems) === 1) {
-            return $problems[0];
-        }
-        $more = count($problems) - 1;
-
-        return new self($problems[0]->place, $problems[0]->reason.($more === 1 ? ' (and one more problem)' : " (and $more more problems)"), array_slice($problems, 0, self::MOST));
+        return new static($place, $reason ?? $this->reason, $this->problems, $this->fileLine);
     }
 
     /**
@@ -49,25 +39,10 @@ final class BadInput extends DomainException
      *
      * @param  list<int>  $lines  in the order of the entries
      */
-    public function withLines(array $lines): self
+    public function withLines(array $lines): static
     {
         $line = preg_match('/^\$\.entries\[(\d+)\]/', $this->place, $m) === 1 ? $lines[(int) $m[1]] ?? null : null;
 
-        return new self($this->place, $this->reason, array_map(static fn (self $one): self => $one->withLines($lines), $this->problems), $line);
-    }
-
-    public static function at(string $place, string $reason): self
-    {
-        return new self($place, $reason);
-    }
-
-    public static function atLine(int $line, string $reason): self
-    {
-        return new self((string) $line, $reason);
-    }
-
-    public static function whole(string $reason): self
-    {
-        return new self('', $reason);
+        return new static($this->place, $this->reason, array_map(static fn (self $one): self => $one->withLines($lines), $this->problems), $line);
     }
 }

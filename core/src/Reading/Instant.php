@@ -17,10 +17,10 @@ final class Instant
         if (preg_match('/^(\d{4})-(\d\d)-(\d\d)T(\d\d):(\d\d)(?::(\d\d)(?:\.\d{1,6})?)?(Z|[+-]\d\d:\d\d)?$/', $text, $m) !== 1
             || ! checkdate((int) $m[2], (int) $m[3], (int) $m[1])
             || (int) $m[4] > 23 || (int) $m[5] > 59 || (int) ($m[6] ?? 0) > 59) {
-            throw $node->error("\"$text\" is not an instant like 2026-03-01T19:30:00+01:00");
+            throw Malformed::text($node->path, 'instant', $text);
         }
         if (($m[7] ?? '') === '') {
-            throw $node->error("\"$text\" has no offset; write Z, or one like +01:00");
+            throw Malformed::text($node->path, 'offset', $text);
         }
 
         return new DateTimeImmutable($text);
@@ -31,7 +31,7 @@ final class Instant
     {
         $text = $node->text();
         if (! self::isDay($text)) {
-            throw $node->error("\"$text\" is not a day like 2026-03-01");
+            throw Malformed::text($node->path, 'day', $text);
         }
 
         return $text;
@@ -48,7 +48,7 @@ final class Instant
     {
         $name = $node->text(60);
         if (! in_array($name, DateTimeZone::listIdentifiers(DateTimeZone::ALL_WITH_BC), true)) {
-            throw $node->error("\"$name\" is no time zone of the IANA database, like Europe/Lisbon");
+            throw Malformed::zone($node->path, $name);
         }
 
         return new DateTimeZone($name);

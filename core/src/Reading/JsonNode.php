@@ -30,20 +30,20 @@ final readonly class JsonNode
     {
         $text = self::withoutByteOrderMark($text);
         if (trim($text) === '') {
-            throw BadInput::whole('the file is empty');
+            throw Unreadable::empty();
         }
         if (preg_match('//u', $text) !== 1) {
-            throw BadInput::atLine(self::firstBadLine($text), 'this line is not UTF-8 text; save the file as UTF-8');
+            throw Unreadable::notUtf8(self::firstBadLine($text));
         }
         $value = json_decode($text, false, self::MAX_DEPTH);
         if (json_last_error() === JSON_ERROR_INVALID_PROPERTY_NAME) {
-            throw BadInput::whole('a key begins with a NUL character; take it out');
+            throw Unreadable::keyBeginsWithNul();
         }
         if (json_last_error() === JSON_ERROR_DEPTH) {
-            throw BadInput::whole('nested more than '.self::MAX_DEPTH.' levels deep');
+            throw Unreadable::tooDeep(self::MAX_DEPTH);
         }
         if (json_last_error() !== JSON_ERROR_NONE) {
-            throw BadInput::atLine(JsonFault::line($text), 'is not JSON from here on; look for a missing comma, quote or bracket');
+            throw Unreadable::notJson(JsonFault::line($text));
         }
 
         return new self($value, '$');
@@ -70,13 +70,13 @@ final readonly class JsonNode
     /** @throws BadInput when the member is missing or null */
     public function required(string $key): self
     {
-        return $this->optional($key) ?? throw BadInput::at($this->path, "\"$key\" is missing");
+        return $this->optional($key) ?? throw Missing::key($this->path, $key);
     }
 
     /** @throws BadInput when this is not an object */
     public function object(): stdClass
     {
-        return $this->value instanceof stdClass ? $this->value : throw $this->wrong('an object');
+        return $this->value instanceof stdClass ? $this->value : throw WrongType::wanted($this->path, 'object', $this->value);
     }
 
     /**
@@ -87,7 +87,7 @@ final readonly class JsonNode
     public function items(): array
     {
         if (! is_array($this->value)) {
-            throw $this->wrong('a list');
+            throw WrongType::wanted($this->path, 'list', $this->value);
         }
         $items = [];
         foreach (array_values($this->value) as $at => $value) {
@@ -97,20 +97,32 @@ final readonly class JsonNode
         return $items;
     }
 
+    /**
+     * @return list<self>
+     *
+     * @throws BadInput when this is not a list, or a longer one
+     */
+    public function itemsAtMost(int $most): array
+    {
+        $items = $this->items();
+
+        return count($items) > $most ? throw TooMany::items($this->path, 'items', $most) : $items;
+    }
+
     /** @throws BadInput when this is not a string, is blank, holds a NUL character, or is longer than allowed */
     public function text(int $longest = 300): string
     {
         if (! is_string($this->value)) {
-            throw $this->wrong('a text');
+            throw WrongType::wanted($this->path, 'text', $this->value);
         }
         if (trim($this->value) === '') {
-            throw $this->error('must not be blank');
+            throw Missing::text($this->path);
         }
         if (str_contains($this->value, "\0")) {
-            throw $this->error('must not hold a NUL character');
+            throw Malformed::nul($this->path);
         }
         if (mb_strlen($this->value) > $longest) {
-            throw $this->error("is longer than $longest characters");
+            throw OutOfRange::tooLong($this->path, $longest);
         }
 
         return $this->value;
@@ -124,10 +136,10 @@ final readonly class JsonNode
             $value = (int) $value;
         }
         if (! is_int($value)) {
-            throw $this->wrong('a whole number');
+            throw WrongType::wanted($this->path, 'whole', $this->value);
         }
         if ($value < $least || $value > $most) {
-            throw $this->error("must be between $least and $most, not $value");
+            throw OutOfRange::between($this->path, $least, $most, $value);
         }
 
         return $value;
@@ -137,10 +149,10 @@ final readonly class JsonNode
     public function number(float $least, float $most): float
     {
         if (! is_int($this->value) && ! is_float($this->value)) {
-            throw $this->wrong('a number');
+            throw WrongType::wanted($this->path, 'number', $this->value);
         }
         if ($this->value < $least || $this->value > $most) {
-            throw $this->error(sprintf('must be between %s and %s, not %s', $least, $most, $this->value));
+            throw OutOfRange::between($this->path, $least, $most, $this->value);
         }
 
         return (float) $this->value;
@@ -157,7 +169,7 @@ final readonly class JsonNode
     {
         $items = $this->items();
         if (count($items) !== 2) {
-            throw $this->error('must be a list of two numbers');
+            throw WrongType::wanted($this->path, 'pair', $this->value);
         }
 
         return [$items[0]->number($least, $most), $items[1]->number($least, $most)];
@@ -166,7 +178,7 @@ final readonly class JsonNode
     /** @throws BadInput when this is neither true nor false */
     public function bool(): bool
     {
-        return is_bool($this->value) ? $this->value : throw $this->wrong('true or false');
+        return is_bool($this->value) ? $this->value : throw WrongType::wanted($this->path, 'truth', $this->value);
     }
 
     /**
@@ -181,8 +193,7 @@ final readonly class JsonNode
     {
         $found = is_string($this->value) ? $enum::tryFrom($this->value) : null;
         if ($found === null) {
-            $names = implode(', ', array_map(static fn (\BackedEnum $case): string => (string) $case->value, $enum::cases()));
-            throw $this->error("must be one of $names, not ".self::describe($this->value));
+            throw NotAllowed::wanted($this->path, array_map(static fn (\BackedEnum $case): string => (string) $case->value, $enum::cases()), $this->value);
         }
 
         return $found;
@@ -210,36 +221,17 @@ final readonly class JsonNode
      * Says which members are not known to this format, and what becomes of them.
      *
      * @param  list<string>  $known
-     * @return list<string>
+     * @param  string|null  $format  that keeps them and writes them out again; null where they change nothing
+     * @return list<Message>
      */
-    public function unknown(array $known, string $fate = 'is not known here and changes nothing'): array
+    public function unknown(array $known, ?string $format = null): array
     {
         return array_map(
-            fn (int|string $key): string => "$this->path: \"$key\" $fate",
+            fn (int|string $key): Message => $format === null
+                ? Message::of('reading.unknown', path: $this->path, key: (string) $key)
+                : Message::of('reading.kept', path: $this->path, key: (string) $key, format: $format),
             array_keys($this->others($known)),
         );
-    }
-
-    public function error(string $reason): BadInput
-    {
-        return BadInput::at($this->path, $reason);
-    }
-
-    private function wrong(string $wanted): BadInput
-    {
-        return $this->error("must be $wanted, not ".self::describe($this->value));
-    }
-
-    private static function describe(mixed $value): string
-    {
-        return match (true) {
-            $value === null => 'null',
-            is_bool($value) => $value ? 'true' : 'false',
-            is_string($value) => '"'.mb_strimwidth($value, 0, 40, '…').'"',
-            is_int($value), is_float($value) => (string) $value,
-            is_array($value) => 'a list',
-            default => 'an object',
-        };
     }
 
     private static function step(string $key): string

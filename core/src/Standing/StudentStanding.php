@@ -6,30 +6,41 @@ namespace Gorvan\Core\Standing;
 
 use Gorvan\Core\Form\EntryKind;
 use Gorvan\Core\Form\Form;
-use Gorvan\Core\Term\Passage;
+use Gorvan\Core\Form\Passage;
+use Gorvan\Core\Memory\MemoryModel;
+use Gorvan\Core\Memory\Tracks;
 
 /**
- * Where one student stands in a form (engine 10). Only movements are counted: connectors, openings, closings and
- * extras neither break a run nor extend it.
+ * Where one student stands in a form on a day (engine 10). Only movements are counted: connectors, openings, closings
+ * and extras neither break a run nor extend it.
  */
 final readonly class StudentStanding
 {
-    /** @var array<int, EntryStanding> by position */
-    private array $entries;
-
-    /** @param  iterable<EntryStanding>  $entries those without any record may be left out */
-    public function __construct(private Form $form, iterable $entries)
+    /** @param  array<int, EntryStanding>  $entries  by position, every entry of the form */
+    private function __construct(private Form $form, private array $entries)
     {
-        $byPosition = [];
-        foreach ($entries as $entry) {
-            $byPosition[$entry->position] = $entry;
+    }
+
+    /** @param  array<string, Tracks>  $tracks  by entry id; those without any record may be left out */
+    public static function of(Form $form, array $tracks, int $day, MemoryModel $model): self
+    {
+        $entries = [];
+        foreach ($form->entries as $at => $entry) {
+            $entries[$at + 1] = EntryStanding::of($at + 1, $tracks[$entry->id] ?? null, $entry->isDoneOnBothSides(), $day, $model);
         }
-        $this->entries = $byPosition;
+
+        return new self($form, $entries);
     }
 
     public function at(int $position): EntryStanding
     {
-        return $this->entries[$position] ?? new EntryStanding($position, null, null);
+        return $this->entries[$position];
+    }
+
+    /** @return list<EntryStanding> those of which anything was noted, in order */
+    public function noted(): array
+    {
+        return array_values(array_filter($this->entries, static fn (EntryStanding $entry): bool => $entry->isNoted()));
     }
 
     /**
@@ -42,13 +53,13 @@ final readonly class StudentStanding
         $forgiven = false;
         $movements = $this->movements();
         foreach ($movements as $at => $position) {
-            if ($this->at($position)->passes()) {
+            if ($this->passes($position)) {
                 $frontier = $position;
 
                 continue;
             }
             $next = $movements[$at + 1] ?? null;
-            if ($forgiven || $next === null || ! $this->at($next)->passes()) {
+            if ($forgiven || $next === null || ! $this->passes($next)) {
                 break;
             }
             $forgiven = true;
@@ -60,7 +71,7 @@ final readonly class StudentStanding
     /** @return list<int> positions that hold: remembered, and last seen alone or better */
     public function holding(): array
     {
-        return array_values(array_filter($this->movements(), fn (int $position): bool => $this->at($position)->holds()));
+        return array_values(array_filter($this->movements(), fn (int $position): bool => $this->at($position)->whole->holds()));
     }
 
     /**
@@ -90,28 +101,52 @@ final readonly class StudentStanding
     }
 
     /**
-     * Taught to the group and not met by the student since.
+     * Taught to the group and never met by the student.
      *
      * @param  list<int>  $taught
      * @return list<int>
      */
     public function missed(array $taught): array
     {
-        return $this->lacking($taught, fn (int $position): bool => ! $this->at($position)->isMet());
+        return $this->lacking($taught, fn (int $position): bool => ! $this->at($position)->whole->isMet());
     }
 
-    /** @return list<int> the entries of the recap that keep the student from being ready; none: ready */
+    /** Whether the student can go on from a recap; null where there is none. */
+    public function readiness(?Passage $recap): ?Readiness
+    {
+        if ($recap === null) {
+            return null;
+        }
+        $readiness = Readiness::Ready;
+        foreach ($this->notReadyIn($recap) as $one) {
+            $readiness = $readiness->and($one->reason->readiness());
+        }
+
+        return $readiness;
+    }
+
+    /** @return list<NotReadyEntry> the entries of the recap that keep the student from being ready, in order */
     public function notReadyIn(?Passage $recap): array
     {
-        return array_values(array_filter(
-            $recap?->positions() ?? [],
-            fn (int $position): bool => $this->form->at($position)->kind->countsInForm() && ! $this->at($position)->isReady(),
-        ));
+        $lacking = [];
+        foreach ($recap?->positions() ?? [] as $position) {
+            $reason = $this->form->at($position)->kind->countsInForm() ? $this->at($position)->whole->notReady() : null;
+            if ($reason !== null) {
+                $lacking[] = new NotReadyEntry($this->at($position), $reason);
+            }
+        }
+
+        return $lacking;
+    }
+
+    private function passes(int $position): bool
+    {
+        return $this->at($position)->whole->passes();
     }
 
     private function furthestPassing(): int
     {
-        return max([0, ...array_filter($this->movements(), fn (int $position): bool => $this->at($position)->passes())]);
+        return max([0, ...array_filter($this->movements(), $this->passes(...))]);
     }
 
     /**
@@ -125,7 +160,7 @@ final readonly class StudentStanding
 
         return array_values(array_filter(
             $this->movements(),
-            fn (int $position): bool => isset($isTaught[$position]) && ! $this->at($position)->passes() && $where($position),
+            fn (int $position): bool => isset($isTaught[$position]) && ! $this->passes($position) && $where($position),
         ));
     }
 

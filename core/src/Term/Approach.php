@@ -8,7 +8,7 @@ namespace Gorvan\Core\Term;
 enum Approach: string
 {
     case OutlineFirst = 'outline';
-    case PieceByPiece = 'pieces';
+    case PieceByPiece = 'piece';
     case SidesThenJoined = 'sides';
 
     /** Minutes one unit of load takes, *default*; an outline's first round. */

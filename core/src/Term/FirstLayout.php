@@ -4,16 +4,14 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Term;
 
-use DateTimeImmutable;
-use DateTimeZone;
-use Gorvan\Core\Form\RunTime;
-use Gorvan\Core\Lesson\RecapFinder;
-use Gorvan\Core\Memory\Evidence;
-use Gorvan\Core\Term\Internal\SimulatedRoster;
+use Gorvan\Core\Reading\Day;
+use Gorvan\Core\Reading\Message;
+use Gorvan\Core\Term\Internal\CourseWalk;
 
 /**
- * The plainest layout: lessons in order, one a meeting; every fourth meeting consolidates; one meeting in six, at
- * least one, is kept in reserve at the end. Each open meeting is planned on memories simulated up to its day.
+ * The plainest layout: of each course one lesson a meeting, in order; every fourth meeting consolidates; one meeting in
+ * six, at least one, is kept in reserve at the end; the first evening after a break brings nothing new. Each open meeting
+ * is planned on memories simulated up to its day.
  */
 final readonly class FirstLayout implements TermLayout
 {
@@ -21,180 +19,112 @@ final readonly class FirstLayout implements TermLayout
 
     private const RESERVE_ONE_IN = 6;
 
+    /** A break is longer than this many days, and than half as much again as the usual gap. */
+    private const BREAK_DAYS = 14;
+
+    private const BREAK_GAPS = 1.5;
+
     public function lay(LayoutRequest $request): TermPlan
     {
-        $roster = new SimulatedRoster($request->roster);
-        $taught = array_fill_keys($request->taught, true);
-        $left = $this->lessonsLeft($request);
+        $days = array_map(static fn (TermMeeting $meeting): int => Day::number($meeting->on), $request->meetings);
+        $walks = array_map(static fn (LayoutCourse $course): CourseWalk => new CourseWalk($course), $request->courses);
         $planned = [];
         foreach ($request->meetings as $at => $meeting) {
-            if (! $meeting->isOpen) {
-                continue;
+            if ($meeting->isOpen) {
+                $next = $days[$at + 1] ?? $days[$at] + 7;
+                $planned[$at] = $this->meeting($meeting, $this->kind($at, $days), $walks, $days[$at], max($next, $days[$at] + 1));
             }
-            $kind = $this->kind($at, count($request->meetings), $left !== []);
-            $next = $kind === MeetingKind::Lesson ? array_shift($left) : null;
-            $plan = $this->meeting($request, $meeting, $kind, $next, array_keys($taught), $roster);
-            foreach ($plan->lesson?->positions() ?? [] as $position) {
-                $taught[$position] = true;
-            }
-            $planned[$at] = $this->forecast($plan, $roster, array_keys($taught), $this->dayAfter($request, $at));
         }
 
-        return new TermPlan($planned, $this->warnings($request, $left));
+        return new TermPlan($planned, array_values(array_filter(array_map(static fn (CourseWalk $walk): ?Message => $walk->warning(), $walks))));
     }
 
-    /** @param  int  $at the meeting's place in the term, from 0 */
-    private function kind(int $at, int $meetings, bool $hasLesson): MeetingKind
+    /**
+     * @param  int  $at the meeting's place in the term, from 0
+     * @param  list<int>  $days
+     */
+    private function kind(int $at, array $days): MeetingKind
     {
-        $reserve = max(1, intdiv($meetings, self::RESERVE_ONE_IN));
+        $meetings = count($days);
+        $reserve = $meetings === 1 ? 0 : max(1, intdiv($meetings, self::RESERVE_ONE_IN));
 
         return match (true) {
             $at >= $meetings - $reserve => MeetingKind::Reserve,
-            ($at + 1) % self::CONSOLIDATE_EVERY === 0, ! $hasLesson => MeetingKind::Consolidation,
+            ($at + 1) % self::CONSOLIDATE_EVERY === 0, self::isAfterBreak($at, $days) => MeetingKind::Consolidation,
             default => MeetingKind::Lesson,
         };
     }
 
-    /** @return list<array{int, Passage}> number in the cut, and what of that lesson is not taught yet */
-    private function lessonsLeft(LayoutRequest $request): array
+    /** @param  list<int>  $days */
+    private static function isAfterBreak(int $at, array $days): bool
     {
-        $taught = array_fill_keys($request->taught, true);
-        $left = [];
-        foreach ($request->cut->lessons as $at => $lesson) {
-            $open = array_filter(range($lesson->from, $lesson->to), static fn (int $position): bool => ! isset($taught[$position]));
-            if ($open !== []) {
-                $left[] = [$at + 1, new Passage(min($open), max($open))];
-            }
+        $gaps = [];
+        foreach (array_slice($days, 1) as $n => $day) {
+            $gaps[$n + 1] = $day - $days[$n];
         }
+        $gap = $gaps[$at] ?? 0;
+        sort($gaps);
 
-        return $left;
+        return $gap > self::BREAK_DAYS && $gap > self::BREAK_GAPS * ($gaps[intdiv(count($gaps) - 1, 2)] ?? 0);
     }
 
     /**
-     * @param  array{int, Passage}|null  $next
-     * @param  list<int>  $taught
+     * @param  non-empty-list<CourseWalk>  $walks
+     * @param  int  $day  of the meeting, and `next` of the one after it
      */
-    private function meeting(LayoutRequest $request, TermMeeting $meeting, MeetingKind $kind, ?array $next, array $taught, SimulatedRoster $roster): PlannedMeeting
+    private function meeting(TermMeeting $meeting, MeetingKind $kind, array $walks, int $day, int $next): MeetingPlan
     {
-        $time = new RunTime($request->form);
-        [$number, $lesson] = $next ?? [null, null];
-        $recapStart = $lesson === null ? null : (new RecapFinder($request->cut->joins))->startFor($lesson->from);
-        $recap = $lesson === null || $recapStart === null ? null : new Passage($recapStart, $lesson->from - 1);
-        $runThrough = $this->runThrough($request, $time, $lesson, $taught, $meeting->minutes);
-        $boxes = MeetingBoxes::planned(
-            $meeting->minutes,
-            $lesson === null ? 0.0 : $this->loadOf($request, $lesson) * $request->approach->minutesPerLoad(),
-            $runThrough === null ? 0.0 : $time->secondsBetween($runThrough->from, $runThrough->to) / 60.0,
-        );
-        $recalls = [];
-        foreach ($taught as $position) {
-            if ($request->form->at($position)->kind->countsInForm()) {
-                $recalls[$position] = $roster->meanRecall($position, $meeting->on);
-            }
+        $parts = array_map(static fn (CourseWalk $walk): array => $walk->next($kind === MeetingKind::Lesson, $meeting->minutes), $walks);
+        $boxes = MeetingBoxes::planned($meeting->minutes, array_map(static fn (array $part, CourseWalk $walk): CourseNeed => new CourseNeed(
+            $walk->course->course->share,
+            $part['new'],
+            $part['run'],
+        ), $parts, $walks));
+        $courses = [];
+        $notes = $boxes->notes;
+        foreach ($walks as $at => $walk) {
+            $minutes = $boxes->courses[$at];
+            $review = $walk->review($minutes->review, $day);
+            [$boxes, $spent] = $this->spend($boxes, $minutes->review, $review, $parts[$at]['run_through'] !== null);
+            array_push($notes, ...$spent);
+            $courses[] = $walk->held($parts[$at], $review, $day, $next);
         }
-        $review = (new ReviewList($time))->fill($boxes->minutes(Box::Review), $recalls);
-        [$boxes, $notes] = $this->spend($boxes, $review, $runThrough !== null);
+        $hasLesson = array_filter($courses, static fn (CoursePlan $course): bool => $course->lesson !== null) !== [];
 
-        return new PlannedMeeting($meeting->on, $kind, $boxes, $number, $lesson, $recap, $review, $runThrough, 0, null, [...$boxes->warnings, ...$notes]);
+        return new MeetingPlan(
+            $meeting->on,
+            $meeting->minutes,
+            $kind === MeetingKind::Lesson && ! $hasLesson ? MeetingKind::Consolidation : $kind,
+            $boxes->all(),
+            $courses,
+            $notes,
+        );
     }
 
     /**
      * No idle minutes: what review leaves over goes to the run-through, then to the focus, and the plan says so.
      *
-     * @param  list<ReviewItem>  $review
-     * @return array{MeetingBoxes, list<string>}
+     * @param  list<PlannedReview>  $review
+     * @return array{MeetingBoxes, list<Message>}
      */
-    private function spend(MeetingBoxes $boxes, array $review, bool $canRunThrough): array
+    private function spend(MeetingBoxes $boxes, int $minutes, array $review, bool $canRunThrough): array
     {
-        $spare = $boxes->minutes(Box::Review) - (int) ceil(round(ReviewList::total($review), 9));
+        $spare = $minutes - (int) ceil(round(ReviewList::total($review), 9));
         if ($spare <= 0) {
             return [$boxes, []];
         }
         $notes = [];
-        $toRun = $canRunThrough ? min($spare, max(0, intdiv($boxes->total * 15, 100) - $boxes->minutes(Box::RunThrough))) : 0;
+        $toRun = $canRunThrough ? min($spare, max(0, intdiv($boxes->total * MeetingBoxes::MOST_RUN_THROUGH, 100) - $boxes->minutes(Box::RunThrough))) : 0;
         if ($toRun > 0) {
             $boxes = $boxes->moved($toRun, Box::Review, Box::RunThrough);
-            $notes[] = "Review leaves $toRun ".($toRun === 1 ? 'minute' : 'minutes').' over, which go to a longer run-through.';
+            $notes[] = Message::of('plan.spare_to_run', count: $toRun);
         }
         $toFocus = $spare - $toRun;
         if ($toFocus > 0) {
             $boxes = $boxes->moved($toFocus, Box::Review, Box::Focus);
-            $notes[] = "Review leaves $toFocus ".($toFocus === 1 ? 'minute' : 'minutes').' over, which go to the focus, on what is known.';
+            $notes[] = Message::of('plan.spare_to_focus', count: $toFocus);
         }
 
         return [$boxes, $notes];
-    }
-
-    /**
-     * From the start of the section of the last entry taught by then, or as far back as 15 % of the meeting allows.
-     *
-     * @param  list<int>  $taught
-     */
-    private function runThrough(LayoutRequest $request, RunTime $time, ?Passage $lesson, array $taught, int $minutes): ?Passage
-    {
-        if ($lesson === null && $taught === []) {
-            return null;
-        }
-        $to = $lesson === null ? max([0, ...$taught]) : $lesson->to;
-        $start = $request->form->sectionOf($to)->first ?? 1;
-        $from = $to;
-        while ($from > $start && $time->secondsBetween($from - 1, $to) <= $minutes * 60 * 0.15) {
-            $from--;
-        }
-
-        return new Passage($from, $to);
-    }
-
-    private function loadOf(LayoutRequest $request, Passage $passage): float
-    {
-        return array_sum(array_map(
-            static fn (int $position): float => $request->cut->loads[$position - 1]->load,
-            $passage->positions(),
-        ));
-    }
-
-    /**
-     * Lets the meeting happen to the simulated roster, and says what should be left of it on the next meeting's day.
-     *
-     * @param  list<int>  $taught
-     */
-    private function forecast(PlannedMeeting $plan, SimulatedRoster $roster, array $taught, string $next): PlannedMeeting
-    {
-        $roster->contact($plan->lesson?->positions() ?? [], $plan->on, Evidence::taught());
-        foreach ([$plan->recap, $plan->runThrough, ...array_map(static fn (ReviewItem $item): Passage => $item->passage, $plan->review)] as $passage) {
-            $roster->contact($passage?->positions() ?? [], $plan->on, Evidence::practised());
-        }
-        $recalls = array_map(static fn (int $position): float => $roster->meanRecall($position, $next), $taught);
-
-        return new PlannedMeeting(
-            $plan->on, $plan->kind, $plan->boxes, $plan->lessonNumber, $plan->lesson, $plan->recap, $plan->review,
-            $plan->runThrough, count($taught), $recalls === [] ? null : array_sum($recalls) / count($recalls), $plan->notes,
-        );
-    }
-
-    /** The next meeting's day, or a week on after the last. */
-    private function dayAfter(LayoutRequest $request, int $at): string
-    {
-        $day = new DateTimeImmutable($request->meetings[$at]->on, new DateTimeZone('UTC'));
-
-        return $request->meetings[$at + 1]->on ?? $day->modify('+7 days')->format('Y-m-d');
-    }
-
-    /**
-     * @param  list<array{int, Passage}>  $left
-     * @return list<string>
-     */
-    private function warnings(LayoutRequest $request, array $left): array
-    {
-        if ($left === []) {
-            return [];
-        }
-        $lessons = count($left);
-        $reached = $left[0][1]->from - 1;
-
-        return [sprintf(
-            'The term ends at entry %d of %d: %d %s left over for the next term.',
-            $reached, $request->form->count(), $lessons, $lessons === 1 ? 'lesson is' : 'lessons are',
-        )];
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Term;
 
-use Gorvan\Core\Form\RunTime;
+use Gorvan\Core\Form\Form;
+use Gorvan\Core\Form\Passage;
+use Gorvan\Core\Form\Time\RunTime;
 
 /**
  * What to review in some minutes: the known entries with the lowest mean recall first, as long as they fit.
@@ -20,13 +22,16 @@ final readonly class ReviewList
 
     public const SET_UP_MINUTES = 1.5;
 
-    public function __construct(private RunTime $time)
+    private RunTime $time;
+
+    public function __construct(private Form $form)
     {
+        $this->time = new RunTime($form);
     }
 
     /**
      * @param  array<int, float>  $meanRecall  by position, 0..1, for every entry that is known
-     * @return list<ReviewItem> weakest first
+     * @return list<PlannedReview> weakest first
      */
     public function fill(int $minutes, array $meanRecall): array
     {
@@ -36,67 +41,63 @@ final readonly class ReviewList
         $spent = 0.0;
         foreach ($byNeed as $position) {
             $joined = (int) isset($chosen[$position - 1]) + (int) isset($chosen[$position + 1]);
-            $cost = self::SET_UP_MINUTES * (1 - $joined) + $this->minutes($position, $position, self::PASSES);
+            $cost = self::SET_UP_MINUTES * (1 - $joined) + $this->minutes(new Passage($position, $position), self::PASSES);
             if ($spent + $cost <= $minutes + 1e-9) {
                 $chosen[$position] = true;
                 $spent += $cost;
             }
         }
+        $passages = Passage::covering(array_keys($chosen));
+        $means = array_map(static fn (Passage $passage): float => self::mean($passage, $meanRecall), $passages);
+        array_multisort($means, array_map(static fn (Passage $passage): int => $passage->from, $passages), $passages);
+        $passes = $this->withMorePasses($passages, $minutes - $spent);
 
-        return $this->withMorePasses($this->items(array_keys($chosen), $meanRecall), $minutes - $spent);
+        return array_map(fn (Passage $passage, float $mean, int $times): PlannedReview => new PlannedReview(
+            $this->form->countedIdsOf($passage),
+            $times,
+            self::SET_UP_MINUTES + $this->minutes($passage, $times),
+            ['recall' => $mean],
+        ), $passages, $means, $passes);
     }
 
-    /** @param  list<ReviewItem>  $items */
+    /** @param  list<PlannedReview>  $items */
     public static function total(array $items): float
     {
-        return array_sum(array_map(static fn (ReviewItem $item): float => $item->minutes, $items));
+        return array_sum(array_map(static fn (PlannedReview $item): float => $item->minutes, $items));
     }
 
-    /**
-     * @param  list<int>  $positions
-     * @param  array<int, float>  $meanRecall
-     * @return list<ReviewItem>
-     */
-    private function items(array $positions, array $meanRecall): array
+    /** @param  array<int, float>  $meanRecall */
+    private static function mean(Passage $passage, array $meanRecall): float
     {
-        $items = [];
-        foreach (Passage::covering($positions) as $passage) {
-            $recalls = array_map(static fn (int $position): float => $meanRecall[$position], $passage->positions());
-            $items[] = new ReviewItem(
-                $passage,
-                self::PASSES,
-                self::SET_UP_MINUTES + $this->minutes($passage->from, $passage->to, self::PASSES),
-                array_sum($recalls) / count($recalls),
-            );
-        }
-        usort($items, static fn (ReviewItem $a, ReviewItem $b): int => [$a->meanRecall, $a->passage->from] <=> [$b->meanRecall, $b->passage->from]);
+        $recalls = array_intersect_key($meanRecall, array_flip($passage->positions()));
 
-        return $items;
+        return array_sum($recalls) / max(1, count($recalls));
     }
 
     /**
      * Minutes left over buy further passes, weakest passage first, one pass at a time.
      *
-     * @param  list<ReviewItem>  $items
-     * @return list<ReviewItem>
+     * @param  list<Passage>  $passages
+     * @return list<int> how often each is gone through
      */
-    private function withMorePasses(array $items, float $spare): array
+    private function withMorePasses(array $passages, float $spare): array
     {
-        for ($passes = self::PASSES + 1; $passes <= self::MOST_PASSES; $passes++) {
-            foreach ($items as $at => $item) {
-                $cost = $this->minutes($item->passage->from, $item->passage->to, 1);
+        $passes = array_map(static fn (): int => self::PASSES, $passages);
+        for ($round = self::PASSES; $round < self::MOST_PASSES; $round++) {
+            foreach ($passages as $at => $passage) {
+                $cost = $this->minutes($passage, 1);
                 if ($cost <= $spare + 1e-9) {
-                    $items[$at] = new ReviewItem($item->passage, $item->passes + 1, $item->minutes + $cost, $item->meanRecall);
+                    $passes[$at]++;
                     $spare -= $cost;
                 }
             }
         }
 
-        return $items;
+        return array_values($passes);
     }
 
-    private function minutes(int $from, int $to, int $passes): float
+    private function minutes(Passage $passage, int $passes): float
     {
-        return $passes * $this->time->secondsBetween($from, $to) / 60.0;
+        return $passes * $this->time->secondsBetween($passage->from, $passage->to) / 60.0;
     }
 }

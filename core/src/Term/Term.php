@@ -15,7 +15,7 @@ final readonly class Term
     /**
      * @param  non-empty-list<WeeklyMeeting>  $pattern
      * @param  list<Closure>  $closures
-     * @param  list<string>  $warnings  what its reader did not know
+     * @param  list<\Gorvan\Core\Reading\Message>  $warnings  what its reader did not know
      */
     public function __construct(
         public string $from,

@@ -9,6 +9,9 @@ use DatePeriod;
 use DateTimeImmutable;
 use DateTimeZone;
 use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Reading\Message;
+use Gorvan\Core\Reading\Missing;
+use Gorvan\Core\Reading\Repeated;
 
 /**
  * The meetings of a term, by instant, with warnings about anything that was not as written.
@@ -20,7 +23,7 @@ final readonly class TermDates
 {
     /**
      * @param  list<MeetingDate>  $meetings
-     * @param  list<string>  $warnings
+     * @param  list<Message>  $warnings
      */
     private function __construct(public array $meetings, public array $warnings)
     {
@@ -49,13 +52,13 @@ final readonly class TermDates
                 }
                 $starts = self::instant($day, $row->at, $term->zone);
                 if ($starts->format('Y-m-d H:i') !== "$day $row->at") {
-                    $warnings[] = "$day: $row->at does not exist, the clocks change; the meeting starts on {$starts->format('Y-m-d')} at {$starts->format('H:i')}";
+                    $warnings[] = Message::of('dates.clock_change', day: $day, at: $row->at, on: $starts->format('Y-m-d'), starts: $starts->format('H:i'));
                 }
                 $meetings[] = new MeetingDate($starts->format('Y-m-d'), $starts, $row->minutes);
             }
         }
         if ($meetings === []) {
-            throw BadInput::at('$', "there is no meeting between $term->from and $term->to; check the weekdays and closures");
+            throw Missing::meeting($term->from, $term->to);
         }
         usort($meetings, static fn (MeetingDate $a, MeetingDate $b): int => $a->starts <=> $b->starts);
         self::refuseRepeats($meetings);
@@ -90,13 +93,13 @@ final readonly class TermDates
         return false;
     }
 
-    /** @return list<string> */
+    /** @return list<Message> */
     private static function closuresOutside(Term $term): array
     {
         $warnings = [];
         foreach ($term->closures as $closure) {
             if ($closure->to < $term->from || $closure->from > $term->to) {
-                $warnings[] = "the closure $closure->from to $closure->to lies outside the term and closes nothing";
+                $warnings[] = Message::of('dates.closure_outside', from: $closure->from, to: $closure->to);
             }
         }
 
@@ -108,7 +111,7 @@ final readonly class TermDates
     {
         foreach ($meetings as $at => $meeting) {
             if ($at > 0 && $meeting->starts == $meetings[$at - 1]->starts) {
-                throw BadInput::at('$.pattern', "two meetings would start at {$meeting->starts->format('H:i')} on $meeting->on");
+                throw Repeated::start($meeting->starts->format('H:i'), $meeting->on);
             }
         }
     }

@@ -6,8 +6,14 @@ namespace Gorvan\Core\Term;
 
 use DateTimeImmutable;
 use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Reading\Contradiction;
 use Gorvan\Core\Reading\Instant;
 use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Reading\Malformed;
+use Gorvan\Core\Reading\Missing;
+use Gorvan\Core\Reading\OutOfRange;
+use Gorvan\Core\Reading\Repeated;
+use Gorvan\Core\Reading\TooMany;
 
 /** Reads the term file of `gorvan:dates` (docs/formats/commands.md). */
 final class TermReader
@@ -29,15 +35,15 @@ final class TermReader
         $last = $root->required('to');
         $to = Instant::day($last);
         if ($to < $from) {
-            throw $last->error("the term ends on $to, before it starts on $from");
+            throw Contradiction::endsBeforeItStarts($last->path, 'term', $from, $to);
         }
         if ((int) (new DateTimeImmutable($from))->diff(new DateTimeImmutable($to))->days > Term::MAX_DAYS) {
-            throw $last->error('the term is longer than ten years');
+            throw OutOfRange::termTooLong($last->path);
         }
         $pattern = $root->required('pattern');
         $rows = array_map(self::weekly(...), self::atMost($pattern, self::MAX_ROWS));
         if ($rows === []) {
-            throw $pattern->error('say at least one weekday and time');
+            throw Missing::pattern($pattern->path);
         }
         self::refuseRepeats($rows, $pattern);
         $closed = $root->optional('closures');
@@ -62,14 +68,14 @@ final class TermReader
     {
         $items = $node->items();
 
-        return count($items) > $most ? throw $node->error("has more than $most rows") : $items;
+        return count($items) > $most ? throw TooMany::items($node->path, 'rows', $most) : $items;
     }
 
     private static function weekly(JsonNode $node): WeeklyMeeting
     {
         $at = $node->required('at');
         if (preg_match('/^(?:[01]\d|2[0-3]):[0-5]\d$/D', $at->text()) !== 1) {
-            throw $at->error("\"{$at->text()}\" is not a time of day like 19:30");
+            throw Malformed::text($at->path, 'time', $at->text());
         }
 
         return new WeeklyMeeting(
@@ -83,7 +89,7 @@ final class TermReader
     {
         $closure = new Closure(Instant::day($node->required('from')), Instant::day($node->required('to')));
         if ($closure->to < $closure->from) {
-            throw $node->error("the closure ends on $closure->to, before it starts on $closure->from");
+            throw Contradiction::endsBeforeItStarts($node->path, 'closure', $closure->from, $closure->to);
         }
 
         return $closure;
@@ -96,7 +102,7 @@ final class TermReader
         foreach ($rows as $at => $row) {
             $key = "{$row->weekday->value} $row->at";
             if (isset($seen[$key])) {
-                throw BadInput::at("$pattern->path[$at]", "$key stands twice in the pattern");
+                throw Repeated::weekday("$pattern->path[$at]", $key);
             }
             $seen[$key] = true;
         }

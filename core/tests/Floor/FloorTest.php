@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-use Gorvan\Core\Floor\FloorTrack;
-use Gorvan\Core\Floor\Footing;
 use Gorvan\Core\Floor\FrontFacing;
 use Gorvan\Core\Floor\Room;
 use Gorvan\Core\Floor\RoomFit;
+use Gorvan\Core\Form\Track\FloorTrack;
+use Gorvan\Core\Form\Track\Footing;
 use Gorvan\Core\Reading\BadInput;
 use Gorvan\Core\Tests\Sample;
 

@@ -7,16 +7,17 @@ declare(strict_types=1);
  */
 
 use Gorvan\Core\Form\Audit\FormAudit;
-use Gorvan\Core\Form\CsvFormReader;
-use Gorvan\Core\Form\CsvFormWriter;
+use Gorvan\Core\Form\Change\FormDifference;
+use Gorvan\Core\Form\Change\FormMatcher;
+use Gorvan\Core\Form\Edit\FormReversal;
+use Gorvan\Core\Form\File\CsvFormReader;
+use Gorvan\Core\Form\File\CsvFormWriter;
+use Gorvan\Core\Form\File\FormFileReader;
+use Gorvan\Core\Form\File\FormFileWriter;
+use Gorvan\Core\Form\File\PlainListReader;
+use Gorvan\Core\Form\File\PlainListWriter;
 use Gorvan\Core\Form\Form;
-use Gorvan\Core\Form\FormDifference;
-use Gorvan\Core\Form\FormFileReader;
-use Gorvan\Core\Form\FormFileWriter;
-use Gorvan\Core\Form\FormMatcher;
-use Gorvan\Core\Form\FormReversal;
-use Gorvan\Core\Form\PlainListReader;
-use Gorvan\Core\Form\PlainListWriter;
+use Gorvan\Core\Tests\Said;
 use Gorvan\Core\Tests\Sample;
 
 /** @template T @param  list<T>  $all @return T */
@@ -168,8 +169,8 @@ test('every mend that is offered can be made, and takes its finding away', funct
         $form = anyForm(mt_rand(3, 12));
         foreach (FormAudit::of($form)->open as $finding) {
             if ($finding->mend !== null) {
-                $left = array_map(fn ($one) => "$one->position $one->message", FormAudit::of(Sample::edited($form, $finding->mend->edits))->open);
-                expect($left)->not->toContain("$finding->position $finding->message");
+                $left = array_map(fn ($one) => "$one->position ".Said::of($one->says), FormAudit::of(Sample::edited($form, $finding->mend->edits))->open);
+                expect($left)->not->toContain("$finding->position ".Said::of($finding->says));
             }
         }
     }

@@ -8,6 +8,7 @@ use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\Section;
 use Gorvan\Core\Form\WeightRange;
 use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Tests\Said;
 
 function formOf(int $count, Section ...$sections): Form
 {
@@ -20,8 +21,8 @@ test('positions count from 1, and ids are found', function () {
         ->and($form->at(1)->id)->toBe('e1')
         ->and($form->positionOf('e3'))->toBe(3)
         ->and($form->positionOf('e4'))->toBeNull();
-    $form->at(4);
-})->throws(BadInput::class, 'no entry at position 4');
+    $form->at(4); // a bug of whoever asks, and no answer for a person
+})->throws(OutOfBoundsException::class, 'no entry at position 4');
 
 test('sections may leave gaps', function () {
     $form = formOf(9, new Section('A', 1, 3), new Section('B', 6, 8));
@@ -33,7 +34,14 @@ test('sections may leave gaps', function () {
 });
 
 test('a form that cannot be is refused', function (callable $make, string $says) {
-    expect($make)->toThrow(BadInput::class, $says);
+    try {
+        $make();
+    } catch (BadInput $e) {
+        expect(Said::of($e->reason))->toContain($says);
+
+        return;
+    }
+    $this->fail('It was made.');
 })->with([
     'no entry' => [fn () => new Form('T', []), 'at least one'],
     'section backwards' => [fn () => formOf(3, new Section('A', 3, 2)), 'ends before it starts'],

@@ -6,6 +6,7 @@ use Gorvan\Core\Form\Entry;
 use Gorvan\Core\Form\EntryKind;
 use Gorvan\Core\Form\KinshipReader;
 use Gorvan\Core\Form\Side;
+use Gorvan\Core\Tests\Said;
 
 /** Titles with a side after a bar: "Heron|L". @return list<string> what is supposed, as sentences without their prefix */
 function supposed(string ...$titles): array
@@ -17,7 +18,7 @@ function supposed(string ...$titles): array
     }
 
     return array_map(
-        fn ($kin) => str_replace('inferred: entry ', '', $kin->sentence()),
+        fn ($kin) => str_replace('inferred: entry ', '', Said::of($kin->said())),
         (new KinshipReader)->suppose($entries),
     );
 }

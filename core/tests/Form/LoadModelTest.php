@@ -8,8 +8,8 @@ use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\LoadModel;
 use Gorvan\Core\Form\LoadReason;
 use Gorvan\Core\Form\Repetition;
-use Gorvan\Core\Form\RunTime;
 use Gorvan\Core\Form\Side;
+use Gorvan\Core\Form\Time\RunTime;
 
 function loadsOf(Entry ...$entries): array
 {

@@ -6,14 +6,20 @@ use Gorvan\Core\Form\CutPin;
 use Gorvan\Core\Form\Entry;
 use Gorvan\Core\Form\EntryKind;
 use Gorvan\Core\Form\Form;
+use Gorvan\Core\Form\Passage;
+use Gorvan\Core\Form\Phase;
 use Gorvan\Core\Form\Section;
 use Gorvan\Core\Form\WeightRange;
+use Gorvan\Core\Lesson\CapCannotBeKept;
+use Gorvan\Core\Lesson\CutDifference;
 use Gorvan\Core\Lesson\CutImpossible;
+use Gorvan\Core\Lesson\CutScope;
 use Gorvan\Core\Lesson\JoinRest;
 use Gorvan\Core\Lesson\LessonCut;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Lesson\RecapFinder;
 use Gorvan\Core\Lesson\RestModel;
+use Gorvan\Core\Tests\Said;
 
 /** A form of plain entries; pins by position before the join. */
 function plainForm(int $count, array $pins = [], array $demands = [], array $sections = []): Form
@@ -76,7 +82,14 @@ test('a form of extras only has no load and is one lesson', function () {
 });
 
 test('what cannot be cut says what would work', function (callable $cut, string $says) {
-    expect($cut)->toThrow(CutImpossible::class, $says);
+    try {
+        $cut();
+    } catch (CutImpossible $e) {
+        expect(Said::of($e->reason))->toContain($says);
+
+        return;
+    }
+    $this->fail('It was cut.');
 })->with([
     'fewer than the pins' => [fn () => (new LessonCutter)->cut(plainForm(6, [1 => CutPin::Always, 2 => CutPin::Always]), lessons: 2), 'feasible: 4, 6'],
     'more than the bars leave' => [fn () => (new LessonCutter)->cut(plainForm(4, [1 => CutPin::Never, 3 => CutPin::Never]), lessons: 3), 'feasible: 1 to 2'],
@@ -102,12 +115,87 @@ test('rest adds up section end, settled weight, square facing and sides kept tog
     expect($rests)->toEqualWithDelta([1.0, 0.2, 0.2, 0.2, 0.9], 1e-12);
 });
 
-test('the recap is two entries, stretched to a good join within four', function () {
-    $joins = fn (array $good) => array_map(fn (int $after) => new JoinRest($after, in_array($after, $good, true) ? 0.7 : 0.2, null), range(1, 20));
-    expect((new RecapFinder($joins([])))->startFor(10))->toBe(8)
-        ->and((new RecapFinder($joins([6])))->startFor(10))->toBe(7)
-        ->and((new RecapFinder($joins([5])))->startFor(10))->toBe(6)
-        ->and((new RecapFinder($joins([4])))->startFor(10))->toBe(8)
-        ->and((new RecapFinder($joins([])))->startFor(4))->toBe(1)
-        ->and((new RecapFinder($joins([])))->startFor(1))->toBeNull();
+test('the lessons tile the form at every size, however small', function (float $target) {
+    mt_srand((int) (1000 * $target));
+    for ($round = 0; $round < 30; $round++) {
+        $count = mt_rand(1, 40);
+        $entries = array_map(fn (int $at) => new Entry("e$at", mt_rand(0, 9) === 0 ? EntryKind::Extra : EntryKind::Movement, "E$at", turn: 45.0 * mt_rand(-4, 4), steps: mt_rand(0, 4), oneLeg: mt_rand(0, 4) === 0, rest: mt_rand(0, 10) / 10), range(1, $count));
+        $cut = (new LessonCutter)->cut(new Form('T', $entries), $target);
+        $covered = array_merge(...array_map(fn ($lesson) => range($lesson->from, $lesson->to), $cut->lessons));
+        $objective = 0.0;
+        foreach ($cut->lessons as $lesson) {
+            $objective += (($lesson->load - $target) / $target) ** 2 + ($lesson->to < $count ? $cut->lambda * (1 - $cut->joins[$lesson->to - 1]->rest) : 0.0);
+        }
+        expect($covered)->toBe(range(1, $count))->and($objective)->toEqualWithDelta($cut->objective, 1e-9 * max(1.0, $cut->objective));
+    }
+})->with([0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1.0, 4.0]);
+
+test('where bars hold more together than any lesson may carry, the error says that and no range', function () {
+    $form = plainForm(5, [1 => CutPin::Always, 2 => CutPin::Never, 3 => CutPin::Never, 4 => CutPin::Never], [1 => 0.25, 2 => 5.0, 3 => 5.0, 4 => 5.0, 5 => 5.0]);
+    (new LessonCutter)->cut($form, lessons: 2);
+})->throws(CapCannotBeKept::class);
+
+test('a mirror lowers the rest only where the next entry mirrors this one', function () {
+    $form = new Form('T', [
+        new Entry('a', EntryKind::Movement, 'A'),
+        new Entry('b', EntryKind::Movement, 'B'),
+        new Entry('c', EntryKind::Movement, 'A', mirrors: 'a'),
+        new Entry('d', EntryKind::Movement, 'A', mirrors: 'c'),
+    ]);
+    expect(array_map(fn (JoinRest $join) => $join->rest, (new RestModel)->of($form)))->toEqualWithDelta([0.2, 0.2, 0.0], 1e-12);
+});
+
+test('a facing that floats miss by a hair is square, and the weight is the last phase’s where none is stated', function () {
+    $form = new Form('T', [
+        new Entry('a', EntryKind::Movement, 'A', turn: 29.9999999),
+        new Entry('b', EntryKind::Movement, 'B', turn: 30.0),
+        new Entry('c', EntryKind::Movement, 'C', turn: 30.0000002, phases: [new Phase(weight: WeightRange::exactly(50)), new Phase(weight: WeightRange::exactly(95))]),
+        new Entry('d', EntryKind::Movement, 'D'),
+    ]);
+    expect(array_map(fn (JoinRest $join) => $join->rest, (new RestModel)->of($form)))->toEqualWithDelta([0.2, 0.2, 0.5], 1e-12);
+});
+
+test('in a course only its target is cut, by its own pins, and what was never learned is new', function () {
+    $entries = array_map(fn (int $at) => new Entry("e$at", EntryKind::Movement, "E$at", returns: $at === 7 ? 'e2' : null, mirrors: $at === 8 ? 'e6' : null, cut: $at === 6 ? CutPin::Always : null), range(1, 10));
+    $form = new Form('T', $entries);
+    $cut = (new LessonCutter)->cut($form, 2.4, null, new CutScope(new Passage(5, 10), [], [6 => null, 5 => CutPin::Always]));
+    $learned = (new LessonCutter)->cut($form, 2.4, null, new CutScope(new Passage(5, 10), [1, 2]));
+    expect([$cut->lessons[0]->from, $cut->lessons[0]->to, $cut->lessons[count($cut->lessons) - 1]->to])->toBe([5, 5, 10])
+        ->and($cut->loads[6]->newness)->toBe(1.0) // entry 7 returns to 2, which this group never learned
+        ->and($cut->loads[7]->newness)->toBe(0.5) // entry 8 mirrors 6, which stands before it in the target
+        ->and($learned->loads[6]->newness)->toBe(0.15)
+        ->and($cut->totalLoad())->toEqualWithDelta(5 * 1.2 + 0.7, 1e-9);
+});
+
+test('a movement that came again within the target is known, wherever it stood first', function () {
+    $entries = array_map(fn (int $at) => new Entry("e$at", EntryKind::Movement, "E$at", returns: in_array($at, [5, 7], true) ? 'e1' : null), range(1, 8));
+    $loads = (new LessonCutter)->cut(new Form('T', $entries), 4.0, null, new CutScope(new Passage(4, 8)))->loads;
+    expect([$loads[4]->newness, $loads[6]->newness])->toBe([1.0, 0.15]);
+});
+
+test('what a new cut moved is said lesson by lesson', function () {
+    $form = plainForm(6);
+    $ids = fn (array ...$lessons) => array_map(fn (array $lesson) => array_map(fn (int $at) => "e$at", $lesson), $lessons);
+    expect(Said::all(CutDifference::between($ids([1, 2], [3, 4], [5, 6]), $ids([1, 2], [3, 4, 5, 6]), $form)))
+        ->toBe("there are 2 lessons, not 3\nlesson 2 was entries 3 to 4 and is 3 to 6")
+        ->and(CutDifference::between($ids([1, 2]), $ids([1, 2]), $form))->toBe([]);
+});
+
+test('the recap is two entries that count, stretched to a good join or the form’s start within four', function () {
+    $recap = function (int $lesson, array $good = [], array $extras = []): ?array {
+        $form = new Form('T', array_map(fn (int $at) => new Entry("e$at", in_array($at, $extras, true) ? EntryKind::Extra : EntryKind::Movement, "E$at"), range(1, 20)));
+        $passage = (new RecapFinder($form, array_map(fn (int $after) => new JoinRest($after, in_array($after, $good, true) ? 0.7 : 0.2, null), range(1, 19))))->before($lesson);
+
+        return $passage === null ? null : [$passage->from, $passage->to];
+    };
+    expect($recap(10))->toBe([8, 9])
+        ->and($recap(10, [6]))->toBe([7, 9])
+        ->and($recap(10, [5]))->toBe([6, 9])
+        ->and($recap(10, [4]))->toBe([8, 9])
+        ->and($recap(4))->toBe([1, 3])
+        ->and($recap(5))->toBe([1, 4])
+        ->and($recap(6))->toBe([4, 5])
+        ->and($recap(1))->toBeNull()
+        ->and($recap(10, [], [9, 8]))->toBe([6, 9])
+        ->and($recap(3, [], [1]))->toBe([2, 2]);
 });

@@ -5,11 +5,11 @@ declare(strict_types=1);
 use Gorvan\Core\Memory\Evidence;
 use Gorvan\Core\Memory\MemoryModel;
 use Gorvan\Core\Memory\MemoryState;
-use Gorvan\Core\Memory\Support;
+use Gorvan\Core\Record\Support;
 
 beforeEach(function () {
     $this->model = new MemoryModel;
-    $this->after = fn (Support $support, MemoryState $state = new MemoryState(5.0, 6.0), int $days = 7): MemoryState => $this->model->later($state, $days, $support->evidence());
+    $this->after = fn (Support $support, MemoryState $state = new MemoryState(5.0, 6.0), int $days = 7): MemoryState => $this->model->later($state, $days, Evidence::ofMark($support));
 });
 
 test('recall is 1 at once, 0.9 after as many days as the stability, and only falls', function () {
@@ -49,27 +49,27 @@ test('spaced practice strengthens more than crowded practice', function () {
 test('unseen practice of what is well remembered counts nearly as seen', function () {
     $state = new MemoryState(400.0, 5.0);
     $unseen = $this->model->later($state, 7, Evidence::practised())->stability;
-    $cued = $this->model->later($state, 7, Support::Cued->evidence())->stability;
+    $cued = $this->model->later($state, 7, Evidence::ofMark(Support::Cued))->stability;
     expect($unseen)->toBeGreaterThan($cued);
 });
 
 test('needing cues every week never becomes holding (common practice, and the design’s worked example)', function () {
-    $state = $this->model->first(Support::Cued->evidence());
+    $state = $this->model->first(Evidence::ofMark(Support::Cued));
     for ($week = 0; $week < 52; $week++) {
         expect($this->model->recall(7, $state->stability))->toBeLessThan(0.8);
-        $state = $this->model->later($state, 7, Support::Cued->evidence());
+        $state = $this->model->later($state, 7, Evidence::ofMark(Support::Cued));
     }
 });
 
 test('first contact is read by its share: taught is met half, practice not at all', function () {
     $first = fn (Evidence $evidence) => $this->model->first($evidence);
-    expect($first(Evidence::practised()))->toEqual($first(Support::Following->evidence()))
-        ->and($first(Evidence::taught()))->toEqual($first(Support::Cued->evidence()))
-        ->and($first(Support::Alone->evidence())->stability)->toBe(2.3065); // w2 of the published weights
+    expect($first(Evidence::practised()))->toEqual($first(Evidence::ofMark(Support::Following)))
+        ->and($first(Evidence::taught()))->toEqual($first(Evidence::ofMark(Support::Cued)))
+        ->and($first(Evidence::ofMark(Support::Alone))->stability)->toBe(2.3065); // w2 of the published weights
 });
 
 test('Unmet says nothing about memory', function () {
-    expect(Support::Unmet->evidence())->toBeNull();
+    expect(Evidence::ofMark(Support::Unmet))->toBeNull();
 });
 
 test('levels are known by their names only', function () {

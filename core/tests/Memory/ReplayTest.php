@@ -3,117 +3,188 @@
 declare(strict_types=1);
 
 use Gorvan\Core\Form\Side;
-use Gorvan\Core\Memory\Fact;
-use Gorvan\Core\Memory\RecordFault;
-use Gorvan\Core\Memory\RecordReader;
+use Gorvan\Core\Memory\MemoryModel;
 use Gorvan\Core\Memory\Replay;
-use Gorvan\Core\Memory\Support;
-use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Memory\Tracks;
+use Gorvan\Core\Reading\Day;
+use Gorvan\Core\Record\Fact;
+use Gorvan\Core\Record\FactKind;
+use Gorvan\Core\Record\IdReused;
+use Gorvan\Core\Record\Keeping;
+use Gorvan\Core\Record\Record;
+use Gorvan\Core\Record\RecordFault;
+use Gorvan\Core\Record\Subject;
+use Gorvan\Core\Record\Support;
+use Gorvan\Core\Record\UnknownTarget;
+use Gorvan\Core\Record\WithdrawnInACircle;
+use Gorvan\Core\Record\WithdrawnKind;
 
-function on(string $day, Fact ...$facts): array
+function seen(string $id, string $at, Support $support, ?Side $side = null, string $entry = 'a'): Fact
 {
-    return (new Replay(new DateTimeZone('Europe/Berlin')))->on($facts, $day);
+    return Fact::mark($id, Subject::entry($entry), Day::number($at), new DateTimeImmutable(strlen($at) > 10 ? $at : "{$at}T19:00:00Z"), $support, $side);
 }
 
-function at(string $instant): DateTimeImmutable
+function met(string $id, string $at, FactKind $kind = FactKind::Taught, ?Side $side = null, string $entry = 'a'): Fact
 {
-    return new DateTimeImmutable($instant);
+    return Fact::contact($id, $kind, Subject::entry($entry), Day::number($at), new DateTimeImmutable(strlen($at) > 10 ? $at : "{$at}T20:00:00Z"), $side);
+}
+
+function withdrawn(string $id, string $of, string $at = '2026-03-01'): Fact
+{
+    return Fact::withdraw($id, $of, WithdrawnKind::Mark, Day::number($at), new DateTimeImmutable("{$at}T21:00:00Z"));
+}
+
+/** @return array<string, Tracks> */
+function on(string $day, array $facts, bool $hasSides = false): array
+{
+    return (new Replay)->until(new Record($facts), Day::number($day), fn (): bool => $hasSides);
+}
+
+function recallOn(string $day, array $facts): ?float
+{
+    return (on($day, $facts)['a'] ?? null)?->whole?->recallOn(Day::number($day), new MemoryModel);
 }
 
 test('a replay in any arrival order gives the same standing', function () {
     $facts = [
-        Fact::taught('1', 'a', at('2026-01-06T20:00:00+01:00')),
-        Fact::mark('2', 'a', at('2026-01-13T19:30:00+01:00'), Support::Cued),
-        Fact::practice('3', 'a', at('2026-01-20T20:00:00+01:00')),
-        Fact::mark('4', 'a', at('2026-01-27T19:30:00+01:00'), Support::Alone),
-        Fact::withdraw('5', '2', at('2026-01-13T19:31:00+01:00')),
+        met('1', '2026-01-06'), seen('2', '2026-01-13', Support::Cued), met('3', '2026-01-20', FactKind::Practice),
+        seen('4', '2026-01-27', Support::Alone), withdrawn('5', '2', '2026-01-13'),
     ];
-    $straight = on('2026-02-01', ...$facts);
+    $straight = on('2026-02-01', $facts);
     mt_srand(7);
     for ($round = 0; $round < 20; $round++) {
         usort($facts, fn () => mt_rand(-1, 1));
-        expect(on('2026-02-01', ...$facts))->toEqual($straight);
+        expect(on('2026-02-01', $facts))->toEqual($straight);
     }
-    expect($straight['a'])->support->toBe(Support::Alone)->updates->toBe(3)->last->toBe('2026-01-27');
+    expect($straight['a']->whole)->level->toBe(Support::Alone)->updates->toBe(3)->last->toBe(Day::number('2026-01-27'));
 });
 
-test('there is one update a day: a mark beats contact, the last mark wins, taught beats practice', function () {
-    $day = fn (string $time) => at("2026-01-06T$time+01:00");
-    $mark = on('2026-01-06', Fact::mark('1', 'a', $day('19:00:00'), Support::Alone), Fact::taught('2', 'a', $day('20:00:00')));
-    $last = on('2026-01-06', Fact::mark('1', 'a', $day('19:00:00'), Support::Alone), Fact::mark('0', 'a', $day('19:05:00'), Support::Following));
-    $tie = on('2026-01-06', Fact::mark('2', 'a', $day('19:00:00'), Support::Cued), Fact::mark('10', 'a', $day('19:00:00'), Support::Alone));
-    $taught = on('2026-01-13', Fact::practice('1', 'a', $day('21:00:00')), Fact::taught('2', 'a', $day('19:00:00')));
-    expect($mark['a'])->support->toBe(Support::Alone)->updates->toBe(1)
-        ->and($last['a']->support)->toBe(Support::Following)
-        ->and($tie['a']->support)->toBe(Support::Cued)
-        ->and($taught['a']->recall)->toEqualWithDelta(0.665, 5e-4);
+test('one fact decides a day: a mark, then taught, then practice, then a run-through; the last mark, then the greater id', function () {
+    $at = fn (string $time) => "2026-01-06T$time+00:00";
+    $mark = on('2026-01-06', [seen('1', $at('19:00:00'), Support::Alone), met('2', $at('20:00:00'))])['a']->whole;
+    $last = on('2026-01-06', [seen('1', $at('19:00:00'), Support::Alone), seen('0', $at('19:05:00'), Support::Following)])['a']->whole;
+    $tie = on('2026-01-06', [seen('2', $at('19:00:00'), Support::Cued), seen('10', $at('19:00:00'), Support::Alone)])['a']->whole;
+    expect($mark)->level->toBe(Support::Alone)->updates->toBe(1)
+        ->and($last->level)->toBe(Support::Following)
+        ->and($tie->level)->toBe(Support::Cued)
+        ->and(recallOn('2026-01-13', [met('1', $at('21:00:00'), FactKind::Practice), met('2', $at('19:00:00'))]))->toEqualWithDelta(0.665, 5e-4)
+        ->and(recallOn('2026-01-13', [met('1', $at('21:00:00'), FactKind::RunThrough), met('2', $at('19:00:00'), FactKind::Practice), met('3', '2026-01-01')]))
+        ->toBe(recallOn('2026-01-13', [met('2', $at('19:00:00'), FactKind::Practice), met('3', '2026-01-01')]));
 });
 
-test('a day is a day in the school’s zone', function () {
-    $late = Fact::mark('1', 'a', at('2026-01-06T23:30:00Z'), Support::Alone); // 7 January in Berlin
-    expect(on('2026-01-06', $late))->toBe([])->and(on('2026-01-07', $late)['a']->last)->toBe('2026-01-07');
+test('a run-through is practice with half the share later', function () {
+    $weekly = fn (FactKind $later) => recallOn('2026-01-20', [met('1', '2026-01-06'), met('2', '2026-01-13', $later)]);
+    expect(recallOn('2026-01-13', [met('1', '2026-01-06', FactKind::RunThrough)]))->toBe(recallOn('2026-01-13', [met('1', '2026-01-06', FactKind::Practice)]))
+        ->and($weekly(FactKind::RunThrough))->toBeLessThan($weekly(FactKind::Practice));
 });
 
-test('facts after the day are ignored, withdrawals too', function () {
-    $facts = [Fact::mark('1', 'a', at('2026-01-06T19:00:00Z'), Support::Alone), Fact::withdraw('2', '1', at('2026-01-08T19:00:00Z'))];
-    expect(on('2026-01-07', ...$facts))->toHaveKey('a')->and(on('2026-01-08', ...$facts))->toBe([]);
+test('a mark Unmet says not yet: that day makes no update, also where contact was noted', function () {
+    $alone = on('2026-01-07', [seen('1', '2026-01-06', Support::Unmet)])['a']->whole;
+    $day = on('2026-01-20', [seen('1', '2026-01-06', Support::Unmet), met('2', '2026-01-06')])['a']->whole;
+    $later = on('2026-01-20', [seen('0', '2026-01-01', Support::Alone), seen('1', '2026-01-06', Support::Unmet)])['a']->whole;
+    expect($alone)->level->toBe(Support::Unmet)->state->toBeNull()->updates->toBe(0)
+        ->and($day)->state->toBeNull()->updates->toBe(0)
+        ->and($later)->level->toBe(Support::Unmet)->updates->toBe(1)->last->toBe(Day::number('2026-01-01'));
+});
+
+test('facts after the day are ignored, but a withdrawal counts whenever it was made', function () {
+    $facts = [seen('1', '2026-01-06', Support::Alone), withdrawn('2', '1', '2026-01-08')];
+    expect(on('2026-01-07', $facts))->toBe([])->and(on('2026-01-05', [seen('1', '2026-01-06', Support::Alone)]))->toBe([]);
 });
 
 test('a withdrawal can be withdrawn, wherever the instants stand', function () {
-    $mark = Fact::mark('1', 'a', at('2026-01-06T19:00:00Z'), Support::Alone);
-    $back = Fact::withdraw('2', '1', at('2026-01-01T19:00:00Z'));
-    $again = Fact::withdraw('3', '2', at('2026-01-02T19:00:00Z'));
-    expect(on('2026-02-01', $back, $mark))->toBe([])->and(on('2026-02-01', $again, $back, $mark))->toHaveKey('a');
-});
-
-test('Unmet changes support only', function () {
-    $unmet = Fact::mark('1', 'a', at('2026-01-06T19:00:00Z'), Support::Unmet);
-    expect(on('2026-01-07', $unmet)['a'])->support->toBe(Support::Unmet)->recall->toBeNull()->updates->toBe(0);
-    $later = on('2026-01-20', Fact::mark('0', 'a', at('2026-01-01T19:00:00Z'), Support::Alone), $unmet)['a'];
-    expect($later)->support->toBe(Support::Unmet)->updates->toBe(1)->last->toBe('2026-01-01');
+    [$mark, $gone, $again] = [seen('1', '2026-01-06', Support::Alone), withdrawn('2', '1', '2026-01-01'), withdrawn('3', '2', '2026-01-02')];
+    expect(on('2026-02-01', [$gone, $mark]))->toBe([])->and(on('2026-02-01', [$again, $gone, $mark]))->toHaveKey('a');
 });
 
 test('the same fact twice is nothing, with other content it is refused', function () {
-    $one = Fact::mark('1', 'a', at('2026-01-06T20:00:00+01:00'), Support::Alone);
-    $same = Fact::mark('1', 'a', at('2026-01-06T19:00:00Z'), Support::Alone);
-    expect(on('2026-01-07', $one, $same)['a']->updates)->toBe(1);
-    on('2026-01-07', $one, Fact::mark('1', 'b', at('2026-01-06T19:00:00Z'), Support::Alone));
-})->throws(RecordFault::class, 'different content');
-
-test('withdrawing the unknown, or in a circle, is refused', function (array $facts, string $says) {
-    expect(fn () => on('2026-02-01', ...$facts))->toThrow(RecordFault::class, $says);
-})->with([
-    [fn () => [Fact::withdraw('1', 'x', at('2026-01-06T19:00:00Z'))], 'not in the record'],
-    [fn () => [Fact::withdraw('1', '2', at('2026-01-06T19:00:00Z')), Fact::withdraw('2', '1', at('2026-01-06T19:00:00Z'))], 'circle'],
-]);
-
-test('sides stand apart where a mark names one, and what names none counts for both', function () {
-    $tracks = (new Replay(new DateTimeZone('UTC')))->tracksOn([
-        Fact::taught('1', 'a', at('2026-01-06T19:00:00Z')),
-        Fact::mark('2', 'a', at('2026-01-13T19:00:00Z'), Support::Alone, Side::Left),
-        Fact::taught('3', 'b', at('2026-01-06T19:00:00Z')),
-    ], '2026-01-20');
-    expect(array_keys($tracks['a']))->toBe(['left', 'right'])
-        ->and($tracks['a']['left']->support)->toBe(Support::Alone)
-        ->and($tracks['a']['right'])->support->toBeNull()->updates->toBe(1)
-        ->and(array_keys($tracks['b']))->toBe(['']);
+    $same = Fact::mark('1', Subject::entry('a'), Day::number('2026-01-06'), new DateTimeImmutable('2026-01-06T20:00:00+01:00'), Support::Alone);
+    expect(on('2026-01-07', [seen('1', '2026-01-06', Support::Alone), $same])['a']->whole->updates)->toBe(1)
+        ->and(fn () => on('2026-01-07', [$same, seen('1', '2026-01-06', Support::Alone, null, 'b')]))->toThrow(IdReused::class);
 });
 
-test('the events file is read strictly and says where', function (string $event, string $place, string $says) {
-    try {
-        (new RecordReader)->read('{"timezone":"Europe/Berlin","events":[{"id":"0","entry":"a","at":"2026-01-06T19:00:00Z","kind":"taught"},'.$event.']}');
-    } catch (BadInput $e) {
-        expect($e->place)->toBe($place)->and($e->reason)->toContain($says);
-
-        return;
-    }
-    $this->fail('It was accepted.');
+test('withdrawing the unknown, or in a circle, is refused', function (array $facts, string $refused) {
+    expect(fn () => on('2026-02-01', $facts))->toThrow($refused);
 })->with([
-    ['{"id":"1","entry":"a","at":"2026-01-06T19:00:00","kind":"taught"}', '$.events[1].at', 'offset'],
-    ['{"id":"1","entry":"a","at":"2026-02-30T19:00:00Z","kind":"taught"}', '$.events[1].at', 'not an instant'],
-    ['{"id":"1","entry":"a","at":"2026-01-06T19:00:00Z","kind":"mark","support":"Great"}', '$.events[1].support', 'Unmet, Following'],
-    ['{"id":"1","entry":"a","at":"2026-01-06T19:00:00Z","kind":"mark"}', '$.events[1]', '"support" is missing'],
-    ['{"id":"1","at":"2026-01-06T19:00:00Z","kind":"withdraw","of":"9"}', '$.events[1]', 'not in the record'],
-    ['{"id":"0","entry":"b","at":"2026-01-06T19:00:00Z","kind":"taught"}', '$.events[1]', 'different content'],
-    ['{"id":1,"entry":"b","at":"2026-01-06T19:00:00Z","kind":"taught"}', '$.events[1].id', 'a text'],
+    [fn () => [withdrawn('1', 'x')], UnknownTarget::class],
+    [fn () => [withdrawn('1', '2'), withdrawn('2', '1')], WithdrawnInACircle::class],
+    [fn () => [withdrawn('1', 'x')], RecordFault::class],
 ]);
+
+test('sides stand apart once a fact names one, and what names none counts for both', function () {
+    $facts = [met('1', '2026-01-06'), seen('2', '2026-01-13', Support::Alone, Side::Left), met('3', '2026-01-06', entry: 'b')];
+    $tracks = on('2026-01-20', $facts, true);
+    expect($tracks['a']->areApart())->toBeTrue()
+        ->and($tracks['a']->left->level)->toBe(Support::Alone)
+        ->and($tracks['a']->right)->level->toBeNull()->updates->toBe(1)
+        ->and($tracks['b']->areApart())->toBeFalse()
+        ->and(on('2026-01-20', $facts)['a']->whole)->level->toBe(Support::Alone)->updates->toBe(2); // an entry without sides has one track
+});
+
+test('home practice moves recall, and is kept apart from what classes prove', function () {
+    $track = on('2026-01-20', [met('1', '2026-01-06'), met('2', '2026-01-10', FactKind::Home), met('3', '2026-01-10', FactKind::Practice), met('4', '2026-01-15', FactKind::Home)])['a']->whole;
+    $class = on('2026-01-20', [met('1', '2026-01-06'), met('3', '2026-01-10', FactKind::Practice)])['a']->whole;
+    [$day, $model] = [Day::number('2026-01-20'), new MemoryModel];
+    expect($track->recallOn($day, $model))->toBeGreaterThan($class->recallOn($day, $model))
+        ->and($track->classRecallOn($day, $model))->toBe($class->recallOn($day, $model))
+        ->and($track->updates)->toBe(3);
+});
+
+test('a principle is read on its own ladder, and a step of a drill leaves nothing in memory', function (Keeping $level, ?float $recall) {
+    $fact = Fact::mark('1', Subject::principle('p'), 0, new DateTimeImmutable('1970-01-01T12:00:00Z'), $level);
+    $step = Fact::mark('2', Subject::drillStep('s'), 0, new DateTimeImmutable('1970-01-01T12:00:00Z'), Support::Alone);
+    $tracks = (new Replay)->until(new Record([$fact, $step]), 9, fn (): bool => false);
+    $found = $tracks['principle:p']->whole->recallOn(7, new MemoryModel);
+    expect($found === null ? null : round($found, 3))->toBe($recall)->and($tracks['drill_step:s']->whole)->level->toBe(Support::Alone)->state->toBeNull();
+})->with([[Keeping::Unmet, null], [Keeping::Reminded, 0.665], [Keeping::Slow, 0.808], [Keeping::Stopped, 0.808], [Keeping::Throughout, 0.911]]);
+
+test('on 300 random histories a replay that goes on from a checkpoint is the same to the last bit', function () {
+    mt_srand(300);
+    $replay = new Replay;
+    for ($round = 0; $round < 300; $round++) {
+        $facts = anyHistory($round);
+        $record = new Record($facts);
+        $hasSides = static fn (string $entry): bool => $entry !== 'a';
+        $cut = mt_rand(-2, 62);
+        $whole = $replay->until($record, 60, $hasSides);
+        $going = $replay->until($record, $cut, $hasSides);
+        foreach ($record->until(60) as $entry => $all) {
+            $after = array_values(array_filter($all, static fn (Fact $fact): bool => $fact->day > $cut));
+            if ($after !== []) {
+                $going[$entry] = $replay->on($going[$entry] ?? Tracks::none(), $after, $hasSides($entry));
+            }
+        }
+        ksort($going);
+        ksort($whole);
+        expect(var_export($going, true))->toBe(var_export($whole, true));
+    }
+});
+
+/** Marks, contacts and practice on three entries over 60 days, late, doubled, withdrawn and withdrawn again. @return list<Fact> */
+function anyHistory(int $seed): array
+{
+    $facts = [];
+    $kinds = [FactKind::Taught, FactKind::Practice, FactKind::RunThrough, FactKind::Home];
+    for ($n = 0; $n < mt_rand(1, 40); $n++) {
+        [$day, $entry] = [mt_rand(0, 60), ['a', 'b', 'c'][mt_rand(0, 2)]];
+        $at = (new DateTimeImmutable('@'.($day * 86400 + mt_rand(0, 3) * 3600)));
+        $side = $entry === 'a' || mt_rand(0, 3) > 0 ? null : (mt_rand(0, 1) === 0 ? Side::Left : Side::Right);
+        $facts[] = mt_rand(0, 1) === 0
+            ? Fact::mark("$seed-$n", Subject::entry($entry), $day, $at, Support::from(mt_rand(0, 5)), $side)
+            : Fact::contact("$seed-$n", $kinds[mt_rand(0, 3)], Subject::entry($entry), $day, $at, $side);
+    }
+    foreach (range(0, count($facts) - 1) as $n) {
+        if (mt_rand(0, 5) === 0) {
+            $facts[] = Fact::withdraw("$seed-w$n", "$seed-$n", WithdrawnKind::Mark, mt_rand(0, 90), new DateTimeImmutable('@0'));
+            if (mt_rand(0, 2) === 0) {
+                $facts[] = Fact::withdraw("$seed-x$n", "$seed-w$n", WithdrawnKind::Withdrawal, mt_rand(0, 90), new DateTimeImmutable('@0'));
+            }
+        }
+        if (mt_rand(0, 7) === 0) {
+            $facts[] = $facts[$n];
+        }
+    }
+    shuffle($facts);
+
+    return $facts;
+}

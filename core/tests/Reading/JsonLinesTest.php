@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Gorvan\Core\Reading\Internal\JsonLines;
+use Gorvan\Core\Reading\JsonLines;
 
 test('the line of every item of a list is found, whatever stands in it', function (string $json, array $lines) {
     json_decode($json, false, 64, JSON_THROW_ON_ERROR);

@@ -6,6 +6,7 @@ use Gorvan\Core\Form\Side;
 use Gorvan\Core\Reading\BadInput;
 use Gorvan\Core\Reading\Instant;
 use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Tests\Said;
 
 /** What a refusal says, place and reason, or 'accepted'. */
 function refusal(callable $read): string
@@ -13,7 +14,7 @@ function refusal(callable $read): string
     try {
         $read();
     } catch (BadInput $e) {
-        return $e->getMessage();
+        return ltrim("$e->place: ".Said::of($e->reason), ': ');
     }
 
     return 'accepted';

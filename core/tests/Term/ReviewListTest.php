@@ -5,17 +5,15 @@ declare(strict_types=1);
 use Gorvan\Core\Form\Entry;
 use Gorvan\Core\Form\EntryKind;
 use Gorvan\Core\Form\Form;
-use Gorvan\Core\Form\RunTime;
-use Gorvan\Core\Term\Passage;
-use Gorvan\Core\Term\ReviewItem;
+use Gorvan\Core\Term\PlannedReview;
 use Gorvan\Core\Term\ReviewList;
 
-/** @param  array<int, float>  $recalls @return list<ReviewItem> for a form of entries of 12 seconds each */
+/** @param  array<int, float>  $recalls @return list<PlannedReview> for a form of entries of 12 seconds each */
 function review(int $minutes, array $recalls): array
 {
     $entries = array_map(fn (int $at) => new Entry("e$at", EntryKind::Movement, "E$at"), range(1, 40));
 
-    return (new ReviewList(new RunTime(new Form('T', $entries))))->fill($minutes, $recalls);
+    return (new ReviewList(new Form('T', $entries)))->fill($minutes, $recalls);
 }
 
 test('nothing known is nothing to review', function () {
@@ -41,12 +39,12 @@ test('the list never takes more than its minutes', function () {
 
 test('the weakest are taken first, and neighbours become one passage', function () {
     $items = review(6, [1 => 0.9, 5 => 0.3, 6 => 0.4, 20 => 0.95]);
-    expect($items[0]->passage)->toEqual(new Passage(5, 6))
-        ->and($items[0]->meanRecall)->toEqualWithDelta(0.35, 1e-12);
+    expect($items[0]->entries)->toBe(['e5', 'e6'])
+        ->and($items[0]->why['recall'])->toEqualWithDelta(0.35, 1e-12);
 });
 
 test('of equals the earlier comes first', function () {
-    expect(review(3, [9 => 0.5, 3 => 0.5])[0]->passage)->toEqual(new Passage(3, 3));
+    expect(review(3, [9 => 0.5, 3 => 0.5])[0]->entries)->toBe(['e3']);
 });
 
 test('minutes left over buy passes for the weakest, at most six', function () {

@@ -6,6 +6,7 @@ use Gorvan\Core\Reading\BadInput;
 use Gorvan\Core\Term\MeetingDate;
 use Gorvan\Core\Term\TermDates;
 use Gorvan\Core\Term\TermReader;
+use Gorvan\Core\Tests\Said;
 
 function datesOf(array $change = []): TermDates
 {
@@ -31,12 +32,12 @@ test('closures may overlap, and one outside closes nothing but is said', functio
     ]]);
     expect(starts($dates))->toBe(['2026-01-06T19:00:00+01:00', '2026-01-27T19:00:00+01:00'])
         ->and($dates->warnings)->toHaveCount(1)
-        ->and($dates->warnings[0])->toContain('2025-01-01 to 2025-01-02 lies outside');
+        ->and(Said::of($dates->warnings[0]))->toContain('2025-01-01 to 2025-01-02 lies outside');
 });
 
 test('keys that are not known are named in the warnings', function () {
     $dates = datesOf(['hall' => 2, 'pattern' => [['weekday' => 'Tue', 'at' => '19:00', 'minutes' => 60, 'mood' => 1]], 'closures' => [['from' => '2026-01-12', 'to' => '2026-01-14', 'why' => 'rest']]]);
-    expect($dates->warnings)->toBe([
+    expect(array_map(Said::of(...), $dates->warnings))->toBe([
         '$: "hall" is not known here and changes nothing',
         '$.pattern[0]: "mood" is not known here and changes nothing',
         '$.closures[0]: "why" is not known here and changes nothing',
@@ -52,14 +53,14 @@ test('two meetings a day are in the order of their instants', function () {
 
 test('a time that does not exist moves forward by the gap, with a warning (RFC 5545, 3.3.5)', function () {
     $dates = datesOf(['from' => '2026-03-29', 'to' => '2026-03-29', 'pattern' => [['weekday' => 'Sun', 'at' => '02:30', 'minutes' => 60]]]);
-    expect(starts($dates))->toBe(['2026-03-29T03:30:00+02:00'])->and($dates->warnings[0])->toContain('2026-03-29');
+    expect(starts($dates))->toBe(['2026-03-29T03:30:00+02:00'])->and(Said::of($dates->warnings[0]))->toContain('2026-03-29');
 });
 
 test('a day that the zone leaves out moves on by the whole day, with a warning (common knowledge: Apia had no 30 December 2011)', function () {
     $dates = datesOf(['from' => '2011-12-30', 'to' => '2011-12-30', 'timezone' => 'Pacific/Apia', 'pattern' => [['weekday' => 'Fri', 'at' => '19:00', 'minutes' => 60]]]);
     expect(starts($dates))->toBe(['2011-12-31T19:00:00+14:00'])
         ->and($dates->meetings[0]->on)->toBe('2011-12-31')
-        ->and($dates->warnings[0])->toContain('2011-12-30: 19:00 does not exist');
+        ->and(Said::of($dates->warnings[0]))->toContain('2011-12-30: 19:00 does not exist');
 });
 
 test('a time that exists twice is the first (RFC 5545, 3.3.5)', function () {
@@ -71,7 +72,7 @@ test('a term that cannot be is refused at its place', function (array $change, s
     try {
         datesOf($change);
     } catch (BadInput $e) {
-        expect($e->place)->toBe($place)->and($e->reason)->toContain($says);
+        expect($e->place)->toBe($place)->and(Said::of($e->reason))->toContain($says);
 
         return;
     }

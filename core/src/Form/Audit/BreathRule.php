@@ -6,8 +6,10 @@ namespace Gorvan\Core\Form\Audit;
 
 use Gorvan\Core\Form\Breath;
 use Gorvan\Core\Form\Entry;
+use Gorvan\Core\Form\FindingCode;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\Phase;
+use Gorvan\Core\Reading\Message;
 
 /**
  * `breath`: in and out alternate (*practice*), no phase between two breathed ones is left out, and the same movement
@@ -50,7 +52,7 @@ final class BreathRule implements FindingRule
             if ($last !== null && $at - $last > 1) {
                 $findings[] = $this->missing($entry, $position, $last, $at);
             } elseif ($last !== null && $earlier === $phase->breath && $phase->breath->opposite() !== null) {
-                $findings[] = new Finding(FindingCode::Breath, $position, Severity::Doubt, "Entry $position, \"$entry->title\", breathes {$phase->breath->value} in phases ".($last + 1).' and '.($at + 1).', one after the other.');
+                $findings[] = new Finding(FindingCode::Breath, $position, Severity::Doubt, Message::of('finding.breath.alike', position: $position, title: $entry->title, breath: Message::of("breath.{$phase->breath->value}"), first: $last + 1, second: $at + 1));
             }
             $last = $at;
         }
@@ -60,16 +62,15 @@ final class BreathRule implements FindingRule
 
     private function missing(Entry $entry, int $position, int $from, int $to): Finding
     {
-        $which = $to - $from === 2 ? 'phase '.($from + 2).' has' : 'phases '.($from + 2)." to $to have";
         $fits = $to - $from === 2 && $entry->phases[$from]->breath === $entry->phases[$to]->breath ? $entry->phases[$from]->breath?->opposite() : null;
         $mend = null;
         if ($fits !== null) {
             $phases = array_map(static fn (Phase $phase): object => $phase->toData(), $entry->phases);
             $phases[$from + 1] = (object) [...get_object_vars($phases[$from + 1]), 'breath' => $fits->value];
-            $mend = Mend::entry("breathe $fits->value in phase ".($from + 2), $entry->id, ['phases' => $phases]);
+            $mend = Mend::entry(Message::of('mend.breathe', breath: Message::of("breath.$fits->value"), phase: $from + 2), $entry->id, ['phases' => $phases]);
         }
 
-        return new Finding(FindingCode::Breath, $position, Severity::Doubt, "Entry $position, \"$entry->title\": $which no breath between two that have one.", $mend);
+        return new Finding(FindingCode::Breath, $position, Severity::Doubt, Message::of('finding.breath.missing', position: $position, title: $entry->title, count: $to - $from - 1, from: $from + 2, to: $to), $mend);
     }
 
     /** @return list<Finding> */
@@ -86,7 +87,7 @@ final class BreathRule implements FindingRule
             FindingCode::Breath,
             $position,
             Severity::Doubt,
-            "Entry $position, \"{$form->at($position)->title}\", begins breathing $end->value, as \"{$form->at($before)->title}\" before it ends.",
+            Message::of('finding.breath.across', position: $position, title: $form->at($position)->title, breath: Message::of("breath.$end->value"), before: $form->at($before)->title),
             about: [$before, $position],
         )];
     }
@@ -101,7 +102,7 @@ final class BreathRule implements FindingRule
                     FindingCode::Breath,
                     $position,
                     Severity::Doubt,
-                    "Entry $position, \"{$form->at($position)->title}\", breathes $breath->value in phase ".($phase + 1)." where the same movement at entry $known breathes {$there[$phase]->value}.",
+                    Message::of('finding.breath.opposed', position: $position, title: $form->at($position)->title, breath: Message::of("breath.$breath->value"), phase: $phase + 1, other: $known, there: Message::of("breath.{$there[$phase]->value}")),
                     about: [$known, $position],
                 )];
             }

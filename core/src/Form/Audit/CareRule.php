@@ -8,7 +8,9 @@ use Gorvan\Core\Care\Caution;
 use Gorvan\Core\Care\Strain;
 use Gorvan\Core\Form\Depth;
 use Gorvan\Core\Form\Entry;
+use Gorvan\Core\Form\FindingCode;
 use Gorvan\Core\Form\Form;
+use Gorvan\Core\Reading\Message;
 
 /**
  * `care`: a deep bend, one-legged stance, neck circle, fold or fast turn with no caution.
@@ -34,14 +36,13 @@ final readonly class CareRule implements FindingRule
             foreach ($strains as $strain) {
                 $cautions[$strain->usualCaution()->for->value] ??= $strain->usualCaution();
             }
-            $words = implode(' and ', array_map(static fn (Strain $strain): string => $strain->words(), $strains));
             $findings[] = new Finding(
                 FindingCode::Care,
                 $at + 1,
                 Severity::Doubt,
-                'Entry '.($at + 1).", \"$entry->title\", has $words and no caution.",
+                Message::of('finding.care.none', position: $at + 1, title: $entry->title, strains: array_map(static fn (Strain $strain): Message => Message::of("strain.$strain->value"), $strains)),
                 Mend::entry(
-                    'add a caution: '.implode(', ', array_map(static fn (Caution $caution): string => str_replace('_', ' ', "{$caution->for->value} – {$caution->do->value}"), $cautions)),
+                    Message::of('mend.caution', cautions: array_map(static fn (Caution $caution): Message => Message::of('caution.words', for: Message::of("consideration.{$caution->for->value}"), do: Message::of("adaptation.{$caution->do->value}")), array_values($cautions))),
                     $entry->id,
                     ['cautions' => array_map(static fn (Caution $caution): object => $caution->toData(), array_values($cautions))],
                 ),

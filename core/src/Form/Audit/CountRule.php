@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Form\Audit;
 
+use Gorvan\Core\Form\FindingCode;
 use Gorvan\Core\Form\Form;
+use Gorvan\Core\Reading\Message;
 
 /** `count`: what is announced against what is listed; numbers missing, repeated or out of order. */
 final class CountRule implements FindingRule
@@ -32,8 +34,8 @@ final class CountRule implements FindingRule
             FindingCode::Count,
             null,
             Severity::Error,
-            "The form announces $form->announced movements and lists $listed.",
-            Mend::form("announce $listed", ['announced' => $listed]),
+            Message::of('finding.count.announced', announced: $form->announced, listed: $listed),
+            Mend::form(Message::of('mend.announce', number: $listed), ['announced' => $listed]),
             measure: "$form->announced/$listed",
         )];
     }
@@ -55,17 +57,17 @@ final class CountRule implements FindingRule
             $next = $movements[$positions[$place + 1] ?? 0] ?? null;
             if ($number === null) {
                 $fits = $before !== null && $next === $before + 2 ? $before + 1 : null;
-                $findings[] = $this->at($form, $position, 'has no number among numbered movements', $fits);
+                $findings[] = $this->at($form, $position, 'unnumbered', $fits);
                 $before = $fits ?? $before;
 
                 continue;
             }
             if (isset($seen[$number])) {
                 $fits = $before !== null && $next === $before + 2 ? $before + 1 : null;
-                $findings[] = $this->at($form, $position, "has the number $number, which movement {$form->at($seen[$number])->title} has already", $fits, [$seen[$number], $position]);
+                $findings[] = $this->at($form, $position, 'repeated', $fits, [$seen[$number], $position], ['number' => $number, 'other' => $form->at($seen[$number])->title]);
                 $before = $fits ?? $before; // one fault: the number that is missing is this one's
             } elseif ($before !== null && $number < $before) {
-                $findings[] = $this->at($form, $position, "is number $number and comes after number $before");
+                $findings[] = $this->at($form, $position, 'order', with: ['number' => $number, 'before' => $before]);
             } elseif ($number !== ($before ?? 0) + 1 && ! ($before === null && $number === 0)) {
                 $findings[] = $this->missing($form, $position, ($before ?? 0) + 1, $number - 1, $movements);
             }
@@ -76,8 +78,11 @@ final class CountRule implements FindingRule
         return array_values(array_filter($findings));
     }
 
-    /** @param  list<int>  $about */
-    private function at(Form $form, int $position, string $says, ?int $fits = null, array $about = []): Finding
+    /**
+     * @param  list<int>  $about
+     * @param  array<string, int|string>  $with
+     */
+    private function at(Form $form, int $position, string $code, ?int $fits = null, array $about = [], array $with = []): Finding
     {
         $entry = $form->at($position);
 
@@ -85,8 +90,8 @@ final class CountRule implements FindingRule
             FindingCode::Count,
             $position,
             Severity::Error,
-            "Entry $position, \"$entry->title\", $says.",
-            $fits === null ? null : Mend::entry("number it $fits", $entry->id, ['number' => $fits]),
+            Message::of("finding.count.$code", ...['position' => $position, 'title' => $entry->title, ...$with]),
+            $fits === null ? null : Mend::entry(Message::of('mend.number', number: $fits), $entry->id, ['number' => $fits]),
             $about,
         );
     }
@@ -98,8 +103,7 @@ final class CountRule implements FindingRule
         if ($absent === []) {
             return null;
         }
-        $numbers = count($absent) === 1 ? "number $absent[0] is missing" : 'numbers '.$absent[0].' to '.$absent[count($absent) - 1].' are missing';
 
-        return new Finding(FindingCode::Count, $position, Severity::Error, "Before entry $position, \"{$form->at($position)->title}\", $numbers.");
+        return new Finding(FindingCode::Count, $position, Severity::Error, Message::of('finding.count.missing', position: $position, title: $form->at($position)->title, count: count($absent), from: $absent[0], to: $absent[count($absent) - 1]));
     }
 }

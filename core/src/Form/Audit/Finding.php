@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Gorvan\Core\Form\Audit;
 
 use Gorvan\Core\Form\Entry;
+use Gorvan\Core\Form\File\FormFileWriter;
+use Gorvan\Core\Form\FindingCode;
 use Gorvan\Core\Form\Form;
-use Gorvan\Core\Form\FormFileWriter;
+use Gorvan\Core\Reading\Message;
 
 /**
  * Something that does not add up in a form: what, where, and what would put it right.
@@ -18,7 +20,7 @@ final readonly class Finding
 
     /**
      * @param  int|null  $position  of the entry it is shown at, null for the whole form
-     * @param  string  $message  one plain sentence
+     * @param  Message  $says  one plain sentence
      * @param  list<int>  $about  the positions of all entries it rests on
      * @param  string  $measure  for a finding about the whole form: what was measured
      */
@@ -26,7 +28,7 @@ final readonly class Finding
         public FindingCode $code,
         public ?int $position,
         public Severity $severity,
-        public string $message,
+        public Message $says,
         public ?Mend $mend = null,
         public array $about = [],
         public string $measure = '',

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Form\Audit;
 
-use Gorvan\Core\Floor\FloorTrack;
 use Gorvan\Core\Form\Entry;
 use Gorvan\Core\Form\EntryLoad;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\LoadModel;
-use Gorvan\Core\Form\RunTime;
+use Gorvan\Core\Form\Time\RunTime;
+use Gorvan\Core\Form\Track\FloorTrack;
 
 /** What a form adds up to. An extra belongs to the session: it adds no movement, load, time or practice. */
 final readonly class FormTotals

@@ -6,8 +6,10 @@ namespace Gorvan\Core\Form\Audit;
 
 use Gorvan\Core\Form\Entry;
 use Gorvan\Core\Form\EntryKind;
+use Gorvan\Core\Form\FindingCode;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\SchemeNumber;
+use Gorvan\Core\Reading\Message;
 
 /**
  * `number`: the booklet's number disagrees with the published one, repeats, or is missing for a run of entries; a
@@ -17,7 +19,7 @@ final class NumberRule implements FindingRule
 {
     public function findings(Form $form): array
     {
-        $findings = $this->series($form, 'booklet number', static fn (Entry $entry): ?string => $entry->booklet?->number);
+        $findings = $this->series($form, Message::of('number.booklet'), static fn (Entry $entry): ?string => $entry->booklet?->number);
         foreach ($form->entries as $at => $entry) {
             $booklet = $entry->booklet?->number;
             $leading = $booklet !== null && preg_match('/^\d+/', $booklet, $m) === 1 ? (int) $m[0] : null;
@@ -26,13 +28,13 @@ final class NumberRule implements FindingRule
                     FindingCode::Number,
                     $at + 1,
                     Severity::Doubt,
-                    'Entry '.($at + 1).", \"$entry->title\", is $booklet in the booklet and $entry->number as published.",
-                    Mend::entry("booklet number $entry->number", $entry->id, ['booklet' => [...array_filter(['page' => $entry->booklet->page]), ...$entry->booklet->others, 'number' => (string) $entry->number]]),
+                    Message::of('finding.number.disagrees', position: $at + 1, title: $entry->title, booklet: $booklet, number: $entry->number),
+                    Mend::entry(Message::of('mend.booklet', number: $entry->number), $entry->id, ['booklet' => [...array_filter(['page' => $entry->booklet->page]), ...$entry->booklet->others, 'number' => (string) $entry->number]]),
                 );
             }
         }
         foreach ($form->schemes as $scheme) {
-            array_push($findings, ...$this->series($form, "number of \"$scheme->name\"", static function (Entry $entry) use ($scheme): ?string {
+            array_push($findings, ...$this->series($form, Message::of('number.scheme', name: $scheme->name), static function (Entry $entry) use ($scheme): ?string {
                 $found = array_filter($entry->numbers, static fn (SchemeNumber $number): bool => $number->scheme === $scheme->name);
 
                 return (array_values($found)[0] ?? null)?->number;
@@ -47,7 +49,7 @@ final class NumberRule implements FindingRule
      * @param  callable(Entry): ?string  $number
      * @return list<Finding>
      */
-    private function series(Form $form, string $name, callable $number): array
+    private function series(Form $form, Message $name, callable $number): array
     {
         $movements = [];
         foreach ($form->entries as $at => $entry) {
@@ -70,7 +72,7 @@ final class NumberRule implements FindingRule
                 $run = [];
             }
             if (isset($seen[$said])) {
-                $findings[] = new Finding(FindingCode::Number, $position, Severity::Doubt, "Entry $position, \"{$form->at($position)->title}\", has the $name $said, as entry $seen[$said] has.", about: [$seen[$said], $position]);
+                $findings[] = new Finding(FindingCode::Number, $position, Severity::Doubt, Message::of('finding.number.repeated', position: $position, title: $form->at($position)->title, name: $name, said: $said, other: $seen[$said]), about: [$seen[$said], $position]);
             }
             $seen[$said] ??= $position;
         }
@@ -79,11 +81,10 @@ final class NumberRule implements FindingRule
     }
 
     /** @param  non-empty-list<int>  $run */
-    private function missing(Form $form, string $name, array $run): Finding
+    private function missing(Form $form, Message $name, array $run): Finding
     {
         $count = count($run);
-        $which = $count === 1 ? "Entry $run[0], \"{$form->at($run[0])->title}\", has" : "Entries $run[0] to {$run[$count - 1]} ($count movements) have";
 
-        return new Finding(FindingCode::Number, $run[0], Severity::Gap, "$which no $name.", about: $run);
+        return new Finding(FindingCode::Number, $run[0], Severity::Gap, Message::of('finding.number.missing', count: $count, position: $run[0], title: $form->at($run[0])->title, to: $run[$count - 1], name: $name), about: $run);
     }
 }

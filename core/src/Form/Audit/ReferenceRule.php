@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Gorvan\Core\Form\Audit;
 
 use Gorvan\Core\Form\Entry;
+use Gorvan\Core\Form\FindingCode;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\KinshipReader;
+use Gorvan\Core\Reading\Message;
 
 /** `reference`: `returns` and `mirrors` point to an earlier entry; so none can lead in a circle. */
 final class ReferenceRule implements FindingRule
@@ -26,7 +28,7 @@ final class ReferenceRule implements FindingRule
                     FindingCode::Reference,
                     $at + 1,
                     Severity::Error,
-                    'Entry '.($at + 1).", \"$entry->title\", ".($key === 'returns' ? 'returns to ' : 'mirrors ').$wrong.'.',
+                    Message::of("finding.reference.$key", position: $at + 1, title: $entry->title, wrong: $wrong),
                     self::mend($form, $entry, $at + 1, $key, $supposed),
                 );
             }
@@ -35,14 +37,14 @@ final class ReferenceRule implements FindingRule
         return $findings;
     }
 
-    private static function wrong(Form $form, string $id, int $position): ?string
+    private static function wrong(Form $form, string $id, int $position): ?Message
     {
         $to = $form->positionOf($id);
 
         return match (true) {
-            $to === null => "\"$id\", which is no entry of this form",
-            $to === $position => 'itself',
-            $to > $position => "entry $to, \"{$form->at($to)->title}\", which comes later",
+            $to === null => Message::of('finding.reference.unknown', id: $id),
+            $to === $position => Message::of('finding.reference.itself'),
+            $to > $position => Message::of('finding.reference.later', position: $to, title: $form->at($to)->title),
             default => null,
         };
     }
@@ -55,13 +57,13 @@ final class ReferenceRule implements FindingRule
                 $to = $form->at($kin->to);
 
                 return Mend::entry(
-                    ($kin->isMirror ? 'mirrors ' : 'returns to ').($to->number ?? $kin->to),
+                    Message::of($kin->isMirror ? 'mend.mirrors' : 'mend.returns', number: $to->number ?? $kin->to),
                     $entry->id,
                     [$key => null, $kin->isMirror ? 'mirrors' : 'returns' => $to->id],
                 );
             }
         }
 
-        return Mend::entry('take the reference out', $entry->id, [$key => null]);
+        return Mend::entry(Message::of('mend.no_reference'), $entry->id, [$key => null]);
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Form\Audit;
 
+use Gorvan\Core\Form\FindingCode;
 use Gorvan\Core\Form\Form;
+use Gorvan\Core\Reading\Message;
 
 /**
  * `sides`: both sides of a movement are practised roughly equally (*practice*), over all its places in the form.
@@ -31,8 +33,8 @@ final readonly class SidesRule implements FindingRule
                 FindingCode::Sides,
                 $root,
                 Severity::Doubt,
-                "\"$entry->title\" is done ".self::often($left).' on the left and '.self::often($right).' on the right.',
-                Mend::entry('one-sided by tradition', $entry->id, ['one_sided' => true]),
+                Message::of('finding.sides.unequal', title: $entry->title, left: self::often($left), right: self::often($right)),
+                Mend::entry(Message::of('mend.one_sided'), $entry->id, ['one_sided' => true]),
                 $positions,
             );
         }
@@ -66,13 +68,13 @@ final readonly class SidesRule implements FindingRule
         return $times;
     }
 
-    private static function often(float $times): string
+    private static function often(float $times): Message
     {
         return match ($times) {
-            0.0 => 'never',
-            1.0 => 'once',
-            2.0 => 'twice',
-            default => round($times, 1).' times',
+            0.0 => Message::of('often.never'),
+            1.0 => Message::of('often.once'),
+            2.0 => Message::of('often.twice'),
+            default => Message::of('often.times', times: round($times, 1)),
         };
     }
 }

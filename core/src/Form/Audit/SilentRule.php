@@ -6,8 +6,10 @@ namespace Gorvan\Core\Form\Audit;
 
 use Gorvan\Core\Form\Entry;
 use Gorvan\Core\Form\EntryKind;
+use Gorvan\Core\Form\FindingCode;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\RepetitionKind;
+use Gorvan\Core\Reading\Message;
 
 /** `silent`: what is missing for timing, floor track or load, one line a field and not an entry. */
 final class SilentRule implements FindingRule
@@ -16,18 +18,18 @@ final class SilentRule implements FindingRule
     {
         $lasting = [RepetitionKind::Timed, RepetitionKind::Breaths, RepetitionKind::UntilTold];
         $fields = [
-            ['side', 'sides', 'load', static fn (Entry $entry): bool => $entry->side === null && $entry->kind === EntryKind::Movement],
-            ['breaths', 'breaths', 'timing', static fn (Entry $entry): bool => $entry->breaths === null && ! in_array($entry->repetition?->kind, $lasting, true)],
-            ['steps', 'steps', 'load', static fn (Entry $entry): bool => $entry->steps === null],
-            ['turn', 'turn', 'load and floor track', static fn (Entry $entry): bool => $entry->turn === null],
-            ['travel', 'travel', 'floor track', static fn (Entry $entry): bool => $entry->travel === null],
+            ['side', 'load', static fn (Entry $entry): bool => $entry->side === null && $entry->kind === EntryKind::Movement],
+            ['breaths', 'time', static fn (Entry $entry): bool => $entry->breaths === null && ! in_array($entry->repetition?->kind, $lasting, true)],
+            ['steps', 'load', static fn (Entry $entry): bool => $entry->steps === null],
+            ['turn', 'load_and_floor', static fn (Entry $entry): bool => $entry->turn === null],
+            ['travel', 'floor', static fn (Entry $entry): bool => $entry->travel === null],
         ];
         $entries = array_filter($form->entries, static fn (Entry $entry): bool => $entry->kind->countsInForm());
         $findings = [];
-        foreach ($fields as [$field, $words, $for, $isMissing]) {
+        foreach ($fields as [$field, $for, $isMissing]) {
             $count = count(array_filter($entries, $isMissing));
             if ($count > 0) {
-                $findings[] = new Finding(FindingCode::Silent, null, Severity::Gap, ($count === 1 ? '1 entry does' : "$count entries do")." not say their $words, so nothing is added for it ($for).", measure: $field);
+                $findings[] = new Finding(FindingCode::Silent, null, Severity::Gap, Message::of('finding.silent.field', count: $count, field: Message::of("silent.$field"), for: Message::of("silent.for_$for")), measure: $field);
             }
         }
 

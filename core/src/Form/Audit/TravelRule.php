@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Form\Audit;
 
-use Gorvan\Core\Floor\FloorTrack;
+use Gorvan\Core\Form\FindingCode;
 use Gorvan\Core\Form\Form;
+use Gorvan\Core\Form\Track\FloorTrack;
+use Gorvan\Core\Reading\Message;
 
 /** `travel`: a form closes near where it opened, by default within 2 steps. */
 final readonly class TravelRule implements FindingRule
@@ -23,22 +25,21 @@ final readonly class TravelRule implements FindingRule
             return [];
         }
         $where = array_filter([
-            abs($end->y) < 0.05 ? null : self::steps(abs($end->y)).($end->y > 0 ? ' forward' : ' back'),
-            abs($end->x) < 0.05 ? null : self::steps(abs($end->x)).($end->x > 0 ? ' to the right' : ' to the left'),
+            abs($end->y) < 0.05 ? null : Message::of($end->y > 0 ? 'way.forward' : 'way.back', steps: self::steps(abs($end->y))),
+            abs($end->x) < 0.05 ? null : Message::of($end->x > 0 ? 'way.right' : 'way.left', steps: self::steps(abs($end->x))),
         ]);
 
         return [new Finding(
             FindingCode::Travel,
             null,
             $track->isComplete() ? Severity::Error : Severity::Doubt,
-            'The closing ends '.self::steps($far).' steps from the opening: '.implode(' and ', $where).'.'
-                .($track->isComplete() ? '' : ' Not every entry says its turn and travel.'),
+            Message::of($track->isComplete() ? 'finding.travel.far' : 'finding.travel.far_perhaps', steps: self::steps($far), where: array_values($where)),
             measure: sprintf('%.3f,%.3f', $end->x, $end->y),
         )];
     }
 
-    private static function steps(float $steps): string
+    private static function steps(float $steps): float
     {
-        return (string) round($steps, 1);
+        return round($steps, 1);
     }
 }

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Form\Audit;
 
-use Gorvan\Core\Floor\Footing;
+use Gorvan\Core\Form\FindingCode;
 use Gorvan\Core\Form\Form;
+use Gorvan\Core\Form\Track\Footing;
+use Gorvan\Core\Reading\Message;
 
 /** `turn`: the turns of a form that closes facing as it opened add up to a multiple of 360 degrees. */
 final class TurnRule implements FindingRule
@@ -24,16 +26,13 @@ final class TurnRule implements FindingRule
             return [];
         }
         $last = $form->at($form->count());
-        $mended = self::signed($short);
-        $way = $short < 0 ? 'right' : 'left';
 
         return [new Finding(
             FindingCode::Turn,
             null,
             $unknown === 0 ? Severity::Error : Severity::Doubt,
-            'The turns add up to '.self::signed($sum).'°: the closing faces '.self::plain(abs($short))."° to the $way of the opening."
-                .($unknown === 0 ? '' : ($unknown === 1 ? ' One entry does' : " $unknown entries do").' not say a turn.'),
-            Mend::entry("turn $mended at the end would close the circle", $last->id, ['turn' => ($last->turn ?? 0.0) + $short]),
+            Message::of($unknown === 0 ? 'finding.turn.open' : 'finding.turn.open_perhaps', sum: self::signed($sum), off: self::plain(abs($short)), way: Message::of($short < 0 ? 'side.right' : 'side.left'), count: $unknown),
+            Mend::entry(Message::of('mend.turn', turn: self::signed($short)), $last->id, ['turn' => ($last->turn ?? 0.0) + $short]),
             measure: self::plain($sum),
         )];
     }

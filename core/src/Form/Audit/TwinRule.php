@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Form\Audit;
 
+use Gorvan\Core\Form\FindingCode;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\Kinship;
 use Gorvan\Core\Form\KinshipReader;
 use Gorvan\Core\Form\Side;
+use Gorvan\Core\Reading\Message;
 
 /** `twin`: two entries with the same title that do not say they are the same movement, or its other side. */
 final class TwinRule implements FindingRule
@@ -50,9 +52,9 @@ final class TwinRule implements FindingRule
             FindingCode::Twin,
             $position,
             Severity::Doubt,
-            "Entry $position has the same title as entry $twin, \"$entry->title\", and does not say that they are the same movement.",
+            Message::of('finding.twin.silent', position: $position, other: $twin, title: $entry->title),
             Mend::entry(
-                $isMirror ? "mirrors $name" : "returns to $name",
+                Message::of($isMirror ? 'mend.mirrors' : 'mend.returns', number: $name),
                 $entry->id,
                 $isMirror ? ['mirrors' => $to->id, 'returns' => null] : ['returns' => $to->id],
             ),

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Gorvan\Core\Form\Audit;
 
 use Gorvan\Core\Form\Entry;
+use Gorvan\Core\Form\FindingCode;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\Side;
+use Gorvan\Core\Reading\Message;
 
 /** `weight`: a foot cannot step while it carries more than 10 per cent (*practice*: an empty foot carries 5 to 10). */
 final readonly class WeightRule implements FindingRule
@@ -41,23 +43,31 @@ final readonly class WeightRule implements FindingRule
             return null;
         }
         $other = $foot->mirrored();
-        $carries = $weight->leastOn($foot) === $weight->mostOn($foot) ? self::percent($weight->leastOn($foot)) : 'at least '.self::percent($weight->leastOn($foot));
+        $isRange = $weight->leastOn($foot) !== $weight->mostOn($foot);
         $mend = $weight->mostOn($other) <= $this->emptyAtMost
-            ? Mend::entry("step with the $other->value foot first", $entry->id, ['first_step' => $other->value])
-            : Mend::entry('empty the '.$foot->value.' foot first', $before->id, ['weight_end' => $foot === Side::Left ? 10.0 : 90.0]);
+            ? Mend::entry(Message::of('mend.step', foot: Message::of("side.$other->value")), $entry->id, ['first_step' => $other->value])
+            : Mend::entry(Message::of('mend.empty', foot: Message::of("side.$foot->value")), $before->id, ['weight_end' => $foot === Side::Left ? 10.0 : 90.0]);
 
         return new Finding(
             FindingCode::Weight,
             $position,
             Severity::Error,
-            "Entry $position, \"$entry->title\", steps with the $foot->value foot first, which still carries $carries % after \"$before->title\"; an empty foot carries at most ".self::percent($this->emptyAtMost).' %.',
+            Message::of(
+                $isRange ? 'finding.weight.loaded_at_least' : 'finding.weight.loaded',
+                position: $position,
+                title: $entry->title,
+                foot: Message::of("side.$foot->value"),
+                carries: self::percent($weight->leastOn($foot)),
+                before: $before->title,
+                most: self::percent($this->emptyAtMost),
+            ),
             $mend,
             [(int) $form->positionOf($before->id), $position],
         );
     }
 
-    private static function percent(float $value): string
+    private static function percent(float $value): float
     {
-        return (string) round($value, 1);
+        return round($value, 1);
     }
 }

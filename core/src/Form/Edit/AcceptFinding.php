@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Gorvan\Core\Form\Edit;
 
 use Gorvan\Core\Form\Acceptance;
-use Gorvan\Core\Form\Audit\FindingCode;
 use Gorvan\Core\Form\Audit\FormAudit;
+use Gorvan\Core\Form\FindingCode;
 use Gorvan\Core\Form\Form;
-use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Reading\Gone;
 
 /** A finding is accepted with a reason, or, without one, is open again. */
 final readonly class AcceptFinding implements FormEdit
@@ -31,7 +31,7 @@ final readonly class AcceptFinding implements FormEdit
             }
         }
         if ($found === null) {
-            throw BadInput::at('accept', 'this finding is no longer there, or has changed; look again');
+            throw Gone::finding();
         }
 
         return $form->with(['accepted' => [...$kept, new Acceptance($this->code, $found->entry($form)?->id, $this->reason, $this->grounds)]]);

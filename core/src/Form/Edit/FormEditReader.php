@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Form\Edit;
 
-use Gorvan\Core\Form\Audit\FindingCode;
-use Gorvan\Core\Form\FormFileReader;
+use Gorvan\Core\Form\File\FormFileReader;
+use Gorvan\Core\Form\FindingCode;
 use Gorvan\Core\Reading\BadInput;
 use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Reading\Malformed;
+use Gorvan\Core\Reading\NotAllowed;
+use Gorvan\Core\Reading\TooMany;
 use stdClass;
 
 /**
@@ -21,6 +24,8 @@ final class FormEditReader
     /** More than a large paste asks for. */
     public const MOST = 1200;
 
+    private const LONGEST_CELL = 10_000;
+
     /**
      * @return list<FormEdit>
      *
@@ -30,7 +35,7 @@ final class FormEditReader
     {
         $items = $node->items();
         if (count($items) > self::MOST) {
-            throw $node->error('has more than '.self::MOST.' edits');
+            throw TooMany::items($node->path, 'edits', self::MOST);
         }
 
         return array_map($this->edit(...), $items);
@@ -53,7 +58,7 @@ final class FormEditReader
             'form' => new SetForm(self::members($node->required('fields'))),
             'section' => new SetSection($id(), $node->optional('title')?->text()),
             'accept' => new AcceptFinding($node->required('code')->oneOf(FindingCode::class), $node->required('grounds')->text(40), $node->optional('reason')?->text()),
-            default => throw $node->required('op')->error('is no edit there is'),
+            default => throw NotAllowed::edit($node->path.'.op'),
         };
     }
 
@@ -77,8 +82,8 @@ final class FormEditReader
     {
         $cells = [];
         foreach (self::members($node) as $column => $text) {
-            if (! is_string($text) || mb_strlen($text) > 10_000) {
-                throw BadInput::at(($node->path ?? '$').".$column", 'must be a text of at most 10000 characters');
+            if (! is_string($text) || mb_strlen($text) > self::LONGEST_CELL) {
+                throw Malformed::cell(($node->path ?? '$').".$column", self::LONGEST_CELL);
             }
             $cells[$column] = $text;
         }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Form\Edit;
 
-use Gorvan\Core\Floor\Footing;
 use Gorvan\Core\Form\Entry;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\Side;
-use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Form\Track\Footing;
+use Gorvan\Core\Reading\Gone;
 
 /**
  * An entry takes in the one after it: turns, travels, steps and breaths are added up, what holds at the end is the
@@ -23,7 +23,7 @@ final readonly class MergeEntry implements FormEdit
     public function apply(Form $form): Form
     {
         $at = Sequence::find($form, $this->id) - 1;
-        $second = $form->entries[$at + 1] ?? throw BadInput::at($this->id, 'there is no entry after the last one to merge with');
+        $second = $form->entries[$at + 1] ?? throw Gone::nextEntry($this->id);
         $whole = self::merged($form->entries[$at], $second);
         $again = static fn (?string $id): ?string => $id === $second->id ? $whole->id : $id;
         $entries = array_map(

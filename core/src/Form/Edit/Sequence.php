@@ -8,6 +8,7 @@ use Gorvan\Core\Form\Entry;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\Section;
 use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Reading\Gone;
 
 /**
  * The entries of a form in another order, or more or fewer of them, with its sections carried along: an entry stands in
@@ -18,7 +19,7 @@ final class Sequence
     /** The position of an entry, from 1. @throws BadInput when it is not there */
     public static function find(Form $form, string $id): int
     {
-        return $form->positionOf($id) ?? throw BadInput::at($id, 'this entry is not in the form any more; read it again');
+        return $form->positionOf($id) ?? throw Gone::entry($id);
     }
 
     /**

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Form\Edit;
 
-use Gorvan\Core\Form\EntryCells;
+use Gorvan\Core\Form\File\EntryCells;
+use Gorvan\Core\Form\File\FormFileReader;
+use Gorvan\Core\Form\File\FormFileWriter;
 use Gorvan\Core\Form\Form;
-use Gorvan\Core\Form\FormFileReader;
-use Gorvan\Core\Form\FormFileWriter;
 use Gorvan\Core\Reading\BadInput;
 use Gorvan\Core\Reading\JsonNode;
 
@@ -31,14 +31,14 @@ final readonly class SetEntry implements FormEdit
             try {
                 $entry = (new FormFileReader)->entry(JsonNode::of((object) $data));
             } catch (BadInput $e) {
-                throw BadInput::at("$this->id.".substr($e->place, 2), $e->reason);
+                throw $e->movedTo("$this->id.".substr($e->place, 2));
             }
         }
         if ($this->cells !== []) {
             try {
                 $entry = (new EntryCells)->written($entry, $this->cells);
             } catch (BadInput $e) {
-                throw BadInput::at("$this->id.$e->place", $e->reason);
+                throw $e->movedTo("$this->id.$e->place");
             }
         }
 

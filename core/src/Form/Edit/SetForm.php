@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Form\Edit;
 
+use Gorvan\Core\Form\File\FormFileReader;
+use Gorvan\Core\Form\File\FormFileWriter;
 use Gorvan\Core\Form\Form;
-use Gorvan\Core\Form\FormFileReader;
-use Gorvan\Core\Form\FormFileWriter;
 use Gorvan\Core\Reading\BadInput;
 use Gorvan\Core\Reading\JsonNode;
 
@@ -25,7 +25,7 @@ final readonly class SetForm implements FormEdit
         try {
             $read = (new FormFileReader)->readNode(JsonNode::of((object) $data))->form;
         } catch (BadInput $e) {
-            throw BadInput::at('form.'.substr($e->place, 2), $e->reason);
+            throw $e->movedTo('form.'.substr($e->place, 2));
         }
 
         return $read->with(['entries' => $form->entries, 'sections' => $form->sections]);

@@ -6,6 +6,7 @@ namespace Gorvan\Core\Lesson\Internal;
 
 use Gorvan\Core\Form\CutPin;
 use Gorvan\Core\Form\EntryLoad;
+use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Lesson\JoinRest;
 
 /**
@@ -27,27 +28,38 @@ final readonly class Passages
     private array $before;
 
     /**
-     * @param  list<EntryLoad>  $loads
-     * @param  list<JoinRest>  $joins
+     * @param  list<EntryLoad>  $loads  of the whole form
+     * @param  list<JoinRest>  $joins  of the whole form
+     * @param  Passage  $passage  what is cut; positions are the form's own
      */
-    public function __construct(array $loads, private array $joins)
+    public function __construct(array $loads, private array $joins, private Passage $passage)
     {
         $before = [0.0];
         $sum = 0.0;
         foreach ($loads as $load) {
-            $before[] = $sum += $load->load;
+            $before[] = $sum += $load->position < $passage->from ? 0.0 : $load->load;
         }
         $this->before = $before;
     }
 
+    public function first(): int
+    {
+        return $this->passage->from;
+    }
+
+    public function last(): int
+    {
+        return $this->passage->to;
+    }
+
     public function count(): int
     {
-        return count($this->before) - 1;
+        return $this->last() - $this->first() + 1;
     }
 
     public function total(): float
     {
-        return $this->before[$this->count()];
+        return $this->before[$this->last()];
     }
 
     public function load(int $from, int $to): float
@@ -64,11 +76,11 @@ final readonly class Passages
     public function endsFrom(int $from, float $target): array
     {
         $ends = [];
-        for ($to = $from; $to <= $this->count(); $to++) {
+        for ($to = $from; $to <= $this->last(); $to++) {
             if ($to > $from && ! $this->fits($from, $to, $target)) {
                 break;
             }
-            $pin = $to === $this->count() ? null : $this->joins[$to - 1]->pin;
+            $pin = $to === $this->last() ? null : $this->joins[$to - 1]->pin;
             if ($pin !== CutPin::Never) {
                 $ends[] = $to;
             }
@@ -83,9 +95,8 @@ final readonly class Passages
     /** @return array{int, int}|null the fewest and the most lessons, or null when no cut keeps the cap */
     public function feasibleRange(float $target): ?array
     {
-        $count = $this->count();
-        $fewest = [$count + 1 => 0];
-        for ($from = $count; $from >= 1; $from--) {
+        $fewest = [$this->last() + 1 => 0];
+        for ($from = $this->last(); $from >= $this->first(); $from--) {
             $least = null;
             foreach ($this->endsFrom($from, $target) as $to) {
                 $rest = $fewest[$to + 1] ?? null;
@@ -95,12 +106,15 @@ final readonly class Passages
                 $fewest[$from] = $least;
             }
         }
-        if (! isset($fewest[1])) {
+        if (! isset($fewest[$this->first()])) {
             return null;
         }
-        $barred = count(array_filter($this->joins, static fn (JoinRest $join): bool => $join->pin === CutPin::Never));
+        $barred = count(array_filter(
+            $this->joins,
+            fn (JoinRest $join): bool => $join->pin === CutPin::Never && $this->first() <= $join->after && $join->after < $this->last(),
+        ));
 
-        return [$fewest[1], $count - $barred];
+        return [$fewest[$this->first()], $this->count() - $barred];
     }
 
     public function isFeasible(int $lessons, float $target): bool
@@ -122,11 +136,11 @@ final readonly class Passages
     /** @return array{int, int} the heaviest run of more than one entry that bars hold together */
     public function heaviestBlock(): array
     {
-        $heaviest = [1, 1];
+        $heaviest = [$this->first(), $this->first()];
         $most = -1.0;
-        $from = 1;
-        for ($to = 1; $to <= $this->count(); $to++) {
-            if ($to < $this->count() && $this->joins[$to - 1]->pin === CutPin::Never) {
+        $from = $this->first();
+        for ($to = $from; $to <= $this->last(); $to++) {
+            if ($to < $this->last() && $this->joins[$to - 1]->pin === CutPin::Never) {
                 continue;
             }
             if ($to > $from && $this->load($from, $to) > $most) {

@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Term\Internal;
 
-use DateTimeImmutable;
-use DateTimeZone;
 use Gorvan\Core\Memory\Evidence;
 use Gorvan\Core\Memory\MemoryModel;
 use Gorvan\Core\Term\KnownEntry;
 
 /**
- * The memories of a roster while a plan is walked through. A group without students is planned for one who is new.
+ * The memories of a roster while a plan is walked through. A group without students is planned for one who is new. Days
+ * are whole numbers ({@see \Gorvan\Core\Reading\Day}).
  *
  * @internal
  */
@@ -31,7 +30,7 @@ final class SimulatedRoster
      *
      * @param  iterable<int>  $positions
      */
-    public function contact(iterable $positions, string $day, Evidence $evidence): void
+    public function contact(iterable $positions, int $day, Evidence $evidence): void
     {
         foreach ($positions as $position) {
             foreach ($this->students as $at => $known) {
@@ -41,28 +40,21 @@ final class SimulatedRoster
                 }
                 $state = $before === null
                     ? $this->model->first($evidence)
-                    : $this->model->later($before->state, self::days($before->last, $day), $evidence);
+                    : $this->model->later($before->state, $day - $before->last, $evidence);
                 $this->students[$at][$position] = new KnownEntry($state, $day);
             }
         }
     }
 
     /** Mean recall over the roster; who has never met the entry counts as 0. */
-    public function meanRecall(int $position, string $day): float
+    public function meanRecall(int $position, int $day): float
     {
         $sum = 0.0;
         foreach ($this->students as $known) {
             $entry = $known[$position] ?? null;
-            $sum += $entry === null ? 0.0 : $this->model->recall(max(0, self::days($entry->last, $day)), $entry->state->stability);
+            $sum += $entry === null ? 0.0 : $this->model->recall(max(0, $day - $entry->last), $entry->state->stability);
         }
 
         return $sum / count($this->students);
-    }
-
-    private static function days(string $from, string $to): int
-    {
-        $utc = new DateTimeZone('UTC');
-
-        return (int) (new DateTimeImmutable($from, $utc))->diff(new DateTimeImmutable($to, $utc))->format('%r%a');
     }
 }

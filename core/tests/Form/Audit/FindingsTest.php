@@ -16,6 +16,7 @@ use Gorvan\Core\Form\Audit\TravelRule;
 use Gorvan\Core\Form\Audit\TurnRule;
 use Gorvan\Core\Form\Audit\TwinRule;
 use Gorvan\Core\Form\Audit\WeightRule;
+use Gorvan\Core\Tests\Said;
 use Gorvan\Core\Tests\Sample;
 
 /** @return array<string, mixed> */
@@ -35,8 +36,8 @@ test('a fault is found where it is, and what is offered puts it right', function
     $findings = FormAudit::of($form, [$rule])->open;
     expect($findings)->toHaveCount(1)
         ->and($findings[0]->position)->toBe($position)
-        ->and($findings[0]->message)->toContain($says)
-        ->and($findings[0]->mend?->says)->toBe($mend);
+        ->and(Said::of($findings[0]->says))->toContain($says)
+        ->and($findings[0]->mend === null ? null : Said::of($findings[0]->mend->says))->toBe($mend);
     if ($findings[0]->mend !== null) {
         expect(FormAudit::of(Sample::edited($form, $findings[0]->mend->edits), [$rule])->open)->toBe([]);
     }
@@ -62,7 +63,7 @@ test('a fault is found where it is, and what is offered puts it right', function
     'twin' => [new TwinRule, [['title' => 'Same', 'number' => 6], [], ['title' => 'same']], [], 3, 'same title as entry 1', 'returns to 6'],
     'twin: other side' => [new TwinRule, [['title' => 'Same', 'number' => 6, 'side' => 'left'], ['title' => 'Same', 'side' => 'right']], [], 2, 'same title as entry 1', 'mirrors 6'],
     'care: one leg' => [new CareRule, [['one_leg' => true]], [], 1, 'a one-legged stance and no caution', 'add a caution: balance – support'],
-    'care: as the teacher says' => [new CareRule, [['strains' => ['neck_circle', 'fold']]], [], 1, 'a neck circle and a fold', 'add a caution: neck – skip, lower back – smaller'],
+    'care: as the teacher says' => [new CareRule, [['strains' => ['neck_circle', 'fold']]], [], 1, 'a neck circle and a fold', 'add a caution: neck – skip and lower back – smaller'],
     'care: a fast turn' => [new CareRule, [['turn' => -180, 'breaths' => 1]], [], 1, 'a fast turn', 'add a caution: dizziness – smaller'],
     'care: a low variant' => [new CareRule, [['variants' => [['title' => 'Down', 'depth' => 'low']]]], [], 1, 'a deep bend', 'add a caution: knee – smaller'],
     'breath: a hole' => [new BreathRule, [breathed('in', null, 'in')], [], 1, 'phase 2 has no breath', 'breathe out in phase 2'],
@@ -106,13 +107,13 @@ test('what is right is not found fault with', function (FindingRule $rule, array
 
 test('what is not said is told once a field, not once an entry', function () {
     $findings = FormAudit::of(Sample::form([['turn' => 0], [], ['kind' => 'extra']]), [new SilentRule])->open;
-    expect(array_map(fn ($finding) => strtok($finding->message, ','), $findings))->toBe([
+    expect(array_map(fn ($finding) => strtok(Said::of($finding->says), ','), $findings))->toBe([
         '2 entries do not say their sides', '2 entries do not say their breaths', '2 entries do not say their steps',
-        '1 entry does not say their turn', '2 entries do not say their travel',
+        '1 entry does not say its turn', '2 entries do not say their travel',
     ]);
 });
 
 test('a hold that lasts, or lasts until told, needs no breaths', function () {
     $findings = FormAudit::of(Sample::form([['repetition' => '20 s'], ['repetition' => 'until told'], ['repetition' => '3 br']]), [new SilentRule])->open;
-    expect(implode("\n", array_map(fn ($finding) => $finding->message, $findings)))->not->toContain('breaths');
+    expect(Said::all(array_map(fn ($finding) => $finding->says, $findings)))->not->toContain('breaths');
 });

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use Gorvan\Core\Form\Audit\FindingCode;
 use Gorvan\Core\Form\Audit\FormAudit;
-use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Form\FindingCode;
+use Gorvan\Core\Reading\Gone;
 use Gorvan\Core\Tests\Sample;
 
 /** @return list<array<string, mixed>> one acceptance of each open finding of a code */
@@ -57,7 +57,7 @@ test('what was accepted can be opened again, and what is not there cannot be acc
     $accepted = Sample::edited($form, [$accept]);
     expect(openFindings(Sample::edited($accepted, [['reason' => null] + $accept])))->toHaveKey('sides');
     Sample::edited($form, [['grounds' => 'ffffffffffffffff'] + $accept]);
-})->throws(BadInput::class, 'no longer there');
+})->throws(Gone::class);
 
 test('the totals add up, and an extra adds no movement, load, time or practice', function () {
     $form = Sample::form([

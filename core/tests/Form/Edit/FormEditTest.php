@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-use Gorvan\Core\Form\FormFileWriter;
+use Gorvan\Core\Form\File\FormFileWriter;
 use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Tests\Said;
 use Gorvan\Core\Tests\Sample;
 
 /** @return list<string> "title first-last" */
@@ -87,7 +88,7 @@ test('what cannot be is refused at its place, and nothing is changed', function 
     try {
         Sample::edited($this->form, [$edit]);
     } catch (BadInput $e) {
-        expect($e->place)->toBe($place)->and($e->reason)->toContain($reason);
+        expect($e->place)->toBe($place)->and(Said::of($e->reason))->toContain($reason);
 
         return;
     }

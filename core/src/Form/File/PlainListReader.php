@@ -1,0 +1,237 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Form\File;
+
+use Gorvan\Core\Form\Entry;
+use Gorvan\Core\Form\EntryKind;
+use Gorvan\Core\Form\Form;
+use Gorvan\Core\Form\KinshipReader;
+use Gorvan\Core\Form\Repetition;
+use Gorvan\Core\Form\RepetitionKind;
+use Gorvan\Core\Form\Section;
+use Gorvan\Core\Form\Side;
+use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Reading\Message;
+use Gorvan\Core\Reading\Missing;
+use Gorvan\Core\Reading\SeveralProblems;
+use Gorvan\Core\Reading\TooMany;
+use Gorvan\Core\Reading\Unreadable;
+
+/**
+ * Reads the plain list, a line an entry (docs/formats/plain-list.md), and says what it inferred.
+ */
+final class PlainListReader
+{
+    public const MAX_BYTES = 524_288;
+
+    private const LONGEST_LINE = 300;
+
+    /** The fields of an entry that a list can say. */
+    public const CARRIES = ['number', 'title', 'side', 'repetition'];
+
+    private const OPENINGS = ['commencing', 'opening', 'beginning', 'preparation', '起势', '预备势'];
+
+    private const CLOSINGS = ['closing', 'conclusion', '收势'];
+
+    /** `12.` `12)` `12 -` `12:` at the start of a line. */
+    private const NUMBER = '(\d{1,4})\s*(?:[.):：、]|-(?=\s))';
+
+    /**
+     * @param  string  $fallbackTitle  the title when the first line gives none
+     *
+     * @throws BadInput when the list is empty, too long, not UTF-8, or has more entries than a form may have
+     */
+    public function read(string $text, string $fallbackTitle = 'Untitled form'): ReadForm
+    {
+        $lines = self::lines($text);
+        $title = trim($fallbackTitle) === '' ? 'Untitled form' : trim($fallbackTitle);
+        $entries = $sections = $warnings = $places = [];
+        $open = null; // [title, first position, line number]
+        $isFirst = true;
+        foreach ($lines as $number => $line) {
+            if ($isFirst && preg_match('/^#\s*(\S.*)$/u', $line, $m) === 1) {
+                $title = $m[1];
+                $isFirst = false;
+
+                continue;
+            }
+            $isFirst = false;
+            if (self::opensSection($line)) {
+                self::close($open, count($entries), $sections, $warnings);
+                $open = [trim(mb_substr($line, 0, -1)), count($entries) + 1, $number];
+
+                continue;
+            }
+            $entry = self::entry($line, count($entries) + 1);
+            if ($entry === null) {
+                $warnings[] = Message::of('reading.not_understood', line: $number, text: mb_strimwidth($line, 0, 80, '…'));
+                $entry = new Entry(self::id(count($entries) + 1), EntryKind::Movement, $line);
+            }
+            $entries[] = $entry;
+            $places[] = $number;
+            self::checkLength(count($entries), $number);
+        }
+        self::close($open, count($entries), $sections, $warnings);
+        if ($entries === []) {
+            throw Missing::entryInList();
+        }
+        $inferred = (new KinshipReader)->suppose($entries);
+
+        return new ReadForm(
+            new Form(mb_strimwidth($title, 0, 300), KinshipReader::related($entries, $inferred), $sections),
+            $inferred,
+            $warnings,
+            self::CARRIES,
+            false,
+            $places,
+        );
+    }
+
+    /** The kind an entry has by its title alone. */
+    public static function kindOf(string $title): EntryKind
+    {
+        $word = mb_strtolower($title);
+
+        return match (true) {
+            in_array($word, self::OPENINGS, true) => EntryKind::Opening,
+            in_array($word, self::CLOSINGS, true) => EntryKind::Closing,
+            default => EntryKind::Movement,
+        };
+    }
+
+    /** @return array<int, string> trimmed lines that are not blank, by line number from 1 */
+    private static function lines(string $text): array
+    {
+        if (strlen($text) > self::MAX_BYTES) {
+            throw Unreadable::tooLarge(self::MAX_BYTES);
+        }
+        $lines = $wrong = [];
+        foreach (preg_split('/\r\n|\r|\n/', JsonNode::withoutByteOrderMark($text)) ?: [] as $at => $line) {
+            if (preg_match('//u', $line) !== 1) {
+                $wrong[] = Unreadable::notUtf8($at + 1);
+
+                continue;
+            }
+            if (str_contains($line, "\0")) {
+                throw Unreadable::holdsNul($at + 1);
+            }
+            // Form feeds and the like come with text copied from a page; they mean no more than a space.
+            $line = (string) preg_replace('/[\x01-\x1F\x7F]+/', ' ', $line);
+            $line = trim((string) preg_replace('/^[\s\p{Z}]+|[\s\p{Z}]+$/u', '', $line));
+            if ($line !== '') {
+                $lines[$at + 1] = $line;
+            }
+            if (mb_strlen($line) > self::LONGEST_LINE) {
+                $wrong[] = Unreadable::lineTooLong($at + 1, self::LONGEST_LINE);
+            }
+        }
+        if ($wrong !== []) {
+            throw SeveralProblems::all($wrong);
+        }
+
+        return $lines;
+    }
+
+    private static function checkLength(int $entries, int $line): void
+    {
+        if ($entries > Form::MAX_ENTRIES) {
+            throw TooMany::entries(Form::MAX_ENTRIES, line: $line);
+        }
+    }
+
+    private static function opensSection(string $line): bool
+    {
+        return preg_match('/.[:：]$/u', $line) === 1
+            && preg_match('/^'.self::NUMBER.'/u', $line) !== 1;
+    }
+
+    /**
+     * @param  array{string, int, int}|null  $open
+     * @param  list<Section>  $sections
+     * @param  list<Message>  $warnings
+     */
+    private static function close(?array $open, int $last, array &$sections, array &$warnings): void
+    {
+        if ($open === null) {
+            return;
+        }
+        [$title, $first, $line] = $open;
+        if ($last < $first) {
+            $warnings[] = Message::of('reading.empty_section', line: $line, title: $title);
+        } else {
+            $sections[] = new Section($title, $first, $last);
+        }
+    }
+
+    /** One line as an entry, or null when it cannot be understood. */
+    private static function entry(string $line, int $position): ?Entry
+    {
+        if (preg_match('/^(?:'.self::NUMBER.'\s*)?(.*?)\s*(?:[(（]([^()（）]*)[)）])?$/u', $line, $m, PREG_UNMATCHED_AS_NULL) !== 1) {
+            return null;
+        }
+        [$number, $title, $bracket] = [$m[1], trim($m[2]), $m[3]];
+        if ($title === '' || str_starts_with($title, '#') || preg_match('/\p{L}/u', $title) !== 1) {
+            return null;
+        }
+        $stated = $bracket === null ? [null, null] : self::bracket($bracket);
+        if ($stated === null) {
+            return null;
+        }
+        [$side, $repetition] = $stated;
+
+        return new Entry(
+            id: self::id($position),
+            kind: self::kindOf($title),
+            title: $title,
+            number: $number === null ? null : (int) $number,
+            side: $side,
+            repetition: $repetition,
+        );
+    }
+
+    /**
+     * Sides and repetition in any order, comma-separated.
+     *
+     * @return array{?Side, ?Repetition}|null null when a part is not understood or contradicts another
+     */
+    private static function bracket(string $text): ?array
+    {
+        $side = $repetition = null;
+        foreach (preg_split('/[,，]/u', $text) ?: [] as $part) {
+            $found = match (mb_strtolower(trim($part))) {
+                'l', 'left' => Side::Left,
+                'r', 'right' => Side::Right,
+                'both' => Side::Both,
+                'centre', 'center' => Side::Centre,
+                default => Repetition::parse(trim($part)),
+            };
+            if ($found instanceof Side) {
+                if ($side !== null) {
+                    return null;
+                }
+                $side = $found;
+            } elseif (! $found->isUnderstood() || $repetition !== null) {
+                return null;
+            } else {
+                $repetition = $found;
+            }
+        }
+        if ($repetition?->kind === RepetitionKind::Alternating) {
+            if ($side !== null && $side !== Side::Both) {
+                return null;
+            }
+            $side = Side::Both;
+        }
+
+        return [$side, $repetition];
+    }
+
+    /** The id an entry is given that has none. */
+    public static function id(int $position): string
+    {
+        return sprintf('e%02d', $position);
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Reading;
+
+/** Two things that are said cannot both be. */
+final class Contradiction extends BadInput
+{
+    /** @param  string  $what  term or closure; days `Y-m-d` */
+    public static function endsBeforeItStarts(string $place, string $what, string $from, string $to): self
+    {
+        return new self($place, Message::of("contradiction.$what", from: $from, to: $to));
+    }
+
+    /** @param  string  $how  backwards, outside or overlap */
+    public static function section(string $place, string $how, string $title, int $count): self
+    {
+        return new self($place, Message::of("contradiction.section_$how", title: $title, entries: $count));
+    }
+
+    public static function smallerAfterLarger(string $place): self
+    {
+        return new self($place, Message::of('contradiction.range'));
+    }
+
+    /** @param  list<Message>  $circle */
+    public static function relationsInACircle(string $place, array $circle): self
+    {
+        return new self($place, Message::of('contradiction.circle', circle: $circle));
+    }
+
+    public static function inTheRecord(string $place, Message $reason): self
+    {
+        return new self($place, $reason);
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Reading;
+
+use stdClass;
+
+/**
+ * How the parts of a form file are written and read: what is not known is left out, what is not understood is kept.
+ */
+final class Fields
+{
+    public const SHORT = 120;
+
+    /** A description, a cue, what to look for. */
+    public const LONG = 2000;
+
+    /** More of one thing than anybody writes to one entry. */
+    public const MOST_ITEMS = 100;
+
+    public const MOST_IDS = 1000;
+
+    /**
+     * @param  array<string, mixed>  $fields
+     * @param  array<string, mixed>  $others
+     */
+    public static function written(array $fields, array $others = []): stdClass
+    {
+        return (object) [...array_filter($fields, static fn (mixed $value): bool => $value !== null && $value !== []), ...$others];
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(JsonNode): T  $read
+     * @return list<T>
+     *
+     * @throws \Gorvan\Core\Reading\BadInput
+     */
+    public static function each(?JsonNode $node, callable $read): array
+    {
+        $items = $node?->items() ?? [];
+        if ($node !== null && count($items) > self::MOST_ITEMS) {
+            throw TooMany::items($node->path, 'items', self::MOST_ITEMS);
+        }
+
+        return array_map($read, $items);
+    }
+
+    /**
+     * Ids of entries, students and the like.
+     *
+     * @return list<string>
+     */
+    public static function ids(?JsonNode $node): array
+    {
+        return array_map(static fn (JsonNode $one): string => $one->text(self::SHORT), $node?->itemsAtMost(self::MOST_IDS) ?? []);
+    }
+
+    /** @return list<string> */
+    public static function texts(?JsonNode $node): array
+    {
+        return self::each($node, static fn (JsonNode $item): string => $item->text(self::LONG));
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Reading;
+
+/** A text is not what its format asks of every text of its kind: encoding, JSON, quotes, size. */
+final class Unreadable extends BadInput
+{
+    public static function empty(): self
+    {
+        return new self('', Message::of('unreadable.empty'));
+    }
+
+    public static function notUtf8(int $line): self
+    {
+        return new self((string) $line, Message::of('unreadable.utf8'));
+    }
+
+    public static function holdsNul(?int $line = null): self
+    {
+        return new self((string) $line, Message::of('unreadable.nul'));
+    }
+
+    public static function keyBeginsWithNul(): self
+    {
+        return new self('', Message::of('unreadable.nul_key'));
+    }
+
+    public static function tooDeep(int $most): self
+    {
+        return new self('', Message::of('unreadable.depth', most: $most));
+    }
+
+    public static function notJson(int $line): self
+    {
+        return new self((string) $line, Message::of('unreadable.json'));
+    }
+
+    public static function tooLarge(int $bytes): self
+    {
+        return new self('', Message::of('unreadable.large', kb: intdiv($bytes, 1024)));
+    }
+
+    public static function lineTooLong(int $line, int $most): self
+    {
+        return new self((string) $line, Message::of('unreadable.line', most: $most));
+    }
+
+    public static function quotesDoNotClose(int $line): self
+    {
+        return new self((string) $line, Message::of('unreadable.quotes'));
+    }
+
+    public static function tooManyCells(int $line, int $cells, int $head): self
+    {
+        return new self((string) $line, Message::of('unreadable.cells', cells: $cells, head: $head));
+    }
+}

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Record;
+
+use Gorvan\Core\Form\Side;
+use Gorvan\Core\Reading\Fields;
+use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Reading\NotAllowed;
+use Gorvan\Core\Reading\Written;
+use stdClass;
+
+/** One thing that was done in a class, in its place in the list. */
+final readonly class Doing implements Written
+{
+    public const KEYS = ['what', 'form', 'entries', 'side', 'minutes', 'passes', 'students', 'principles', 'at', 'from', 'to', 'box', 'note'];
+
+    /**
+     * @param  string|null  $form  whose entries are meant; null where the term has one course
+     * @param  list<string>  $entries  by id in the form, in its order
+     * @param  Side|null  $side  left or right
+     * @param  float|null  $minutes  how long it took
+     * @param  int|null  $passes  how often it was gone through
+     * @param  list<string>|null  $students  some of those present, null for all
+     * @param  list<string>  $principles  by id
+     * @param  string|null  $at  entry where the class started again
+     * @param  string|null  $from  entry from which, and `to` to which, a join was improvised
+     * @param  string|null  $box  that was left out
+     * @param  array<string, mixed>  $others
+     */
+    public function __construct(
+        public DoingKind $what,
+        public ?string $form = null,
+        public array $entries = [],
+        public ?Side $side = null,
+        public ?float $minutes = null,
+        public ?int $passes = null,
+        public ?array $students = null,
+        public array $principles = [],
+        public ?string $at = null,
+        public ?string $from = null,
+        public ?string $to = null,
+        public ?string $box = null,
+        public ?string $note = null,
+        public array $others = [],
+    ) {
+    }
+
+    /** @throws \Gorvan\Core\Reading\BadInput */
+    public static function read(JsonNode $node): self
+    {
+        $students = $node->optional('students');
+
+        return new self(
+            $node->required('what')->oneOf(DoingKind::class),
+            $node->optional('form')?->text(Fields::SHORT),
+            Fields::ids($node->optional('entries')),
+            self::side($node->optional('side')),
+            $node->optional('minutes')?->number(0, 1440),
+            $node->optional('passes')?->whole(0, 99),
+            $students === null ? null : Fields::ids($students),
+            Fields::ids($node->optional('principles')),
+            $node->optional('at')?->text(Fields::SHORT),
+            $node->optional('from')?->text(Fields::SHORT),
+            $node->optional('to')?->text(Fields::SHORT),
+            $node->optional('box')?->text(Fields::SHORT),
+            $node->optional('note')?->text(Fields::LONG),
+            $node->others(self::KEYS),
+        );
+    }
+
+    /** The same doing, of a form. */
+    public function of(?string $form): self
+    {
+        return new self($this->what, $form, $this->entries, $this->side, $this->minutes, $this->passes, $this->students, $this->principles, $this->at, $this->from, $this->to, $this->box, $this->note, $this->others);
+    }
+
+    public function toData(): stdClass
+    {
+        $data = Fields::written([
+            'what' => $this->what->value,
+            'form' => $this->form,
+            'entries' => $this->entries,
+            'side' => $this->side?->value,
+            'minutes' => $this->minutes,
+            'passes' => $this->passes,
+            'principles' => $this->principles,
+            'at' => $this->at,
+            'from' => $this->from,
+            'to' => $this->to,
+            'box' => $this->box,
+            'note' => $this->note,
+        ], $this->others);
+        if ($this->students !== null) {
+            $data->students = $this->students;
+        }
+
+        return $data;
+    }
+
+    private static function side(?JsonNode $node): ?Side
+    {
+        if ($node === null) {
+            return null;
+        }
+        $side = $node->oneOf(Side::class);
+
+        return $side === Side::Left || $side === Side::Right ? $side : throw NotAllowed::sideOnly($node->path);
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Record;
+
+/** What was done in a class (`gorvan.log/1`). */
+enum DoingKind: string
+{
+    /** Taught before the group was kept here. */
+    case Before = 'before';
+    case Taught = 'taught';
+
+    /** Only shown in rough shape. */
+    case Shown = 'shown';
+    case Reviewed = 'reviewed';
+    case RunThrough = 'run_through';
+    case Focus = 'focus';
+    case Drill = 'drill';
+    case WarmUp = 'warm_up';
+    case Restarted = 'restarted';
+    case Joined = 'joined';
+    case LeftOut = 'left_out';
+
+    /** The contact it was for whoever was there, or null where it leaves nothing in memory. */
+    public function contact(): ?FactKind
+    {
+        return match ($this) {
+            // A principle is taught at the student's own first focus and practised later, which is how `taught` is read.
+            self::Before, self::Taught, self::Focus => FactKind::Taught,
+            self::Shown, self::Reviewed => FactKind::Practice,
+            self::RunThrough => FactKind::RunThrough,
+            self::Drill, self::WarmUp, self::Restarted, self::Joined, self::LeftOut => null,
+        };
+    }
+
+    /** Whether the group counts as having been taught its entries. */
+    public function teaches(): bool
+    {
+        return $this === self::Before || $this === self::Taught;
+    }
+}

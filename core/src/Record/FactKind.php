@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Record;
+
+/** What a fact of the record says. */
+enum FactKind: string
+{
+    /** What was seen of a student. */
+    case Mark = 'mark';
+
+    /** Present when its lesson was given, or when a principle was the focus. */
+    case Taught = 'taught';
+
+    /** Present when it was reviewed, or only shown in rough shape. */
+    case Practice = 'practice';
+
+    /** Gone through once, in motion. */
+    case RunThrough = 'run_through';
+
+    /** Practised between classes. */
+    case Home = 'home';
+
+    case Withdraw = 'withdraw';
+
+    /** Which of two facts of one day decides, the greater first: a mark before contact, taught before practice, both before a run-through. */
+    public function rank(): int
+    {
+        return match ($this) {
+            self::Mark => 4,
+            self::Taught => 3,
+            self::Practice, self::Home => 2,
+            self::RunThrough => 1,
+            self::Withdraw => 0,
+        };
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Term;
+
+use Gorvan\Core\Form\CutPin;
+use Gorvan\Core\Form\Form;
+use Gorvan\Core\Form\Passage;
+use Gorvan\Core\Lesson\CutScope;
+use Gorvan\Core\Lesson\LessonCut;
+use Gorvan\Core\Lesson\LessonCutter;
+
+/**
+ * One form as one group learns it in one term: what of it, how it goes round, its share of the minutes, how large its
+ * lessons are, its own pins, and the showing it must hold at (engine 1, 4, 9).
+ */
+final readonly class Course
+{
+    /** Of the median meeting, what new work takes; with the minutes of a unit of load it gives the load of a lesson. */
+    private const NEW_SHARE = 0.31;
+
+    /** A fifth of the course's box stays for review. */
+    private const MIDDLE_SHARE = 0.8;
+
+    /** People tire of newness. */
+    private const LEAST_LOAD = 1.0;
+
+    private const MOST_LOAD = 5.0;
+
+    /**
+     * @param  float  $share  of the minutes for review, new work and run-through, more than 0 and at most 1
+     * @param  float|null  $lessonLoad  load of a lesson, where the teacher says it
+     * @param  int|null  $lessons  how many lessons, where the teacher says that
+     * @param  array<string, CutPin|null>  $pins  by the id of the entry before the join, instead of the form's own
+     */
+    public function __construct(
+        public string $id,
+        public Form $form,
+        public Passage $target,
+        public Approach $approach,
+        public float $share = 1.0,
+        public ?float $lessonLoad = null,
+        public ?int $lessons = null,
+        public array $pins = [],
+        public ?Showing $showing = null,
+    ) {
+    }
+
+    /**
+     * How much a lesson holds where nobody says it: what the new work of the median meeting takes in, from 1 to 5, and
+     * never more than leaves review its fifth.
+     *
+     * @param  non-empty-list<int>  $minutes  of the term's meetings
+     */
+    public function targetFrom(array $minutes): float
+    {
+        $rate = $this->approach->minutesPerLoad();
+        $median = self::median($minutes);
+        $usual = self::NEW_SHARE * $median * $this->share / $rate;
+
+        return min(
+            max(self::LEAST_LOAD, min(self::MOST_LOAD, $usual)),
+            self::MIDDLE_SHARE * MeetingBoxes::middleOf((int) floor($median)) * $this->share / $rate,
+        );
+    }
+
+    /**
+     * The course's own cut.
+     *
+     * @param  non-empty-list<int>  $minutes  of the term's meetings
+     * @param  list<int>  $learned  positions the group was taught before this course
+     *
+     * @throws \Gorvan\Core\Lesson\CutImpossible
+     */
+    public function cut(LessonCutter $cutter, array $minutes, array $learned): LessonCut
+    {
+        return $cutter->cut(
+            $this->form,
+            $this->lessons !== null ? null : ($this->lessonLoad ?? $this->targetFrom($minutes)),
+            $this->lessons,
+            $this->scope($learned),
+        );
+    }
+
+    /** @param  list<int>  $learned */
+    public function scope(array $learned): CutScope
+    {
+        $pins = [];
+        foreach ($this->pins as $entry => $pin) {
+            $position = $this->form->positionOf((string) $entry);
+            if ($position !== null) {
+                $pins[$position] = $pin;
+            }
+        }
+
+        return new CutScope($this->target, $learned, $pins);
+    }
+
+    /** @param  non-empty-list<int>  $minutes */
+    private static function median(array $minutes): float
+    {
+        sort($minutes);
+        $half = intdiv(count($minutes), 2);
+
+        return count($minutes) % 2 === 1 ? (float) $minutes[$half] : ($minutes[$half - 1] + $minutes[$half]) / 2;
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Term;
+
+/** What one course asks of a meeting: its share of the middle, and the minutes of its new work and its run-through. */
+final readonly class CourseNeed
+{
+    public function __construct(public float $share, public float $newMinutes, public float $runThroughMinutes)
+    {
+    }
+}

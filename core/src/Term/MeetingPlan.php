@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Term;
+
+use Gorvan\Core\Reading\Fields;
+use Gorvan\Core\Reading\Instant;
+use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Reading\Message;
+use Gorvan\Core\Reading\NotAllowed;
+use stdClass;
+
+/**
+ * What a meeting is meant to hold, `gorvan.plan/1`: read and written here and nowhere else. What it did hold is a
+ * {@see \Gorvan\Core\Record\ClassLog}.
+ */
+final readonly class MeetingPlan
+{
+    public const FORMAT = 'gorvan.plan/1';
+
+    public const KEYS = ['format', 'on', 'minutes', 'kind', 'boxes', 'focus', 'warm_up', 'courses', 'pins', 'notes'];
+
+    /**
+     * @param  string  $on  day `Y-m-d`
+     * @param  array<string, int>  $boxes  whole minutes by the name of the {@see Box}, in order
+     * @param  list<CoursePlan>  $courses
+     * @param  list<Message>  $notes  what does not fit, where spare minutes went
+     * @param  list<mixed>  $focus  the principles of the meeting, as JSON data
+     * @param  list<string>  $warmUp  ids of the school's warm-ups
+     * @param  list<mixed>  $pins  what the teacher fixed, as JSON data
+     * @param  array<string, mixed>  $others
+     */
+    public function __construct(
+        public string $on,
+        public int $minutes,
+        public MeetingKind $kind,
+        public array $boxes,
+        public array $courses,
+        public array $notes = [],
+        public array $focus = [],
+        public array $warmUp = [],
+        public array $pins = [],
+        public array $others = [],
+    ) {
+    }
+
+    /** @throws \Gorvan\Core\Reading\BadInput with the JSON path */
+    public static function read(JsonNode $node): self
+    {
+        $format = $node->required('format');
+        if ($format->text() !== self::FORMAT) {
+            throw NotAllowed::format($format->path, self::FORMAT);
+        }
+        $boxes = [];
+        foreach ($node->required('boxes')->items() as $box) {
+            $boxes[$box->required('kind')->oneOf(Box::class)->value] = $box->required('minutes')->whole(0, 1440);
+        }
+        $listed = static fn (string $key): array => array_map(static fn (JsonNode $one): mixed => $one->value, $node->optional($key)?->items() ?? []);
+
+        return new self(
+            Instant::day($node->required('on')),
+            $node->required('minutes')->whole(1, 1440),
+            $node->optional('kind')?->oneOf(MeetingKind::class) ?? MeetingKind::Consolidation,
+            $boxes,
+            Fields::each($node->optional('courses'), CoursePlan::read(...)),
+            array_map(Message::read(...), $node->optional('notes')?->items() ?? []),
+            $listed('focus'),
+            Fields::ids($node->optional('warm_up')),
+            $listed('pins'),
+            $node->others(self::KEYS),
+        );
+    }
+
+    public function toData(): stdClass
+    {
+        return (object) [
+            'format' => self::FORMAT,
+            'on' => $this->on,
+            'minutes' => $this->minutes,
+            'kind' => $this->kind->value,
+            'boxes' => array_map(static fn (string $box, int $minutes): array => ['kind' => $box, 'minutes' => $minutes], array_keys($this->boxes), $this->boxes),
+            'focus' => $this->focus,
+            'warm_up' => $this->warmUp,
+            'courses' => array_map(static fn (CoursePlan $course): stdClass => $course->toData(), $this->courses),
+            'pins' => $this->pins,
+            'notes' => array_map(static fn (Message $note): array => $note->toData(), $this->notes),
+            ...$this->others,
+        ];
+    }
+
+    public function json(): string
+    {
+        return json_encode($this->toData(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+    }
+
+    public function course(string $id): ?CoursePlan
+    {
+        foreach ($this->courses as $course) {
+            if ($course->course === $id) {
+                return $course;
+            }
+        }
+
+        return null;
+    }
+}

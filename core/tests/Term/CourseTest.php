@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+use Gorvan\Core\Form\CutPin;
+use Gorvan\Core\Form\Entry;
+use Gorvan\Core\Form\EntryKind;
+use Gorvan\Core\Form\Form;
+use Gorvan\Core\Form\Passage;
+use Gorvan\Core\Lesson\LessonCutter;
+use Gorvan\Core\Memory\MemoryModel;
+use Gorvan\Core\Memory\MemoryState;
+use Gorvan\Core\Memory\Track;
+use Gorvan\Core\Memory\Tracks;
+use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Reading\Message;
+use Gorvan\Core\Term\Approach;
+use Gorvan\Core\Term\Course;
+use Gorvan\Core\Term\CoursePlan;
+use Gorvan\Core\Term\Forecast;
+use Gorvan\Core\Term\KnownEntry;
+use Gorvan\Core\Term\MeetingKind;
+use Gorvan\Core\Term\MeetingPlan;
+use Gorvan\Core\Term\PlannedLesson;
+use Gorvan\Core\Term\PlannedReview;
+
+function reeds(int $count): Form
+{
+    return new Form('T', array_map(fn (int $at) => new Entry("e$at", EntryKind::Movement, "E$at"), range(1, $count)));
+}
+
+test('the load of a lesson comes from the minutes of the meetings', function (array $minutes, Approach $approach, float $share, float $target) {
+    $course = new Course('c', reeds(20), new Passage(1, 20), $approach, $share);
+    expect($course->targetFrom($minutes))->toEqualWithDelta($target, 1e-9);
+})->with([
+    '0.31 x 60 / 8' => [[60], Approach::PieceByPiece, 1.0, 2.325],
+    'the median, not the mean' => [[45, 60, 180], Approach::PieceByPiece, 1.0, 2.325],
+    'between two' => [[60, 90], Approach::PieceByPiece, 1.0, 2.90625],
+    'shorter meetings, smaller lessons' => [[45], Approach::PieceByPiece, 1.0, 1.74375],
+    'never more than 5' => [[120], Approach::OutlineFirst, 1.0, 5.0],
+    'never less than 1, while it fits' => [[60], Approach::PieceByPiece, 0.4, 1.0],
+    'but so that review keeps a fifth: 0.8 x 37 x 0.2 / 8' => [[60], Approach::PieceByPiece, 0.2, 0.74],
+]);
+
+test('the course cuts its own target by its own pins, or by what the teacher says', function () {
+    $course = new Course('c', reeds(20), new Passage(5, 14), Approach::PieceByPiece, 1.0, pins: ['e7' => CutPin::Always, 'gone' => CutPin::Never]);
+    $cut = $course->cut(new LessonCutter, [60], []);
+    expect(array_map(fn ($lesson) => $lesson->to, $cut->lessons))->toContain(7, 14)->and($cut->lessons[0]->from)->toBe(5)
+        ->and((new Course('c', reeds(20), new Passage(1, 20), Approach::PieceByPiece, lessons: 3))->cut(new LessonCutter, [60], [])->lessons)->toHaveCount(3)
+        ->and((new Course('c', reeds(20), new Passage(1, 20), Approach::PieceByPiece, lessonLoad: 6.0))->cut(new LessonCutter, [60], [])->target)->toBe(6.0);
+});
+
+test('a plan comes back as it went, with what is not known here', function () {
+    $plan = new MeetingPlan('2026-12-02', 75, MeetingKind::Lesson, ['settle' => 3, 'warm_up' => 14, 'new' => 58], [
+        new CoursePlan('c', new PlannedLesson(['e17', 'e18'], number: 6), ['e15', 'e16'], [new PlannedReview(['e01'], 3, 4.25, ['recall' => 0.61])], ['e16', 'e17'], new Forecast(19, 0.84), ['later' => true]),
+    ], [Message::of('boxes.none', box: Message::of('box.close'))], [(object) ['principle' => 'p03']], ['w04'], [(object) ['what' => 'lesson', 'value' => 9]], ['mood' => 3]);
+    $again = MeetingPlan::read(JsonNode::parse($plan->json()));
+    expect($again)->toEqual($plan)->and($again->json())->toBe($plan->json())->and($plan->course('c')?->entries())->toBe(['e17', 'e18', 'e15', 'e16', 'e01']);
+});
+
+test('a plan that cannot be is refused at its place', function (string $json, string $place) {
+    expect(fn () => MeetingPlan::read(JsonNode::parse($json)))->toThrow(BadInput::class, $place);
+})->with([
+    ['{"format":"gorvan.plan/2"}', '$.format'],
+    ['{"format":"gorvan.plan/1","on":"2026-12-02","minutes":60,"boxes":[{"kind":"tea","minutes":3}]}', '$.boxes[0].kind'],
+    ['{"format":"gorvan.plan/1","on":"2026-12-02","minutes":60,"boxes":[],"courses":[{"course":"c","lesson":{}}]}', '$.courses[0].lesson'],
+]);
+
+test('a plan goes by the side that is remembered worse, and by none where one never was met', function () {
+    $model = new MemoryModel;
+    $track = fn (float $stability, int $last) => new Track(null, new MemoryState($stability, 5.0), $last, 1);
+    expect(KnownEntry::weakerOf(Tracks::sides($track(5.0, 0), $track(4.0, 9)), 10, $model)?->state->stability)->toBe(5.0)
+        ->and(KnownEntry::weakerOf(Tracks::sides($track(5.0, 0), null), 10, $model))->toBeNull()
+        ->and(KnownEntry::weakerOf(Tracks::whole(new Track), 10, $model))->toBeNull();
+});
