@@ -6,7 +6,7 @@ namespace App;
 
 use App\Http\Data\StarterData;
 use Gorvan\Core\Form\Entry;
-use Gorvan\Core\Form\FormFileReader;
+use Gorvan\Core\Form\File\FormFileReader;
 
 /** The sets that come with Gorvan for a school to begin from. Each file says which of its values come from memory. */
 final class Starters

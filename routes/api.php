@@ -9,11 +9,8 @@ use App\Http\Controllers\MeetingController;
 use App\Http\Controllers\RunController;
 use App\Http\Controllers\ScoreController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\StudentController;
 use App\Http\Controllers\TermController;
-use App\Models\Form;
-use App\Models\Group;
-use App\Models\Meeting;
-use App\Models\Term;
 use Illuminate\Support\Facades\Route;
 
 Route::get('session', [SessionController::class, 'show']);
@@ -22,50 +19,53 @@ Route::middleware('throttle:sign-in')->group(static function (): void {
     Route::post('founding', [SessionController::class, 'found']);
 });
 
-// Everything below belongs to the school of the person signed in, and every route says who may use it.
+// Everything below belongs to the school of whoever is signed in, and every route says which ability it asks for.
 Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::delete('session', [SessionController::class, 'destroy']);
-    Route::get('today', [MeetingController::class, 'today'])->can('viewAny', Meeting::class);
+    Route::get('today', [MeetingController::class, 'today'])->can('read');
 
-    Route::get('forms', [FormController::class, 'index'])->can('viewAny', Form::class);
-    Route::post('forms/preview', [FormController::class, 'preview'])->can('create', Form::class);
-    Route::post('forms', [FormController::class, 'store'])->can('create', Form::class);
-    Route::get('forms/{form}', [FormController::class, 'show'])->can('view', 'form');
-    Route::get('forms/{form}/score', [ScoreController::class, 'show'])->can('view', 'form');
-    Route::post('forms/{form}/edits', [ScoreController::class, 'edit'])->can('update', 'form');
-    Route::get('forms/{form}/versions', [ScoreController::class, 'versions'])->can('view', 'form');
-    Route::get('forms/{form}/difference', [ScoreController::class, 'difference'])->can('view', 'form');
-    Route::post('forms/{form}/restore', [ScoreController::class, 'restore'])->can('update', 'form');
-    Route::post('forms/{form}/take-back', [ScoreController::class, 'takeBack'])->can('update', 'form');
-    Route::get('starters', [FormFileController::class, 'starters'])->can('create', Form::class);
-    Route::get('forms/{form}/file', [FormFileController::class, 'file'])->can('view', 'form');
-    Route::get('forms/{form}/losses', [FormFileController::class, 'losses'])->can('view', 'form');
-    Route::post('forms/{form}/import/preview', [FormFileController::class, 'preview'])->can('update', 'form');
-    Route::post('forms/{form}/import', [FormFileController::class, 'import'])->can('update', 'form');
-    Route::get('forms/{form}/floor', [RunController::class, 'floor'])->can('view', 'form');
-    Route::get('forms/{form}/times', [RunController::class, 'times'])->can('view', 'form');
-    Route::get('forms/{form}/beats', [RunController::class, 'beats'])->can('view', 'form');
-    Route::get('forms/{form}/cards', [RunController::class, 'cards'])->can('view', 'form');
-    Route::put('forms/{form}/joins', [FormController::class, 'joins'])->can('update', 'form');
-    Route::put('forms/{form}/cutting', [FormController::class, 'cutting'])->can('update', 'form');
-    Route::delete('forms/{form}', [FormController::class, 'destroy'])->can('update', 'form');
+    Route::get('forms', [FormController::class, 'index'])->can('read');
+    Route::post('forms/preview', [FormController::class, 'preview'])->can('edit-forms');
+    Route::post('forms', [FormController::class, 'store'])->can('edit-forms');
+    Route::get('forms/{form}', [FormController::class, 'show'])->can('read', 'form');
+    Route::get('forms/{form}/score', [ScoreController::class, 'show'])->can('read', 'form');
+    Route::post('forms/{form}/edits', [ScoreController::class, 'edit'])->can('edit-forms', 'form');
+    Route::get('forms/{form}/versions', [ScoreController::class, 'versions'])->can('read', 'form');
+    Route::get('forms/{form}/difference', [ScoreController::class, 'difference'])->can('read', 'form');
+    Route::post('forms/{form}/restore', [ScoreController::class, 'restore'])->can('edit-forms', 'form');
+    Route::post('forms/{form}/take-back', [ScoreController::class, 'takeBack'])->can('edit-forms', 'form');
+    Route::get('starters', [FormFileController::class, 'starters'])->can('edit-forms');
+    Route::get('forms/{form}/file', [FormFileController::class, 'file'])->can('read', 'form');
+    Route::get('forms/{form}/losses', [FormFileController::class, 'losses'])->can('read', 'form');
+    Route::post('forms/{form}/import/preview', [FormFileController::class, 'preview'])->can('edit-forms', 'form');
+    Route::post('forms/{form}/import', [FormFileController::class, 'import'])->can('edit-forms', 'form');
+    Route::get('forms/{form}/floor', [RunController::class, 'floor'])->can('read', 'form');
+    Route::get('forms/{form}/times', [RunController::class, 'times'])->can('read', 'form');
+    Route::get('forms/{form}/beats', [RunController::class, 'beats'])->can('read', 'form');
+    Route::get('forms/{form}/cards', [RunController::class, 'cards'])->can('read', 'form');
+    Route::put('forms/{form}/joins', [FormController::class, 'joins'])->can('edit-forms', 'form');
+    Route::put('forms/{form}/cutting', [FormController::class, 'cutting'])->can('edit-forms', 'form');
+    Route::delete('forms/{form}', [FormController::class, 'destroy'])->can('edit-forms', 'form');
 
-    Route::get('groups', [GroupController::class, 'index'])->can('viewAny', Group::class);
-    Route::post('groups', [GroupController::class, 'store'])->can('create', Group::class);
-    Route::get('groups/{group}', [GroupController::class, 'show'])->can('view', 'group');
-    Route::post('groups/{group}/students', [GroupController::class, 'addStudents'])->can('update', 'group');
-    Route::delete('groups/{group}', [GroupController::class, 'destroy'])->can('update', 'group');
-    Route::delete('groups/{group}/students', [GroupController::class, 'removeStudents'])->can('update', 'group');
+    Route::get('groups', [GroupController::class, 'index'])->can('read');
+    Route::post('groups', [GroupController::class, 'store'])->can('plan');
+    Route::get('groups/{group}', [GroupController::class, 'show'])->can('read', 'group');
+    Route::post('groups/{group}/before', [GroupController::class, 'before'])->can('plan', 'group');
+    Route::post('groups/{group}/students', [GroupController::class, 'addStudents'])->can('plan', 'group');
+    Route::delete('groups/{group}/students', [GroupController::class, 'removeStudents'])->can('plan', 'group');
+    Route::post('groups/{group}/move', [GroupController::class, 'move'])->can('plan', 'group');
+    Route::delete('groups/{group}', [GroupController::class, 'destroy'])->can('plan', 'group');
+    Route::patch('students/{student}', [StudentController::class, 'rename'])->can('plan', 'student');
 
-    Route::get('terms', [TermController::class, 'index'])->can('viewAny', Term::class);
-    Route::post('terms/preview', [TermController::class, 'preview'])->can('create', Term::class);
-    Route::post('terms', [TermController::class, 'store'])->can('create', Term::class);
-    Route::get('terms/{term}', [TermController::class, 'show'])->can('view', 'term');
-    Route::delete('terms/{term}', [TermController::class, 'destroy'])->can('update', 'term');
+    Route::get('terms', [TermController::class, 'index'])->can('read');
+    Route::post('terms/preview', [TermController::class, 'preview'])->can('plan');
+    Route::post('terms', [TermController::class, 'store'])->can('plan');
+    Route::get('terms/{term}', [TermController::class, 'show'])->can('read', 'term');
+    Route::delete('terms/{term}', [TermController::class, 'destroy'])->can('plan', 'term');
 
-    Route::get('meetings/{meeting}', [MeetingController::class, 'show'])->can('view', 'meeting');
-    Route::put('meetings/{meeting}/attendance', [MeetingController::class, 'attendance'])->can('update', 'meeting');
-    Route::post('meetings/{meeting}/marks', [MeetingController::class, 'marks'])->can('update', 'meeting');
-    Route::post('meetings/{meeting}/log', [MeetingController::class, 'log'])->can('update', 'meeting');
-    Route::post('withdrawals', [MeetingController::class, 'withdraw'])->can('create', Meeting::class);
+    Route::get('meetings/{meeting}', [MeetingController::class, 'show'])->can('read', 'meeting');
+    Route::put('meetings/{meeting}/attendance', [MeetingController::class, 'attendance'])->can('mark', 'meeting');
+    Route::post('meetings/{meeting}/marks', [MeetingController::class, 'marks'])->can('mark', 'meeting');
+    Route::post('meetings/{meeting}/log', [MeetingController::class, 'log'])->can('plan', 'meeting');
+    Route::post('withdrawals', [MeetingController::class, 'withdraw'])->can('mark'); // and by what it withdraws
 });

@@ -7,6 +7,8 @@ namespace Tests;
 use App\Actions\FillGroup;
 use App\Actions\FoundSchool;
 use App\Actions\LayTerm;
+use App\Actions\LogClass;
+use App\Actions\NewCourse;
 use App\Actions\ReadForm;
 use App\Actions\SaveForm;
 use App\Models\CurrentSchool;
@@ -16,10 +18,16 @@ use App\Models\Meeting;
 use App\Models\School;
 use App\Models\Term;
 use App\Models\User;
+use App\Words;
+use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Reading\Message;
+use Gorvan\Core\Record\ClassLog;
 use Gorvan\Core\Term\Approach;
+use Illuminate\Foundation\Testing\RefreshDatabaseState;
 use Illuminate\Foundation\Testing\TestCase as Framework;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
 
 /** What tests of the application share: a school made by the same Actions the pages use. */
 abstract class TestCase extends Framework
@@ -28,6 +36,9 @@ abstract class TestCase extends Framework
 
     protected function setUp(): void
     {
+        if (getenv('GORVAN_DATABASES') === 'copied') {
+            RefreshDatabaseState::$migrated = true; // each runner's database is a copy of one that is migrated
+        }
         parent::setUp();
         // The stateful API answers requests that come from its own pages.
         $this->withHeader('Referer', (string) config('app.url'));
@@ -51,7 +62,7 @@ abstract class TestCase extends Framework
      * @param  callable(): T  $work
      * @return T
      */
-    protected function inside(School $school, callable $work): mixed
+    public function inside(School $school, callable $work): mixed
     {
         return app(CurrentSchool::class)->during($school, $work);
     }
@@ -74,7 +85,7 @@ abstract class TestCase extends Framework
                 'to' => '2026-03-10',
                 'pattern' => [['weekday' => 'Tue', 'at' => '19:00', 'minutes' => 60]],
                 'closures' => [],
-            ], Approach::PieceByPiece);
+            ], [new NewCourse($form, Approach::PieceByPiece, lessonLoad: 4.0)]);
 
             return ['user' => $user, 'form' => $form, 'group' => $group, 'term' => $term];
         });
@@ -88,8 +99,50 @@ abstract class TestCase extends Framework
     }
 
     /** A mark as a page sends it. @return array<string, string|null> */
-    protected function mark(string $student, string $entry, string $support = 'Alone', ?string $id = null, ?string $at = null): array
+    public function mark(string $student, string $entry, string $support = 'Alone', ?string $id = null, ?string $at = null): array
     {
         return ['id' => $id ?? (string) Str::ulid(), 'student' => $student, 'entry' => $entry, 'side' => null, 'support' => $support, 'at' => $at ?? now()->toRfc3339String()];
+    }
+
+    /**
+     * The log of a class that went as planned, as a page sends it.
+     *
+     * @param  array<string, mixed>  $change
+     * @return array<string, mixed>
+     */
+    public function asPlanned(Meeting $meeting, array $change = []): array
+    {
+        return $this->inside(School::findOrFail($meeting->school_id), function () use ($meeting, $change): array {
+            $meeting = Meeting::findOrFail($meeting->id);
+            $part = $meeting->planned()?->courses[0];
+            $away = $meeting->attendances()->where('is_present', false)->pluck('student_id')->all();
+            $doing = static fn (string $what, array $entries): array => $entries === [] ? [] : [['what' => $what, 'entries' => $entries]];
+
+            return [...[
+                'format' => 'gorvan.log/1', 'id' => (string) Str::ulid(), 'on' => $meeting->on, 'made_at' => now()->toRfc3339String(), 'minutes' => $meeting->minutes,
+                'present' => array_values(array_diff($meeting->term->group->students()->pluck('students.id')->all(), $away)),
+                'did' => [
+                    ...array_merge([], ...array_map(static fn ($review): array => $doing('reviewed', $review->entries), $part->review ?? [])),
+                    ...$doing('reviewed', $part->recap ?? []),
+                    ...$doing('taught', $part->lesson->entries ?? []),
+                    ...$doing('run_through', $part->runThrough ?? []),
+                ],
+            ], ...$change];
+        });
+    }
+
+    /** Logs a class as planned, as a command would. @param  array<string, mixed>  $change */
+    public function logged(Meeting $meeting, User $by, array $change = []): string
+    {
+        $log = $this->asPlanned($meeting, $change);
+        $this->inside($by->school, fn () => app(LogClass::class)(Meeting::findOrFail($meeting->id), ClassLog::read(JsonNode::parse(json_encode($log, JSON_THROW_ON_ERROR))), $by));
+
+        return $log['id'];
+    }
+
+    /** The words of a refusal, as a page says them. */
+    protected function said(TestResponse $answer): string
+    {
+        return Words::asSentence(Message::read(JsonNode::parse((string) $answer->getContent())));
     }
 }

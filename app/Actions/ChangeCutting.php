@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Form;
-use App\Models\User;
+use App\Models\Viewer;
 use Gorvan\Core\Form\CutPin;
 use Gorvan\Core\Form\Edit\SetEntry;
-use Gorvan\Core\Lesson\LessonCut;
+use Gorvan\Core\Reading\Message;
 use Illuminate\Support\Facades\DB;
 
 /** Pins or bars joins, or says how large or how many the lessons should be; core then cuts again. */
@@ -20,29 +20,30 @@ final class ChangeCutting
 
     /**
      * @param  array<int, CutPin|null>  $pins  by the position before the join
+     * @return list<Message> what it moved in running terms
      *
      * @throws \Gorvan\Core\Lesson\CutImpossible and nothing is changed
      */
-    public function pins(Form $form, array $pins, ?User $by = null): void
+    public function pins(Form $form, array $pins, ?Viewer $by = null): array
     {
-        $score = $form->score()->form;
+        $score = $form->placed()->form;
         $edits = [];
         foreach ($pins as $after => $pin) {
             if ($after >= $score->count()) {
-                throw Refused::because("There is no join after position $after in this form.", "joins.$after");
+                throw Refused::because(Message::of('join.none', after: $after), "joins.$after");
             }
             $edits[] = new SetEntry($score->at($after)->id, ['cut' => $pin?->value]);
         }
-        $this->revise->edit($form, null, $edits, $by);
+
+        return $this->revise->edit($form, null, $edits, $by);
     }
 
-    /** @throws \Gorvan\Core\Lesson\CutImpossible and nothing is changed */
-    public function size(Form $form, ?float $target, ?int $lessons): LessonCut
+    /** The size of the lessons of no group. @throws \Gorvan\Core\Lesson\CutImpossible and nothing is changed */
+    public function size(Form $form, ?float $target, ?int $lessons): void
     {
-        return DB::transaction(function () use ($form, $target, $lessons): LessonCut {
+        DB::transaction(function () use ($form, $target, $lessons): void {
             $form->update(['target' => $target, 'lesson_count' => $lessons]);
-
-            return ($this->cut)($form);
+            ($this->cut)($form);
         });
     }
 }

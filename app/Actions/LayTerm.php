@@ -4,20 +4,23 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\Course;
 use App\Models\CurrentSchool;
 use App\Models\Group;
 use App\Models\Term;
+use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Reading\BadInput;
-use Gorvan\Core\Term\Approach;
+use Gorvan\Core\Reading\Message;
+use Gorvan\Core\Term\MeetingDate;
 use Gorvan\Core\Term\TermDates;
 use Gorvan\Core\Term\TermReader;
 use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\DB;
 
-/** Lays a group's form over a term of weekly meetings. */
+/** Lays courses over a term of weekly meetings. */
 final class LayTerm
 {
-    public function __construct(private readonly CurrentSchool $school, private readonly PlanTerm $plan)
+    public function __construct(private readonly CurrentSchool $school, private readonly PlanTerm $plan, private readonly CutCourse $cut, private readonly LessonCutter $cutter)
     {
     }
 
@@ -35,39 +38,80 @@ final class LayTerm
             $dates = TermDates::of((new TermReader)->read(json_encode($zoned, JSON_THROW_ON_ERROR)));
         } catch (BadInput $e) {
             // A teacher fills in a page and no file: the sentence says it, the place is for the page.
-            throw Refused::because(ucfirst($e->reason).'.', $e->place);
+            throw Refused::because($e->reason, $e->place);
         }
         $most = config('gorvan.limits.meetings');
         if (count($dates->meetings) > $most) {
-            throw Refused::because(sprintf('That makes %d meetings; a term has at most %d. Shorten the term or the weekly pattern.', count($dates->meetings), $most), '$.to');
+            throw Refused::because(Message::of('term.too_many', meetings: count($dates->meetings), most: $most), '$.to');
         }
 
         return $dates;
     }
 
-    /** @param  array<mixed>  $term */
-    public function __invoke(Group $group, string $title, array $term, Approach $approach): Term
+    /**
+     * @param  array<mixed>  $term
+     * @param  non-empty-list<NewCourse>  $courses  in their order
+     *
+     * @throws \Gorvan\Core\Lesson\CutImpossible and nothing is laid
+     */
+    public function __invoke(Group $group, string $title, array $term, array $courses): Term
     {
         $dates = $this->dates($term);
-
-        return DB::transaction(function () use ($group, $title, $term, $approach, $dates): Term {
+        $row = DB::transaction(function () use ($group, $title, $term, $courses, $dates): Term {
             $row = Term::create([
                 'group_id' => $group->id,
-                'form_id' => $group->form_id,
                 'title' => $title,
                 'starts_on' => $term['from'],
                 'ends_on' => $term['to'],
                 'pattern' => $term['pattern'],
                 'closures' => $term['closures'] ?? [],
-                'approach' => $approach,
-                'warnings' => [],
+                'warnings' => '[]',
             ]);
             foreach ($dates->meetings as $date) {
                 $row->meetings()->create(['on' => $date->on, 'starts_at' => $date->starts, 'minutes' => $date->minutes]);
             }
-            ($this->plan)($row);
+            foreach ($courses as $at => $course) {
+                $made = $row->courses()->create([
+                    'form_id' => $course->form->id,
+                    'ordinal' => $at + 1,
+                    'first_entry' => $course->firstEntry,
+                    'last_entry' => $course->lastEntry,
+                    'approach' => $course->approach,
+                    'share' => $course->share,
+                    'lesson_load' => $course->lessonLoad,
+                    'lesson_count' => $course->lessonCount,
+                    'pins' => (object) [],
+                ]);
+                ($this->cut)($made->setRelation('term', $row), $course->form->placed(), self::minutes($dates));
+            }
 
             return $row;
         });
+        // The plan stands on the first screen, so it is not left to the worker; it holds nothing while it computes.
+        ($this->plan)($row->refresh());
+
+        return $row->refresh();
+    }
+
+    /**
+     * How many lessons a course would be cut into, without saving.
+     *
+     * @throws \Gorvan\Core\Lesson\CutImpossible
+     */
+    public function lessons(NewCourse $course, TermDates $dates): int
+    {
+        $placed = $course->form->placed();
+        $row = new Course(['first_entry' => $course->firstEntry, 'last_entry' => $course->lastEntry, 'approach' => $course->approach, 'share' => $course->share, 'lesson_load' => $course->lessonLoad, 'lesson_count' => $course->lessonCount, 'pins' => []]);
+        $row->id = 'new';
+
+        return count($row->course($placed)->cut($this->cutter, self::minutes($dates), [])->lessons);
+    }
+
+    /** @return non-empty-list<int> */
+    private static function minutes(TermDates $dates): array
+    {
+        $minutes = array_map(static fn (MeetingDate $date): int => $date->minutes, $dates->meetings);
+
+        return $minutes === [] ? [60] : $minutes;
     }
 }

@@ -4,111 +4,99 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\Course;
 use App\Models\CurrentSchool;
+use App\Models\Entry;
+use App\Models\LoggedClass;
 use App\Models\Meeting;
-use App\Models\Practice;
-use App\Models\Score;
-use App\Models\User;
+use App\Models\Student;
+use App\Models\Viewer;
 use App\Models\Withdrawal;
-use DateTimeImmutable;
-use DateTimeZone;
+use Gorvan\Core\Reading\Message;
+use Gorvan\Core\Record\ClassLog;
+use Gorvan\Core\Record\Doing;
+use Gorvan\Core\Record\Guest;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
+use Symfony\Component\Uid\Ulid;
 
-/**
- * Logs a class that went as planned: who was there was taught the lesson and practised what was reviewed. Who was not
- * noted as away was there.
- */
+/** Keeps what a class did hold: one log, as the page made it. */
 final class LogClass
 {
-    public function __construct(private readonly CurrentSchool $school, private readonly PlanTerm $plan, private readonly TakeAttendance $attendance)
-    {
+    public function __construct(
+        private readonly CurrentSchool $school,
+        private readonly KeepLog $keep,
+        private readonly WithdrawFacts $withdraw,
+        private readonly AskForPlan $ask,
+    ) {
     }
 
-    /** @param  string  $log a ULID made by the client; the same one twice changes nothing */
-    public function __invoke(Meeting $meeting, string $log, DateTimeImmutable $at, User $by): void
+    public function __invoke(Meeting $meeting, ClassLog $log, Viewer $by): void
     {
-        DB::transaction(function () use ($meeting, $log, $at, $by): void {
+        DB::transaction(function () use ($meeting, $log, $by): void {
             // Two devices may log the same class at once: the second one waits, and then sees the first.
-            $this->append(Meeting::lockForUpdate()->findOrFail($meeting->id), $log, $at, $by);
+            $this->append(Meeting::lockForUpdate()->findOrFail($meeting->id), $log, $by);
         });
     }
 
-    private function append(Meeting $meeting, string $log, DateTimeImmutable $at, User $by): void
+    private function append(Meeting $meeting, ClassLog $sent, Viewer $by): void
     {
         if ($meeting->on > $this->school->today()) {
-            throw Refused::because('This meeting is still to come. Log it on its day or after.');
+            throw Refused::because(Message::of('log.early'));
         }
-        if ($meeting->log_id === $log) {
-            return;
+        if ($sent->on !== $meeting->on) {
+            throw Refused::because(Message::of('log.day', on: $meeting->on, said: $sent->on), 'on');
         }
-        if ($meeting->log_id !== null) {
-            throw Refused::conflict('This class has been logged already. Take the log back to log it again.');
-        }
-        if (Practice::where('log_id', $log)->exists() || Withdrawal::where('of', $log)->exists()) {
-            throw Refused::conflict('This log has an id that was used before. Log the class again.');
-        }
-        if ($meeting->plan === null) {
-            throw Refused::because('This meeting has no plan, so there is nothing to log.');
-        }
-        $present = $this->present($meeting, $by);
-        $score = $meeting->term->form->score();
-        $rows = [];
-        foreach ($this->contacts($meeting, $score) as $position => $kind) {
-            foreach ($present as $student) {
-                $rows[] = [
-                    'id' => (string) Str::uuid7(),
-                    'school_id' => $meeting->school_id,
-                    'log_id' => $log,
-                    'student_id' => $student,
-                    'entry_id' => $score->idAt($position),
-                    'meeting_id' => $meeting->id,
-                    'kind' => $kind,
-                    'at' => $at->setTimezone(new DateTimeZone('UTC'))->format('Y-m-d H:i:s.uP'),
-                    'made_by' => $by->id,
-                ];
+        $log = $this->complete($meeting, $sent);
+        $known = LoggedClass::find($log->id);
+        if ($known !== null || Withdrawal::whereKey($log->id)->exists()) {
+            if ($known !== null && $known->body === $log->json()) {
+                return; // sent twice
             }
+            throw Refused::conflict(Message::of('log.reused'), 'id');
         }
-        foreach (array_chunk($rows, 500) as $chunk) {
-            Practice::insert($chunk);
+        $standing = $meeting->standingLog();
+        if ($standing !== null) {
+            if ($log->replaces !== $standing->id) {
+                throw Refused::conflict(Message::of('log.logged'));
+            }
+            $this->withdraw->log($standing, $log->id, $log->madeAt, $by);
         }
-        $meeting->update(['log_id' => $log]);
-        ($this->plan)($meeting->term);
+        ($this->keep)($meeting->term->group_id, $meeting->id, $log, $by);
+        ($this->ask)($meeting->term);
     }
 
-    /** @return list<string> the students who were there, each now noted */
-    private function present(Meeting $meeting, User $by): array
+    /** The log with what the page may leave out: the form where the term has one course. Everything it names is there. */
+    private function complete(Meeting $meeting, ClassLog $log): ClassLog
     {
-        $noted = $meeting->attendances()->pluck('is_present', 'student_id');
-        $present = $unnoted = [];
-        foreach ($meeting->term->group->students as $student) {
-            if (! $noted->has($student->id)) {
-                $unnoted[$student->id] = true;
+        $forms = Course::where('term_id', $meeting->term_id)->orderBy('ordinal')->pluck('form_id')->all();
+        $keys = Entry::whereIn('form_id', $forms)->get(['id', 'school_id', 'form_id', 'key'])->groupBy('form_id')->map(static fn ($entries) => $entries->pluck('key')->flip())->all();
+        $did = [];
+        foreach ($log->did as $at => $doing) {
+            $form = $doing->form ?? (count($forms) === 1 ? $forms[0] : null);
+            if ($doing->entries !== [] && ! isset($keys[$form])) {
+                throw Refused::because(Message::of('log.form', nth: $at + 1), "did.$at.form");
             }
-            if ($noted->get($student->id, true)) {
-                $present[] = $student->id;
+            foreach ($doing->entries as $entry) {
+                if (! isset($keys[$form][$entry])) {
+                    throw Refused::because(Message::of('log.entry', nth: $at + 1, entry: $entry), "did.$at.entries");
+                }
             }
+            $did[] = $doing->entries === [] ? $doing : $doing->of($form);
         }
-        ($this->attendance)($meeting, $unnoted, $by);
-
-        return $present;
-    }
-
-    /** @return array<int, 'taught'|'practice'> by position */
-    private function contacts(Meeting $meeting, Score $score): array
-    {
-        $plan = $meeting->plan ?? [];
-        $review = is_array($plan['review'] ?? null) ? $plan['review'] : [];
-        $contacts = [];
-        foreach ([$plan['recap'] ?? null, $plan['run_through'] ?? null, ...array_values($review)] as $stored) {
-            foreach ($score->positions($stored) as $position) {
-                $contacts[$position] = 'practice';
+        $guests = array_map(static fn (Guest $guest): Guest => Ulid::isValid($guest->id) ? new Guest(Ulid::fromString($guest->id)->toRfc4122(), $guest->name, $guest->isFirstTime, $guest->others) : $guest, $log->guests);
+        $named = array_values(array_unique([...$log->present, ...array_merge([], ...array_map(static fn (Doing $doing): array => $doing->students ?? [], $did))]));
+        $ids = array_map(static fn (Guest $guest): string => $guest->id, $guests);
+        foreach (array_diff($named, $ids) as $student) {
+            if (preg_match('/^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $student) !== 1 || ! Student::whereKey($student)->exists()) {
+                throw Refused::because(Message::of('students.not_here'), 'present');
             }
         }
-        foreach ($score->positions($plan['lesson'] ?? null) as $position) {
-            $contacts[$position] = 'taught';
+        foreach ($ids as $at => $id) {
+            if (preg_match('/^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $id) !== 1) {
+                throw Refused::because(Message::of('log.guest'), "guests.$at.id");
+            }
         }
 
-        return $contacts;
+        return $log->completed($meeting->id, $did, $guests);
     }
 }

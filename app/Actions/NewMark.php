@@ -6,7 +6,7 @@ namespace App\Actions;
 
 use DateTimeImmutable;
 use Gorvan\Core\Form\Side;
-use Gorvan\Core\Memory\Support;
+use Gorvan\Core\Record\Support;
 
 /** A mark as it was made by the client; `id` is a ULID. */
 final readonly class NewMark

@@ -4,20 +4,30 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\Course;
 use App\Models\CurrentSchool;
+use App\Models\LoggedClass;
 use App\Models\Meeting;
-use App\Models\Score;
+use App\Models\PlacedForm;
 use App\Models\Term;
 use Gorvan\Core\Lesson\LessonCutter;
-use Gorvan\Core\Memory\Standing;
+use Gorvan\Core\Memory\MemoryModel;
+use Gorvan\Core\Memory\Tracks;
+use Gorvan\Core\Reading\Day;
+use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Term\KnownEntry;
+use Gorvan\Core\Term\LayoutCourse;
 use Gorvan\Core\Term\LayoutRequest;
-use Gorvan\Core\Term\PlannedMeeting;
-use Gorvan\Core\Term\ReviewItem;
 use Gorvan\Core\Term\TermLayout;
 use Gorvan\Core\Term\TermMeeting;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
+use LogicException;
 
-/** Plans what is still open of a term: meetings already held or past stay as they were. */
+/**
+ * Plans what is still open of a term: what was held, and what has gone by, stays as it was. It computes without holding
+ * anything, and then writes what still fits.
+ */
 final class PlanTerm
 {
     public function __construct(
@@ -26,74 +36,97 @@ final class PlanTerm
         private readonly TermLayout $layout,
         private readonly ReadStandings $standings,
         private readonly TaughtEntries $taught,
+        private readonly MemoryModel $model = new MemoryModel,
     ) {
     }
 
     public function __invoke(Term $term): void
     {
-        $term->load('form.entries', 'group.students');
-        $form = $term->form;
-        $score = $form->score();
         $today = $this->school->today();
-        /** @var \Illuminate\Database\Eloquent\Collection<int, Meeting> $meetings */
-        $meetings = $term->meetings()->orderBy('starts_at')->get();
-        $students = array_values($term->group->students->pluck('id')->all());
-        $plan = $this->layout->lay(new LayoutRequest(
-            $score->form,
-            $form->cut($this->cutter),
-            array_values($meetings->map(static fn (Meeting $meeting): TermMeeting => new TermMeeting(
-                $meeting->on, $meeting->minutes, $meeting->log_id === null && $meeting->on >= $today,
-            ))->all()),
-            ($this->taught)($term->group_id, $score),
-            array_map($this->known(...), array_values(($this->standings)($score, $students, $today))),
-            $term->approach,
-        ));
-        foreach ($plan->meetings as $at => $planned) {
-            $meetings[$at]?->update($this->stored($planned, $score));
+        if ($term->ends_on < $today) {
+            return;
         }
-        $term->update(['warnings' => $plan->warnings]);
+        $asked = $term->plan_asked;
+        /** @var Collection<int, Meeting> $meetings */
+        $meetings = $term->meetings()->orderBy('starts_at')->get();
+        $logged = LoggedClass::whereIn('meeting_id', $meetings->pluck('id'))->pluck('id', 'meeting_id')->all();
+        $courses = $this->courses($term, $today);
+        // A meeting that was logged once keeps its plan, also when the log is taken back; so does one that has gone by.
+        $isOpen = static fn (Meeting $meeting): bool => $meeting->on >= $today && ! isset($logged[$meeting->id]);
+        $plan = $this->layout->lay(new LayoutRequest($this->days($meetings, $isOpen), $courses));
+        $plans = $plan->meetings;
+        // A term that began before it was laid has meetings that nobody ever planned: they get what would have been their plan.
+        $isUnplanned = static fn (Meeting $meeting): bool => $meeting->on < $today && $meeting->plan === null && ! isset($logged[$meeting->id]);
+        if ($meetings->contains($isUnplanned)) {
+            $plans += $this->layout->lay(new LayoutRequest($this->days($meetings, $isUnplanned), $courses))->meetings;
+        }
+        DB::transaction(function () use ($term, $asked, $plans, $meetings, $plan): void {
+            $now = Term::lockForUpdate()->find($term->id);
+            if ($now === null || $now->plan_asked !== $asked) {
+                return; // something changed meanwhile, and whoever changed it has asked again
+            }
+            $logged = LoggedClass::whereIn('meeting_id', $meetings->pluck('id'))->pluck('id', 'meeting_id')->all();
+            foreach ($plans as $at => $planned) {
+                $meeting = $meetings[$at] ?? null;
+                if ($meeting !== null && ! isset($logged[$meeting->id])) {
+                    Meeting::whereKey($meeting->id)->update(['plan' => $planned->json()]);
+                }
+            }
+            $now->update([
+                'plan_answered' => $asked,
+                'planned_at' => now(),
+                'warnings' => json_encode(array_map(static fn (Message $warning): array => $warning->toData(), $plan->warnings), JSON_THROW_ON_ERROR),
+            ]);
+        });
+    }
+
+    /** @return non-empty-list<LayoutCourse> */
+    private function courses(Term $term, string $today): array
+    {
+        $students = array_values($term->group->students()->pluck('students.id')->all());
+        $courses = [];
+        foreach ($term->courses()->with('form.entries')->get() as $row) {
+            /** @var Course $row */
+            $placed = $row->form->placed();
+            $course = $row->course($placed);
+            $taught = ($this->taught)($term->group_id, $placed);
+            $known = array_map(fn (array $tracks): array => $this->known($placed, $tracks, $today), array_values($this->standings->tracks($placed, $students, $today)));
+            $courses[] = new LayoutCourse(
+                $course,
+                $this->cutter->kept($placed->form, $course->scope($taught->by(Day::number($term->starts_on) - 1, $placed->form)), $row->lessons()),
+                $taught->by(Day::number($today), $placed->form),
+                $known,
+            );
+        }
+
+        return $courses === [] ? throw new LogicException("term $term->id has no course") : $courses;
     }
 
     /**
-     * @param  array<int, array<string, Standing>>  $standings
-     * @return array<int, KnownEntry> the weaker side where sides are apart
+     * @param  array<string, Tracks>  $tracks  by the entry's id in the form
+     * @return array<int, KnownEntry> by position
      */
-    private function known(array $standings): array
+    private function known(PlacedForm $placed, array $tracks, string $today): array
     {
         $known = [];
-        foreach ($standings as $position => $tracks) {
-            foreach ($tracks as $track) {
-                if ($track->state !== null && $track->last !== null
-                    && (! isset($known[$position]) || $track->state->stability < $known[$position]->state->stability)) {
-                    $known[$position] = new KnownEntry($track->state, $track->last);
-                }
+        foreach ($tracks as $entry => $of) {
+            $position = $placed->form->positionOf((string) $entry);
+            $weaker = KnownEntry::weakerOf($of, Day::number($today), $this->model);
+            if ($position !== null && $weaker !== null) {
+                $known[$position] = $weaker;
             }
         }
 
         return $known;
     }
 
-    /** @return array<string, mixed> */
-    private function stored(PlannedMeeting $planned, Score $score): array
+    /**
+     * @param  Collection<int, Meeting>  $meetings
+     * @param  callable(Meeting): bool  $isOpen
+     * @return list<TermMeeting>
+     */
+    private function days(Collection $meetings, callable $isOpen): array
     {
-        return [
-            'kind' => $planned->kind,
-            'boxes' => $planned->boxes->all(),
-            'plan' => [
-                'lesson_number' => $planned->lessonNumber,
-                'lesson' => $score->stored($planned->lesson),
-                'recap' => $score->stored($planned->recap),
-                'review' => array_map(static fn (ReviewItem $item): array => [
-                    ...($score->stored($item->passage) ?? []),
-                    'passes' => $item->passes,
-                    'minutes' => $item->minutes,
-                    'mean_recall' => $item->meanRecall,
-                ], $planned->review),
-                'run_through' => $score->stored($planned->runThrough),
-                'taught_after' => $planned->taughtAfter,
-                'recall_after' => $planned->recallAfter,
-                'notes' => $planned->notes,
-            ],
-        ];
+        return array_values($meetings->map(static fn (Meeting $meeting): TermMeeting => new TermMeeting($meeting->on, $meeting->minutes, $isOpen($meeting)))->all());
     }
 }

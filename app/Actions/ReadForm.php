@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use Gorvan\Core\Form\CsvFormReader;
-use Gorvan\Core\Form\FormFileReader;
-use Gorvan\Core\Form\PlainListReader;
-use Gorvan\Core\Form\ReadForm as CoreReadForm;
-use Gorvan\Core\Form\ReferenceCycles;
+use Gorvan\Core\Form\File\CsvFormReader;
+use Gorvan\Core\Form\File\FormFileReader;
+use Gorvan\Core\Form\File\PlainListReader;
+use Gorvan\Core\Form\File\ReadForm as CoreReadForm;
+use Gorvan\Core\Form\File\ReferenceCycles;
 use Gorvan\Core\Reading\JsonNode;
 
 /** Reads a pasted list, a CSV file or a form file, whichever it is, without saving anything. */

@@ -5,42 +5,45 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\CurrentSchool;
-use App\Models\Mark;
-use App\Models\Practice;
-use App\Models\Score;
-use App\Models\Withdrawal;
-use DateTimeImmutable;
-use Gorvan\Core\Form\Side;
-use Gorvan\Core\Memory\Fact;
+use App\Models\PlacedForm;
+use App\Record\Checkpoints;
+use App\Record\EntryRows;
+use App\Record\FactSource;
+use Gorvan\Core\Memory\MemoryModel;
 use Gorvan\Core\Memory\Replay;
-use Gorvan\Core\Memory\Standing;
-use Illuminate\Support\Collection;
+use Gorvan\Core\Memory\Tracks;
+use Gorvan\Core\Reading\Day;
+use Gorvan\Core\Record\Fact;
+use Gorvan\Core\Standing\StudentStanding;
 
-/** Replays the record of some students: every standing is computed from the facts, none is stored. */
+/**
+ * Where students stand in a form on a day: what is known now about that day. Every reading goes on from a checkpoint where
+ * one holds, and is the same to the last bit as a replay from the first fact.
+ */
 final class ReadStandings
 {
-    public function __construct(private readonly CurrentSchool $school)
-    {
+    public function __construct(
+        private readonly CurrentSchool $school,
+        private readonly FactSource $facts,
+        private readonly Checkpoints $checkpoints,
+        private readonly EntryRows $entries,
+        private readonly Replay $replay = new Replay,
+        private readonly MemoryModel $model = new MemoryModel,
+    ) {
     }
 
     /**
      * @param  list<string>  $students
      * @param  string  $on  the day `Y-m-d`
-     * @return array<string, array<int, array<string, Standing>>> tracks by student and position
+     * @param  list<string>|null  $only  rows of the entries that matter; the others are not read
+     * @return array<string, StudentStanding> by student
      */
-    public function __invoke(Score $score, array $students, string $on): array
+    public function __invoke(PlacedForm $form, array $students, string $on, ?array $only = null): array
     {
-        $facts = $this->facts($score, $students);
-        $replay = new Replay($this->school->zone());
+        $day = Day::number($on);
         $standings = [];
-        foreach ($students as $student) {
-            $standings[$student] = [];
-            foreach ($replay->tracksOn($facts[$student] ?? [], $on) as $entry => $tracks) {
-                $position = $score->positionOf((string) $entry);
-                if ($position !== null) {
-                    $standings[$student][$position] = $tracks;
-                }
-            }
+        foreach ($this->tracks($form, $students, $on, $only) as $student => $tracks) {
+            $standings[$student] = StudentStanding::of($form->form, $tracks, $day, $this->model);
         }
 
         return $standings;
@@ -48,49 +51,126 @@ final class ReadStandings
 
     /**
      * @param  list<string>  $students
-     * @return array<string, list<Fact>> by student
+     * @param  list<string>|null  $only
+     * @return array<string, array<string, Tracks>> by student and the entry's id in the form
      */
-    private function facts(Score $score, array $students): array
+    public function tracks(PlacedForm $form, array $students, string $on, ?array $only = null): array
     {
-        $facts = [];
-        $owner = []; // whose mark an id is
-        foreach (Mark::whereIn('student_id', $students)->whereIn('entry_id', $score->ids)->toBase()->get(['id', 'student_id', 'entry_id', 'side', 'support', 'at']) as $mark) {
-            $facts[$mark->student_id][] = Fact::mark($mark->id, $mark->entry_id, new DateTimeImmutable($mark->at), \Gorvan\Core\Memory\Support::from($mark->support), Side::tryFrom((string) $mark->side));
-            $owner[$mark->id] = $mark->student_id;
-        }
-        $withdrawals = Withdrawal::query()->orderBy('received_at')->orderBy('id')->toBase()->get(['id', 'of', 'at']);
-        $logs = $this->withdrawn($withdrawals, $owner, $facts);
-        foreach (Practice::whereIn('student_id', $students)->whereIn('entry_id', $score->ids)->whereNotIn('log_id', $logs)->toBase()->get(['log_id', 'student_id', 'entry_id', 'kind', 'at']) as $row) {
-            $id = "$row->log_id/$row->entry_id";
-            $at = new DateTimeImmutable($row->at);
-            $facts[$row->student_id][] = $row->kind === 'taught' ? Fact::taught($id, $row->entry_id, $at) : Fact::practice($id, $row->entry_id, $at);
+        $rows = $only ?? $form->ids;
+        $byKey = [];
+        foreach ($students === [] ? [] : $this->until($students, Day::number($on), $rows) as $student => $tracks) {
+            $byKey[$student] = [];
+            foreach ($tracks as $row => $of) {
+                $key = $form->keyOf((string) $row);
+                if ($key !== null) {
+                    $byKey[$student][$key] = $of;
+                }
+            }
         }
 
-        return $facts;
+        return $byKey;
     }
 
     /**
-     * Hands each withdrawal of a mark to the student it is about; what is left withdraws a log.
-     *
-     * @param  Collection<int, \stdClass>  $withdrawals
-     * @param  array<string, string>  $owner
-     * @param  array<string, list<Fact>>  $facts
-     * @return list<string> the logs withdrawn
+     * @param  non-empty-list<string>  $students
+     * @param  list<string>  $subjects
+     * @return array<string, array<string, Tracks>> by student and subject, in the order asked for
      */
-    private function withdrawn(Collection $withdrawals, array $owner, array &$facts): array
+    private function until(array $students, int $day, array $subjects): array
     {
-        $logs = [];
-        foreach ($withdrawals as $row) {
-            $student = $owner[$row->of] ?? null;
-            if ($student === null) {
-                $logs[] = $row->of;
-
-                continue;
-            }
-            $owner[$row->id] = $student;
-            $facts[$student][] = Fact::withdraw($row->id, $row->of, new DateTimeImmutable($row->at));
+        $horizon = Day::number($this->school->today()) - Checkpoints::DAYS_AGO;
+        $known = $this->checkpoints->of($students);
+        $usable = array_keys(array_filter($known, static fn (array $one): bool => $one['through'] !== null && $one['through'] <= $day));
+        $tracks = $this->fromCheckpoints($usable, $known, $subjects, $day, $horizon);
+        $rest = array_values(array_diff($students, $usable));
+        if ($rest !== []) {
+            $tracks += $day >= $horizon ? $this->rebuilt($rest, $known, $day, $horizon) : $this->replayed($rest, [], $this->facts->of($rest, null, $day));
         }
 
-        return $logs;
+        return array_replace(array_fill_keys($students, []), $tracks);
+    }
+
+    /**
+     * @param  list<string>  $students
+     * @param  array<string, array{epoch: int, through: int|null}>  $known
+     * @param  list<string>  $subjects
+     * @return array<string, array<string, Tracks>>
+     */
+    private function fromCheckpoints(array $students, array $known, array $subjects, int $day, int $horizon): array
+    {
+        if ($students === []) {
+            return [];
+        }
+        $through = array_map(static fn (string $student): int => (int) $known[$student]['through'], array_combine($students, $students));
+        $facts = $this->facts->of($students, min($through), $day);
+        $old = $new = $touched = [];
+        foreach ($facts as $student => $all) {
+            foreach ($all as $fact) {
+                if ($fact->day > $through[$student]) {
+                    $fact->day <= $horizon ? $old[$student][] = $fact : $new[$student][] = $fact;
+                    $touched[$fact->subject?->key()] = true;
+                }
+            }
+        }
+        $tracks = $this->checkpoints->tracks($students, array_values(array_unique([...$subjects, ...($old === [] ? [] : array_map(strval(...), array_keys($touched)))])));
+        if ($old !== []) {
+            // Days have gone by since: the checkpoint moves on with what was noted on them.
+            $moved = $this->replayed(array_map(strval(...), array_keys($old)), $tracks, $old);
+            $changed = [];
+            foreach ($old as $student => $all) {
+                $changed[$student] = array_intersect_key($moved[$student], array_flip(array_map(static fn (Fact $fact): string => (string) $fact->subject?->key(), $all)));
+            }
+            $this->checkpoints->save($changed, array_map(static fn (array $one): int => $one['epoch'], $known), $horizon, false);
+            $tracks = array_replace($tracks, $moved);
+        }
+
+        return $new === [] ? $tracks : array_replace($tracks, $this->replayed(array_map(strval(...), array_keys($new)), $tracks, $new));
+    }
+
+    /**
+     * From the first fact on; and kept, so that the next reading need not.
+     *
+     * @param  list<string>  $students
+     * @param  array<string, array{epoch: int, through: int|null}>  $known
+     * @return array<string, array<string, Tracks>>
+     */
+    private function rebuilt(array $students, array $known, int $day, int $horizon): array
+    {
+        $old = $new = array_fill_keys($students, []);
+        foreach ($this->facts->of($students, null, $day) as $student => $all) {
+            foreach ($all as $fact) {
+                $fact->day <= $horizon ? $old[$student][] = $fact : $new[$student][] = $fact;
+            }
+        }
+        $tracks = $this->replayed($students, [], $old);
+        $this->checkpoints->save($tracks, array_map(static fn (array $one): int => $one['epoch'], $known), $horizon, true);
+
+        return $this->replayed($students, $tracks, $new);
+    }
+
+    /**
+     * @param  list<string>  $students
+     * @param  array<string, array<string, Tracks>>  $from
+     * @param  array<string, list<Fact>>  $facts  of later days than what they go on from
+     * @return array<string, array<string, Tracks>>
+     */
+    private function replayed(array $students, array $from, array $facts): array
+    {
+        $bySubject = [];
+        foreach ($students as $student) {
+            foreach ($facts[$student] ?? [] as $fact) {
+                $bySubject[$student][(string) $fact->subject?->key()][] = $fact;
+            }
+        }
+        $this->entries->loadSides(array_map(strval(...), array_keys(array_merge([], ...array_values($bySubject)))));
+        $tracks = [];
+        foreach ($students as $student) {
+            $tracks[$student] = $from[$student] ?? [];
+            foreach ($bySubject[$student] ?? [] as $subject => $all) {
+                $tracks[$student][$subject] = $this->replay->on($tracks[$student][$subject] ?? Tracks::none(), $all, $this->entries->hasSides((string) $subject));
+            }
+        }
+
+        return $tracks;
     }
 }

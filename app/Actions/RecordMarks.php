@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\Course;
 use App\Models\Entry;
+use App\Models\LoggedClass;
 use App\Models\Mark;
 use App\Models\Meeting;
-use App\Models\User;
+use App\Models\Viewer;
+use App\Record\Checkpoints;
 use DateTimeZone;
+use Gorvan\Core\Reading\Message;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -17,35 +21,69 @@ use Illuminate\Support\Facades\DB;
  */
 final class RecordMarks
 {
+    public function __construct(private readonly Checkpoints $checkpoints)
+    {
+    }
+
     /** @param  list<NewMark>  $marks */
-    public function __invoke(Meeting $meeting, array $marks, User $by): void
+    public function __invoke(Meeting $meeting, array $marks, Viewer $by): void
     {
         DB::transaction(function () use ($meeting, $marks, $by): void {
-            $students = $meeting->term->group->students->pluck('id')->flip();
-            $entries = Entry::where('form_id', $meeting->term->form_id)->pluck('id')->flip();
-            $rows = [];
-            foreach ($marks as $at => $mark) {
-                if (! $students->has($mark->student)) {
-                    throw Refused::because('Mark '.($at + 1).' names a student who is not in this group. Nothing was saved.', "marks.$at.student");
-                }
-                if (! $entries->has($mark->entry)) {
-                    throw Refused::because('Mark '.($at + 1).' names an entry that is not in this form. Nothing was saved.', "marks.$at.entry");
-                }
-                $row = $this->row($meeting, $mark, $by);
-                if (($rows[$mark->id] ?? $row) !== $row) {
-                    throw $this->reused($at);
-                }
-                $rows[$mark->id] = $row;
-            }
+            $rows = $this->rows($meeting, $marks, $by);
             foreach (array_chunk(array_values($rows), 500) as $chunk) {
                 Mark::insertOrIgnore($chunk);
             }
             $this->compare($rows, $marks);
+            if ($this->checkpoints->mayHold($meeting->on)) {
+                $this->checkpoints->discard(array_unique(array_map(static fn (NewMark $mark): string => $mark->student, $marks)));
+            }
         });
     }
 
+    /**
+     * @param  list<NewMark>  $marks
+     * @return array<string, array<string, mixed>> by id
+     */
+    private function rows(Meeting $meeting, array $marks, Viewer $by): array
+    {
+        $students = array_flip($this->students($meeting));
+        $sided = Entry::whereIn('form_id', Course::where('term_id', $meeting->term_id)->select('form_id'))
+            ->whereIn('id', array_unique(array_map(static fn (NewMark $mark): string => $mark->entry, $marks)))->toBase()->pluck('sided', 'id')->all();
+        $rows = [];
+        foreach ($marks as $at => $mark) {
+            if (! isset($students[$mark->student])) {
+                throw Refused::because(Message::of('mark.student', nth: $at + 1), "marks.$at.student");
+            }
+            if (! isset($sided[$mark->entry])) {
+                throw Refused::because(Message::of('mark.entry', nth: $at + 1), "marks.$at.entry");
+            }
+            if ($mark->side !== null && $sided[$mark->entry] !== true) {
+                throw Refused::because(Message::of('mark.side', nth: $at + 1), "marks.$at.side");
+            }
+            $row = $this->row($meeting, $mark, $by);
+            if (($rows[$mark->id] ?? $row) !== $row) {
+                throw $this->reused($at);
+            }
+            $rows[$mark->id] = $row;
+        }
+
+        return $rows;
+    }
+
+    /**
+     * Who may be marked: whoever is in the group, or was there.
+     *
+     * @return list<string>
+     */
+    private function students(Meeting $meeting): array
+    {
+        $logged = LoggedClass::where('meeting_id', $meeting->id)->toBase()->select(DB::raw('unnest(students) as student'))->pluck('student');
+
+        return array_map(strval(...), array_values([...$meeting->term->group->membersSince($meeting->on)->pluck('id')->all(), ...$logged->all()]));
+    }
+
     /** @return array<string, mixed> */
-    private function row(Meeting $meeting, NewMark $mark, User $by): array
+    private function row(Meeting $meeting, NewMark $mark, Viewer $by): array
     {
         return [
             'id' => $mark->id,
@@ -53,10 +91,12 @@ final class RecordMarks
             'student_id' => $mark->student,
             'entry_id' => $mark->entry,
             'meeting_id' => $meeting->id,
+            'on' => $meeting->on,
             'side' => $mark->side?->value,
             'support' => $mark->support->value,
             'at' => $mark->at->setTimezone(new DateTimeZone('UTC'))->format('Y-m-d H:i:s.uP'),
-            'made_by' => $by->id,
+            'made_by' => $by->authorId(),
+            'clock_ahead' => Clock::ahead($mark->at),
         ];
     }
 
@@ -85,6 +125,6 @@ final class RecordMarks
 
     private function reused(int $at): Refused
     {
-        return Refused::conflict('Mark '.($at + 1).' has an id that was used for another mark. Nothing was saved; mark again to make a new one.', "marks.$at.id");
+        return Refused::conflict(Message::of('mark.reused', nth: $at + 1), "marks.$at.id");
     }
 }

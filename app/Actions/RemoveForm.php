@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\Course;
 use App\Models\Form;
 use App\Models\Group;
-use App\Models\Term;
+use Gorvan\Core\Reading\Message;
 
 /** Takes a form back that nobody learns. */
 final class RemoveForm
@@ -14,8 +15,8 @@ final class RemoveForm
     public function __invoke(Form $form): void
     {
         $groups = Group::where('form_id', $form->id)->orderBy('name')->pluck('name');
-        if ($groups->isNotEmpty() || Term::where('form_id', $form->id)->exists()) {
-            throw Refused::conflict('This form is learnt by '.($groups->implode(', ') ?: 'a group').', so it stays.');
+        if ($groups->isNotEmpty() || Course::where('form_id', $form->id)->exists()) {
+            throw Refused::conflict($groups->isEmpty() ? Message::of('form.learnt') : Message::of('form.learnt_by', groups: array_values($groups->all())));
         }
         $form->delete();
     }

@@ -4,29 +4,36 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\CurrentSchool;
 use App\Models\Group;
 use App\Models\GroupMember;
 use App\Models\Recorded;
 use App\Models\Student;
+use Gorvan\Core\Reading\Message;
 use Illuminate\Support\Facades\DB;
 
-/** Takes students out of a group they were put into by mistake: who has a record stays, who is nowhere else goes. */
+/**
+ * Takes students off a group's list. Whoever has a record has left today, and the record stays; whoever has none was put
+ * there by mistake and goes, altogether when they are in no other group.
+ */
 final class RemoveStudents
 {
+    public function __construct(private readonly CurrentSchool $school)
+    {
+    }
+
     /** @param  list<string>  $students */
     public function __invoke(Group $group, array $students): void
     {
-        DB::transaction(static function () use ($group, $students): void {
-            $names = $group->students()->whereKey($students)->pluck('name', 'students.id');
-            if ($names->count() < count(array_unique($students))) {
-                throw Refused::because('That student is not in this group.', 'students');
+        DB::transaction(function () use ($group, $students): void {
+            if ($group->students()->whereKey($students)->count() < count(array_unique($students))) {
+                throw Refused::because(Message::of('students.not_in_group'), 'students');
             }
             $recorded = Recorded::among($students);
-            if ($recorded !== null) {
-                throw Refused::conflict("$names[$recorded] has attendance or marks on record, so nobody was taken out.", 'students');
-            }
-            GroupMember::where('group_id', $group->id)->whereIn('student_id', $students)->delete();
-            Student::whereKey($students)->whereNotIn('id', GroupMember::select('student_id'))->delete();
+            GroupMember::where('group_id', $group->id)->whereIn('student_id', $recorded)->whereNull('left_on')->update(['left_on' => $this->school->today()]);
+            $mistaken = array_values(array_diff($students, $recorded));
+            GroupMember::where('group_id', $group->id)->whereIn('student_id', $mistaken)->delete();
+            Student::whereKey($mistaken)->whereNotIn('id', GroupMember::select('student_id'))->delete();
         });
     }
 }

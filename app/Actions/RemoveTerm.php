@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Models\Recorded;
 use App\Models\Term;
+use Gorvan\Core\Reading\Message;
 use Illuminate\Support\Facades\DB;
 
 /** Takes a term back in which nothing was recorded. What was recorded is kept, and its term with it. */
@@ -16,7 +17,7 @@ final class RemoveTerm
         DB::transaction(static function () use ($term): void {
             $meetings = $term->meetings()->lockForUpdate()->pluck('id');
             if (Recorded::atAnyOf($meetings)) {
-                throw Refused::conflict('Attendance, marks or a logged class are recorded in this term, so it stays.');
+                throw Refused::conflict(Message::of('term.recorded'));
             }
             $term->delete();
         });

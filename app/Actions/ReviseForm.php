@@ -6,15 +6,15 @@ namespace App\Actions;
 
 use App\Models\Form;
 use App\Models\FormVersion;
-use App\Models\Meeting;
-use App\Models\Score;
 use App\Models\User;
+use App\Models\Viewer;
 use Closure;
+use Gorvan\Core\Form\Change\FormDifference;
 use Gorvan\Core\Form\Edit\FormEdit;
+use Gorvan\Core\Form\Edit\FormReversal;
+use Gorvan\Core\Form\File\FormFileWriter;
 use Gorvan\Core\Form\Form as CoreForm;
-use Gorvan\Core\Form\FormDifference;
-use Gorvan\Core\Form\FormFileWriter;
-use Gorvan\Core\Form\FormReversal;
+use Gorvan\Core\Reading\Message;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -23,19 +23,20 @@ use Illuminate\Support\Facades\DB;
  */
 final class ReviseForm
 {
-    public function __construct(private readonly CutForm $cut, private readonly KeepScore $keep)
+    public function __construct(private readonly CutForm $cut, private readonly KeepForm $keep, private readonly RecutCourses $recut)
     {
     }
 
     /**
      * @param  int|null  $base  the version the edits were made on, null for whatever is there
      * @param  list<FormEdit>  $edits  one after the other, all or none
+     * @return list<Message> what it moved in running terms
      *
      * @throws Refused|\Gorvan\Core\Reading\BadInput|\Gorvan\Core\Lesson\CutImpossible and nothing is changed
      */
-    public function edit(Form $form, ?int $base, array $edits, ?User $by): void
+    public function edit(Form $form, ?int $base, array $edits, ?Viewer $by): array
     {
-        $this->change($form, $base, static fn (CoreForm $score): CoreForm => array_reduce(
+        return $this->change($form, $base, static fn (CoreForm $score): CoreForm => array_reduce(
             $edits,
             static fn (CoreForm $so_far, FormEdit $edit): CoreForm => $edit->apply($so_far),
             $score,
@@ -47,91 +48,97 @@ final class ReviseForm
      *
      * @param  int  $base  the version it was decided on; a newer one is not overwritten
      * @param  Closure(CoreForm): CoreForm  $change
-     * @param  string  $what  what is done, said before what changed
+     * @param  Message  $what  what is done, said before what changed
+     * @return list<Message> what it moved in running terms
      *
      * @throws Refused|\Gorvan\Core\Reading\BadInput|\Gorvan\Core\Lesson\CutImpossible and nothing is changed
      */
-    public function replace(Form $form, int $base, Closure $change, ?User $by, string $what): void
+    public function replace(Form $form, int $base, Closure $change, ?Viewer $by, Message $what): array
     {
-        $this->change($form, $base, $change, $by, static fn (FormDifference $since): array => $since->isNone() ? [] : [...$since->touched(), 'form'], $what);
+        return $this->change($form, $base, $change, $by, static fn (FormDifference $since): array => $since->isNone() ? [] : [...$since->touched(), 'form'], $what);
     }
 
     /**
      * The change that made a version is taken back out; what came after it stays.
      *
+     * @return list<Message> what it moved in running terms
+     *
      * @throws Refused when the same was changed again since, or it is not known what was before
      */
-    public function takeBack(Form $form, int $number, ?User $by): void
+    public function takeBack(Form $form, int $number, ?Viewer $by): array
     {
         [$after, $before] = [$this->version($form, $number), $this->version($form, $number - 1)];
-        $this->change($form, null, function (CoreForm $now) use ($before, $after, $number): CoreForm {
+
+        return $this->change($form, null, function (CoreForm $now) use ($before, $after, $number): CoreForm {
             $clashes = FormReversal::clashes($before, $after, $now);
             if ($clashes !== []) {
-                throw Refused::conflict(self::place($now, $clashes[0])." was changed again since, so version $number cannot be taken back alone. Compare the versions and restore the one you want.", $clashes[0]);
+                throw Refused::conflict(Message::of('edit.changed_since', place: self::place($now, $clashes[0]), number: $number), $clashes[0]);
             }
 
             return FormReversal::of($before, $after, $now);
-        }, $by, static fn (): array => [], "Took back version $number.");
+        }, $by, static fn (): array => [], Message::of('version.took_back', number: $number));
     }
 
     /** A state the form was in. @throws Refused when it is not kept */
     public function version(Form $form, int $number): CoreForm
     {
         if ($number === $form->version) {
-            return $form->score()->form;
+            return $form->placed()->form;
         }
 
-        return (FormVersion::where('form_id', $form->id)->where('number', $number)->first() ?? throw Refused::because("Version $number of this form is not kept.", 'number'))->score();
+        return (FormVersion::where('form_id', $form->id)->where('number', $number)->first() ?? throw Refused::because(Message::of('edit.version_gone', number: $number), 'number'))->form();
     }
 
     /**
      * @param  Closure(CoreForm): CoreForm  $change
      * @param  Closure(FormDifference): list<string>  $clash  what of it changed since the base
+     * @return list<Message> what it moved in running terms
      */
-    private function change(Form $form, ?int $base, Closure $change, ?User $by, Closure $clash, string $what = ''): void
+    private function change(Form $form, ?int $base, Closure $change, ?Viewer $by, Closure $clash, ?Message $what = null): array
     {
-        DB::transaction(function () use ($form, $base, $change, $by, $clash, $what): void {
+        $moved = DB::transaction(function () use ($form, $base, $change, $by, $clash, $what): array {
             $row = Form::lockForUpdate()->findOrFail($form->id);
-            $before = $row->score();
+            $before = $row->placed()->form;
             if ($base !== null && $base !== $row->version) {
-                $this->refuseClash($row, $before->form, $base, $clash);
+                $this->refuseClash($row, $before, $base, $clash);
             }
-            $after = $change($before->form);
-            $difference = FormDifference::between($before->form, $after);
+            $after = $change($before);
+            $difference = FormDifference::between($before, $after);
             if ($difference->isNone()) {
-                return;
+                return [];
             }
-            $this->keepFirst($row, $before->form);
-            if ($difference->isStructural()) {
-                $this->pinPlans($row, $before);
+            $this->keepFirst($row, $before);
+            ($this->keep)($row, $after, array_values(array_filter([$what, ...Told::of($difference, $before, $after)])), $by);
+            if (! $difference->changesPlan()) {
+                return [];
             }
-            ($this->keep)($row, $after, array_values(array_filter([$what, ...Told::of($difference, $before->form, $after)])), $by);
-            if ($difference->changesPlan()) {
-                ($this->cut)($row);
-            }
+            ($this->cut)($row);
+
+            return ($this->recut)($row);
         });
         $form->unsetRelations()->refresh();
+
+        return $moved;
     }
 
     /** @param  Closure(FormDifference): list<string>  $clash */
     private function refuseClash(Form $row, CoreForm $current, int $base, Closure $clash): void
     {
         $version = FormVersion::where('form_id', $row->id)->where('number', $base)->first();
-        $ids = $version === null ? ['form'] : $clash(FormDifference::between($version->score(), $current));
+        $ids = $version === null ? ['form'] : $clash(FormDifference::between($version->form(), $current));
         if ($ids === []) {
             return;
         }
         $latest = FormVersion::where('form_id', $row->id)->orderByDesc('number')->first();
-        $who = User::where('school_id', $row->school_id)->where('id', $latest?->made_by)->value('name') ?? 'Someone else';
-        $place = lcfirst(self::place($current, $ids[0]));
-        throw Refused::conflict("$who changed $place since you opened it. Your change was not saved: look at what is there now, and make it again if it still fits.", $ids[0]);
+        $who = User::where('school_id', $row->school_id)->where('id', $latest?->made_by)->value('name');
+        throw Refused::conflict(Message::of(is_string($who) ? 'edit.clash' : 'edit.clash_someone', ...(is_string($who) ? ['who' => $who] : []), place: self::place($current, $ids[0])), $ids[0]);
     }
 
-    private static function place(CoreForm $form, string $id): string
+    private static function place(CoreForm $form, string $id): Message
     {
         $position = $form->positionOf($id);
 
-        return $position === null ? 'This form' : "Entry $position, \"{$form->at($position)->title}\",";
+        return $position === null ? Message::of('edit.form') : Message::of('edit.entry', position: $position, title: $form->at($position)->title);
     }
 
     /**
@@ -154,24 +161,7 @@ final class ReviseForm
     private function keepFirst(Form $row, CoreForm $before): void
     {
         if (! FormVersion::where('form_id', $row->id)->where('number', $row->version)->exists()) {
-            $row->versions()->create(['number' => $row->version, 'made_by' => null, 'made_at' => $row->updated_at ?? now(), 'what' => ['As it was.'], 'file' => (new FormFileWriter)->write($before)]);
-        }
-    }
-
-    /** Plans that name only the ends of their passages name every entry, before one of them goes or moves. */
-    private function pinPlans(Form $row, Score $before): void
-    {
-        foreach (Meeting::whereHas('term', static fn ($term) => $term->where('form_id', $row->id))->whereNotNull('plan')->get() as $meeting) {
-            $plan = $meeting->plan ?? [];
-            $named = static fn (mixed $stored): mixed => is_array($stored) && ! isset($stored['ids'])
-                ? [...$stored, 'ids' => array_map($before->idAt(...), $before->positions($stored))] : $stored;
-            foreach (['lesson', 'recap', 'run_through'] as $key) {
-                $plan[$key] = $named($plan[$key] ?? null);
-            }
-            $plan['review'] = array_map($named, is_array($plan['review'] ?? null) ? $plan['review'] : []);
-            if ($plan != $meeting->plan) {
-                $meeting->update(['plan' => $plan]);
-            }
+            $row->versions()->create(['number' => $row->version, 'made_by' => null, 'made_at' => $row->updated_at ?? now(), 'what' => KeepForm::told([Message::of('version.as_it_was')]), 'file' => (new FormFileWriter)->write($before)]);
         }
     }
 }

@@ -4,24 +4,33 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Models\Meeting;
-use App\Models\Score;
+use App\Models\LoggedClass;
+use App\Models\PlacedForm;
+use Gorvan\Core\Reading\Day;
+use Gorvan\Core\Standing\Taught;
+use Illuminate\Support\Facades\DB;
 
-/** Which entries of a form a group has been given: the lessons of its meetings that were logged. */
+/** What a group was taught of a form, and when: read out of its logs. */
 final class TaughtEntries
 {
-    /** @return list<int> positions, in order */
-    public function __invoke(string $group, Score $score): array
+    public function __invoke(string $group, PlacedForm $form): Taught
     {
-        $taught = [];
-        $meetings = Meeting::whereNotNull('log_id')->whereHas('term', static fn ($term) => $term->where('group_id', $group))->get();
-        foreach ($meetings as $meeting) {
-            foreach ($score->positions($meeting->plan['lesson'] ?? null) as $position) {
-                $taught[$position] = true;
+        $prefix = "$form->id/";
+        $rows = LoggedClass::standing()->where('group_id', $group)->toBase()
+            ->select(DB::raw('unnest(taught) as entry'), DB::raw('min("on") as first'))->groupBy('entry')->get();
+        $lessons = [];
+        foreach ($rows as $row) {
+            if (str_starts_with($row->entry, $prefix)) {
+                $lessons[] = [Day::number($row->first), [substr($row->entry, strlen($prefix))]];
             }
         }
-        ksort($taught);
 
-        return array_keys($taught);
+        return Taught::of($lessons);
+    }
+
+    /** @return list<int> positions taught by a day `Y-m-d` */
+    public function by(string $group, PlacedForm $form, string $on): array
+    {
+        return $this($group, $form)->by(Day::number($on), $form->form);
     }
 }

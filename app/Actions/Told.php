@@ -4,53 +4,64 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use Gorvan\Core\Form\FieldChange;
+use Gorvan\Core\Form\Change\FieldChange;
+use Gorvan\Core\Form\Change\FormDifference;
 use Gorvan\Core\Form\Form;
-use Gorvan\Core\Form\FormDifference;
+use Gorvan\Core\Reading\Message;
 
-/** What changed of a form, in sentences that people read in its list of versions. */
+/** What changed of a form, as people read it in its list of versions. */
 final class Told
 {
     private const MOST = 6;
 
-    /** @return list<string> */
+    private const MOST_TITLES = 4;
+
+    /** @return list<Message> */
     public static function of(FormDifference $difference, Form $before, Form $after): array
     {
-        $sentences = [
-            ...self::entries('Added', $difference->added, $after),
-            ...self::entries('Taken out', $difference->gone, $before),
-            ...self::entries('Moved', $difference->moved, $after),
+        $said = [
+            ...self::entries('added', $difference->added, $after),
+            ...self::entries('gone', $difference->gone, $before),
+            ...self::entries('moved', $difference->moved, $after),
         ];
         foreach ($difference->changed as $id => $changes) {
             $position = $after->positionOf((string) $id);
             if ($position !== null) {
-                $sentences[] = "\"{$after->at($position)->title}\": ".implode('; ', array_map(self::change(...), $changes)).'.';
+                $said[] = Message::of('version.entry', title: $after->at($position)->title, changes: array_map(self::change(...), $changes));
             }
         }
         foreach ($difference->form as $change) {
-            $sentences[] = 'The form: '.self::change($change).'.';
+            $said[] = Message::of('version.form', change: self::change($change));
         }
-        $more = count($sentences) - self::MOST;
+        $more = count($said) - self::MOST;
 
-        return $more > 1 ? [...array_slice($sentences, 0, self::MOST), "And $more more changes."] : $sentences;
+        return $more > 1 ? [...array_slice($said, 0, self::MOST), Message::of('version.more', count: $more)] : $said;
     }
 
     /**
      * @param  list<string>  $ids
-     * @return list<string>
+     * @return list<Message>
      */
     private static function entries(string $what, array $ids, Form $form): array
     {
-        $titles = array_map(static fn (string $id): string => '"'.($form->positionOf($id) === null ? $id : $form->at($form->positionOf($id))->title).'"', array_slice($ids, 0, 4));
+        $titles = array_map(static fn (string $id): Message => Message::of('version.quoted', title: $form->positionOf($id) === null ? $id : $form->at($form->positionOf($id))->title), array_slice($ids, 0, self::MOST_TITLES));
         $more = count($ids) - count($titles);
 
-        return $ids === [] ? [] : ["$what: ".implode(', ', $titles).($more > 0 ? " and $more more" : '').'.'];
+        return match (true) {
+            $ids === [] => [],
+            $more > 0 => [Message::of("version.{$what}_more", titles: $titles, more: $more)],
+            default => [Message::of("version.$what", titles: $titles)],
+        };
     }
 
-    private static function change(FieldChange $change): string
+    private static function change(FieldChange $change): Message
     {
-        $words = static fn (mixed $value): string => mb_strimwidth(FieldChange::words($value), 0, 60, '…');
+        $words = static function (mixed $value): Message|string {
+            $said = FieldChange::words($value);
 
-        return str_replace('_', ' ', $change->field).' '.$words($change->before).' → '.$words($change->after);
+            return is_string($said) ? mb_strimwidth($said, 0, 60, '…') : $said;
+        };
+
+        return Message::of('version.change', field: Message::of("field.$change->field"), before: $words($change->before), after: $words($change->after));
     }
 }

@@ -4,62 +4,103 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\LoggedClass;
 use App\Models\Mark;
 use App\Models\Meeting;
-use App\Models\User;
+use App\Models\Term;
+use App\Models\Viewer;
 use App\Models\Withdrawal;
+use App\Policies\Ability;
+use App\Record\Checkpoints;
+use App\Record\Withdrawn;
 use DateTimeImmutable;
 use DateTimeZone;
+use Gorvan\Core\Reading\Message;
+use Gorvan\Core\Record\WithdrawnKind;
 use Illuminate\Support\Facades\DB;
 
-/** Takes marks, logs or withdrawals back by appending a withdrawal; the record keeps both. */
+/**
+ * Takes marks, logs or withdrawals back by appending a withdrawal; the record keeps both. Whoever may make a thing may
+ * withdraw it.
+ */
 final class WithdrawFacts
 {
-    public function __construct(private readonly PlanTerm $plan)
+    public function __construct(private readonly Withdrawn $withdrawn, private readonly Checkpoints $checkpoints, private readonly AskForPlan $ask)
     {
     }
 
     /** @param  list<array{id: string, of: string, at: DateTimeImmutable}>  $withdrawals */
-    public function __invoke(array $withdrawals, User $by): void
+    public function __invoke(array $withdrawals, Viewer $by): void
     {
         DB::transaction(function () use ($withdrawals, $by): void {
             foreach ($withdrawals as $at => $withdrawal) {
-                $this->append($withdrawal, $at, $by);
+                $this->one($withdrawal, $at, $by);
             }
         });
     }
 
+    /** Takes a log out of the record; the class can be logged again, and its plan stays what it was. */
+    public function log(LoggedClass $logged, string $id, DateTimeImmutable $at, Viewer $by): void
+    {
+        $this->append($id, $logged->id, WithdrawnKind::Log, $at, $by);
+        if ($this->checkpoints->mayHold($logged->on)) {
+            $this->checkpoints->discard($logged->log()->there());
+        }
+    }
+
     /** @param  array{id: string, of: string, at: DateTimeImmutable}  $withdrawal */
-    private function append(array $withdrawal, int $at, User $by): void
+    private function one(array $withdrawal, int $at, Viewer $by): void
     {
         $known = Withdrawal::find($withdrawal['id']);
         if ($known !== null && $known->of !== $withdrawal['of']) {
-            throw Refused::conflict('This take-back has an id that was used for another one. Nothing was changed.', "withdrawals.$at.id");
+            throw Refused::conflict(Message::of('withdrawal.reused'), "withdrawals.$at.id");
+        }
+        $logged = LoggedClass::find($withdrawal['of']);
+        $mark = $logged === null ? $this->markBehind($withdrawal['of']) : null;
+        if ($logged === null && $mark === null) {
+            throw Refused::because(Message::of('withdrawal.unknown'), "withdrawals.$at.of");
+        }
+        if (! $by->may($logged === null ? Ability::Mark : Ability::Plan)) {
+            throw Refused::forbidden(Message::of('refused.may_not'), "withdrawals.$at.of");
         }
         if ($known !== null) {
             return;
         }
-        $logged = Meeting::where('log_id', $withdrawal['of'])->first();
-        if ($logged === null && ! Mark::whereKey($withdrawal['of'])->exists() && ! $this->isMarkWithdrawal($withdrawal['of'])) {
-            throw Refused::because('What you want to take back is not in the record.', "withdrawals.$at.of");
-        }
-        Withdrawal::create([
-            'id' => $withdrawal['id'],
-            'of' => $withdrawal['of'],
-            'at' => $withdrawal['at']->setTimezone(new DateTimeZone('UTC')),
-            'made_by' => $by->id,
-        ]);
         if ($logged !== null) {
-            $logged->update(['log_id' => null]);
-            ($this->plan)($logged->term);
+            $this->log($logged, $withdrawal['id'], $withdrawal['at'], $by);
+            $meeting = $logged->meeting_id === null ? null : Meeting::find($logged->meeting_id);
+            // What was taught before any meeting weighs on every term the group has.
+            foreach ($meeting === null ? Term::where('group_id', $logged->group_id)->get() : [$meeting->term] as $term) {
+                ($this->ask)($term);
+            }
+
+            return;
+        }
+        $this->append($withdrawal['id'], $withdrawal['of'], $mark?->id === $withdrawal['of'] ? WithdrawnKind::Mark : WithdrawnKind::Withdrawal, $withdrawal['at'], $by);
+        if ($mark?->on === null || $this->checkpoints->mayHold($mark->on)) {
+            $this->checkpoints->discard([(string) $mark?->student_id]);
         }
     }
 
-    /** A log that was taken back is logged again, not revived; a mark can be revived by withdrawing its withdrawal. */
-    private function isMarkWithdrawal(string $id): bool
+    private function append(string $id, string $of, WithdrawnKind $kind, DateTimeImmutable $at, Viewer $by): void
     {
-        $of = Withdrawal::find($id)?->of;
+        Withdrawal::create([
+            'id' => $id,
+            'of' => $of,
+            'kind' => $kind,
+            'at' => $at->setTimezone(new DateTimeZone('UTC')),
+            'made_by' => $by->authorId(),
+            'clock_ahead' => Clock::ahead($at),
+        ]);
+        $this->withdrawn->settle($of);
+    }
 
-        return $of !== null && (Mark::whereKey($of)->exists() || $this->isMarkWithdrawal($of));
+    /** The mark that an id is, or that a chain of withdrawals leads to. A log that was taken back is logged again, not revived. */
+    private function markBehind(string $id): ?Mark
+    {
+        $mark = Mark::find($id);
+        $of = $mark === null ? Withdrawal::find($id)?->of : null;
+
+        return $mark ?? ($of === null ? null : $this->markBehind($of));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Actions\ReadForm;
+use App\Words;
 use Gorvan\Core\Form\Audit\Finding;
 use Gorvan\Core\Form\Audit\FormAudit;
 
@@ -27,8 +28,8 @@ final class AuditCommand extends FileCommand
                 'code' => $finding->code->value,
                 'position' => $finding->position,
                 'severity' => $finding->severity->value,
-                'message' => $finding->message,
-                'mend' => $finding->mend?->says,
+                'message' => Words::of($finding->says),
+                'mend' => $finding->mend === null ? null : Words::of($finding->mend->says),
             ], $audit->open), 'totals' => $totals]);
         }
         $this->line("{$read->form->title}: ".implode(', ', array_map(
@@ -37,7 +38,7 @@ final class AuditCommand extends FileCommand
             $totals,
         )));
         $this->table(['At', 'What', 'Finding', 'Mend'], array_map(static fn (Finding $finding): array => [
-            $finding->position ?? '', $finding->code->value, $finding->message, $finding->mend->says ?? '',
+            $finding->position ?? '', $finding->code->value, Words::of($finding->says), $finding->mend === null ? '' : Words::of($finding->mend->says),
         ], $audit->open));
         $this->warnings($read->warnings);
 

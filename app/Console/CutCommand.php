@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Actions\ReadForm;
+use App\Words;
 use Gorvan\Core\Form\EntryLoad;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\Kinship;
@@ -12,6 +13,7 @@ use Gorvan\Core\Lesson\JoinRest;
 use Gorvan\Core\Lesson\Lesson;
 use Gorvan\Core\Lesson\LessonCut;
 use Gorvan\Core\Lesson\LessonCutter;
+use Gorvan\Core\Reading\Message;
 
 /** Cuts a form file or a plain list into lessons (docs/formats/commands.md). */
 final class CutCommand extends FileCommand
@@ -29,20 +31,20 @@ final class CutCommand extends FileCommand
         $target = $this->text('target');
         $lessons = $this->text('lessons');
         if ($target !== null && ! is_numeric($target)) {
-            return $this->wrong("--target: \"$target\" is not a number");
+            return $this->wrong(Words::of(Message::of('cli.target', text: $target)));
         }
         if ($lessons !== null && preg_match('/^-?\d{1,9}$/D', $lessons) !== 1) {
-            return $this->wrong("--lessons: \"$lessons\" is not a whole number");
+            return $this->wrong(Words::of(Message::of('cli.lessons', text: $lessons)));
         }
         $read = (new ReadForm)($text, pathinfo($file, PATHINFO_FILENAME));
         $cut = (new LessonCutter)->cut($read->form, $target === null ? null : (float) $target, $lessons === null ? null : (int) $lessons);
-        $warnings = [...$read->warnings, ...array_map(static fn (Kinship $kin): string => $kin->sentence(), $read->inferred)];
+        $warnings = [...$read->warnings, ...array_map(static fn (Kinship $kin): Message => $kin->said(), $read->inferred)];
 
         return $this->option('json') ? $this->json($this->data($read->form, $cut, $warnings)) : $this->told($read->form, $cut, $warnings);
     }
 
     /**
-     * @param  list<string>  $warnings
+     * @param  list<Message>  $warnings
      * @return array<string, mixed>
      */
     private function data(Form $form, LessonCut $cut, array $warnings): array
@@ -67,11 +69,11 @@ final class CutCommand extends FileCommand
             }, $cut->loads),
             'joins' => array_map(static fn (JoinRest $join): array => ['after' => $join->after, 'rest' => $join->rest, 'pin' => $join->pin?->value], $cut->joins),
             'lessons' => array_map(static fn (Lesson $lesson): array => ['from' => $lesson->from, 'to' => $lesson->to, 'load' => $lesson->load], $cut->lessons),
-            'warnings' => $warnings,
+            'warnings' => array_map(Words::of(...), $warnings),
         ];
     }
 
-    /** @param  list<string>  $warnings */
+    /** @param  list<Message>  $warnings */
     private function told(Form $form, LessonCut $cut, array $warnings): int
     {
         $this->line(sprintf('%s: %d entries, load %.2f, %d lessons of about %.2f', $form->title, $form->count(), $cut->totalLoad(), count($cut->lessons), $cut->target));

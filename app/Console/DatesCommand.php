@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Words;
 use Gorvan\Core\Term\MeetingDate;
 use Gorvan\Core\Term\TermDates;
 use Gorvan\Core\Term\TermReader;
@@ -23,7 +24,7 @@ final class DatesCommand extends FileCommand
         if ($this->option('json')) {
             return $this->json([
                 'meetings' => array_map(static fn (MeetingDate $date): array => ['on' => $date->on, 'starts' => $date->starts->format(DATE_ATOM), 'minutes' => $date->minutes], $dates->meetings),
-                'warnings' => $dates->warnings,
+                'warnings' => array_map(Words::of(...), $dates->warnings),
             ]);
         }
         $this->table(['', 'Day', 'Starts', 'Minutes'], array_map(

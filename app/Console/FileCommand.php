@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Words;
 use Gorvan\Core\Lesson\CutImpossible;
 use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Reading\Message;
 use Illuminate\Console\Command;
 use Symfony\Component\Console\Exception\ExceptionInterface;
 use Symfony\Component\Console\Input\InputInterface;
@@ -26,21 +28,35 @@ abstract class FileCommand extends Command
     {
         $file = $this->argument('file');
         if (! is_string($file) || $file === '') {
-            return $this->wrong("{$this->getName()}: name the file to read");
+            return $this->wrong("{$this->getName()}: ".Words::of(Message::of('cli.name_file')));
         }
-        if (! is_file($file) || ! is_readable($file)) {
-            return $this->wrong("$file: there is no such file, or it may not be read");
-        }
-        if (filesize($file) > self::MAX_BYTES) {
-            return $this->wrong("$file: larger than 16 MB");
+        $text = $this->readable($file);
+        if (! is_string($text)) {
+            return $this->refused($file, $text);
         }
         try {
-            return $this->answer((string) file_get_contents($file), $file);
+            return $this->answer($text, $file);
         } catch (BadInput $e) {
-            return $this->wrong($e->place === '' ? "$file: $e->reason" : "$file:$e->place: $e->reason");
+            return $this->refused($e->place === '' ? $file : "$file:$e->place", $e->reason);
         } catch (CutImpossible $e) {
-            return $this->wrong("$file: {$e->getMessage()}");
+            return $this->refused($file, $e->reason);
         }
+    }
+
+    /** What a file holds, or why it cannot be read. */
+    protected function readable(string $file): string|Message
+    {
+        return match (true) {
+            ! is_file($file) || ! is_readable($file) => Message::of('cli.no_file'),
+            filesize($file) > self::MAX_BYTES => Message::of('cli.large'),
+            default => (string) file_get_contents($file),
+        };
+    }
+
+    /** One line: a file, its place, and what is wrong there. */
+    protected function refused(string $place, Message $reason): int
+    {
+        return $this->wrong("$place: ".Words::of($reason));
     }
 
     /** What cannot be understood of the call itself is one line and exit 2 too. */
@@ -75,23 +91,23 @@ abstract class FileCommand extends Command
         return self::SUCCESS;
     }
 
-    /** @param  list<string>  $warnings */
+    /** @param  list<Message>  $warnings */
     protected function warnings(array $warnings): void
     {
         foreach ($warnings as $warning) {
-            $this->getOutput()->writeln("! $warning", OutputInterface::OUTPUT_RAW);
+            $this->getOutput()->writeln('! '.Words::of($warning), OutputInterface::OUTPUT_RAW);
         }
     }
 
     /**
      * Warnings on standard error, for data that has no place for them.
      *
-     * @param  list<string>  $warnings
+     * @param  list<Message>  $warnings
      */
     protected function warningsBeside(array $warnings): void
     {
         foreach ($warnings as $warning) {
-            self::errors($this->getOutput()->getOutput())->writeln("! $warning", OutputInterface::OUTPUT_RAW);
+            self::errors($this->getOutput()->getOutput())->writeln('! '.Words::of($warning), OutputInterface::OUTPUT_RAW);
         }
     }
 

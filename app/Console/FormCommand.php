@@ -5,7 +5,11 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Actions\ReadForm;
-use Gorvan\Core\Form\Export;
+use App\Words;
+use Gorvan\Core\Form\Change\Losses;
+use Gorvan\Core\Form\File\Export;
+use Gorvan\Core\Form\Kinship;
+use Gorvan\Core\Reading\Message;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /** Writes a form in another format (docs/formats/commands.md). */
@@ -21,14 +25,14 @@ final class FormCommand extends FileCommand
     {
         $to = Export::tryFrom((string) $this->text('to'));
         if ($to === null) {
-            return $this->wrong('--to: must be json, csv or list');
+            return $this->wrong(Words::of(Message::of('cli.to')));
         }
         $read = (new ReadForm)($text, pathinfo($file, PATHINFO_FILENAME));
         $written = $to->write($read->form);
         $this->warningsBeside([
             ...$read->warnings,
-            ...array_map(static fn ($kin): string => $kin->sentence(), $read->inferred),
-            ...array_map(static fn (string $loss): string => "$to->value does not carry $loss", $to->losses($read->form)),
+            ...array_map(static fn (Kinship $kin): Message => $kin->said(), $read->inferred),
+            ...array_map(static fn (Message $loss): Message => Message::of('loss.of', format: $to->value, loss: $loss), Losses::of($read->form, $to)),
         ]);
         $this->getOutput()->write($written, false, OutputInterface::OUTPUT_RAW);
 

@@ -4,11 +4,16 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Words;
 use DateTimeImmutable;
-use Gorvan\Core\Memory\RecordReader;
+use Gorvan\Core\Memory\MemoryModel;
 use Gorvan\Core\Memory\Replay;
-use Gorvan\Core\Memory\Standing;
+use Gorvan\Core\Memory\Track;
+use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Reading\Instant;
+use Gorvan\Core\Reading\Message;
+use Gorvan\Core\Record\RecordReader;
+use Gorvan\Core\Record\Support;
 
 /** Replays a record of marks and contact into standings (docs/formats/commands.md). */
 final class RecallCommand extends FileCommand
@@ -24,45 +29,49 @@ final class RecallCommand extends FileCommand
     {
         $on = $this->text('on');
         if ($on !== null && ! Instant::isDay($on)) {
-            return $this->wrong("--on: \"$on\" is not a day like 2026-03-01");
+            return $this->wrong(Words::of(Message::of('cli.on', text: $on)));
         }
-        $record = (new RecordReader)->read($text);
-        $on ??= (new DateTimeImmutable('now', $record->zone))->format('Y-m-d');
-        $standings = (new Replay($record->zone))->on($record->facts, $on);
+        $read = (new RecordReader)->read($text);
+        $on ??= (new DateTimeImmutable('now', $read->zone))->format('Y-m-d');
+        $day = Day::number($on);
+        $tracks = [];
+        foreach ((new Replay)->until($read->record, $day, static fn (): bool => false) as $entry => $of) {
+            $tracks[$entry] = $of->whole ?? new Track;
+        }
         if ($this->option('json')) {
-            $this->warningsBeside($record->warnings);
+            $this->warningsBeside($read->warnings);
 
-            return $this->json(['on' => $on, 'entries' => (object) array_map(self::data(...), $standings)]);
+            return $this->json(['on' => $on, 'entries' => (object) array_map(static fn (Track $track): array => self::data($track, $day), $tracks)]);
         }
         $this->line("On $on");
         $this->table(['Entry', 'Support', 'Recall', 'Stability (days)', 'Difficulty', 'Last', 'Updates'], array_map(
-            static fn (int|string $entry, Standing $standing): array => [
+            static fn (int|string $entry, Track $track): array => [
                 $entry,
-                $standing->support->name ?? 'never marked',
-                self::rounded($standing->recall, 3),
-                self::rounded($standing->state?->stability, 2),
-                self::rounded($standing->state?->difficulty, 2),
-                $standing->last,
-                $standing->updates,
+                $track->level instanceof Support ? $track->level->name : 'never marked',
+                self::rounded($track->recallOn($day, new MemoryModel), 3),
+                self::rounded($track->state?->stability, 2),
+                self::rounded($track->state?->difficulty, 2),
+                $track->last === null ? '' : Day::text($track->last),
+                $track->updates,
             ],
-            array_keys($standings),
-            $standings,
+            array_keys($tracks),
+            $tracks,
         ));
-        $this->warnings($record->warnings);
+        $this->warnings($read->warnings);
 
         return self::SUCCESS;
     }
 
     /** @return array<string, mixed> */
-    private static function data(Standing $standing): array
+    private static function data(Track $track, int $day): array
     {
         return [
-            'support' => $standing->support?->name,
-            'stability' => $standing->state?->stability,
-            'difficulty' => $standing->state?->difficulty,
-            'recall' => $standing->recall,
-            'last' => $standing->last,
-            'updates' => $standing->updates,
+            'support' => $track->level instanceof Support ? $track->level->name : null,
+            'stability' => $track->state?->stability,
+            'difficulty' => $track->state?->difficulty,
+            'recall' => $track->recallOn($day, new MemoryModel),
+            'last' => $track->last === null ? null : Day::text($track->last),
+            'updates' => $track->updates,
         ];
     }
 

@@ -4,54 +4,87 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Actions\KnownNames;
 use App\Actions\Refused;
+use App\Words;
 use Gorvan\Core\Lesson\CutImpossible;
 use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Reading\Message;
+use Illuminate\Auth\AuthenticationException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
-use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** How errors are told to the page: a sentence, and the place it is about. */
+/** How errors are told to the page: a code with what it is said with, and the place it is about. */
 final class Problems
 {
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([BadInput::class, CutImpossible::class, Refused::class]);
+        $exceptions->dontReport([BadInput::class, CutImpossible::class, Refused::class, KnownNames::class]);
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*') || $request->expectsJson());
-        $exceptions->render(static fn (BadInput $e): JsonResponse => self::told(422, self::sentence($e), $e->place, array_map(self::sentence(...), $e->problems)));
-        $exceptions->render(static fn (CutImpossible $e): JsonResponse => self::told(422, ucfirst($e->getMessage()).'.'));
-        $exceptions->render(static fn (Refused $e): JsonResponse => self::told($e->status, $e->getMessage(), $e->place));
-        $exceptions->render(static fn (PostTooLargeException $e): JsonResponse => self::told(413, 'That is larger than 3 MB. A form has at most 600 entries; send one form at a time.'));
-        $exceptions->render(static fn (NotFoundHttpException $e): JsonResponse => self::told(404, 'There is nothing here, or it belongs to another school.'));
-        $exceptions->render(static fn (HttpExceptionInterface $e): ?JsonResponse => match ($e->getStatusCode()) {
-            419 => self::told(419, 'The page has been open too long. Reload it and try again; what you typed is kept.'),
-            429 => self::told(429, 'Too many attempts. Wait a minute and try again.'),
+        $exceptions->render(static fn (BadInput $e): JsonResponse => self::told(422, Words::placed($e), $e->place, array_map(Words::placed(...), $e->problems)));
+        $exceptions->render(static fn (CutImpossible $e): JsonResponse => self::told(422, $e->reason));
+        $exceptions->render(static fn (Refused $e): JsonResponse => self::told($e->status, $e->reason, $e->place));
+        $exceptions->render(static fn (KnownNames $e): JsonResponse => self::told(409, Message::of('students.known', names: array_column($e->names, 'name'), count: count($e->names)), 'students', known: $e->names));
+        $exceptions->render(static fn (ValidationException $e): JsonResponse => self::invalid($e));
+        $exceptions->render(static fn (PostTooLargeException $e): JsonResponse => self::told(413, Message::of('http.large')));
+        $exceptions->render(static fn (AuthenticationException $e, Request $request): ?JsonResponse => $request->is('api/*') ? self::told(401, Message::of('http.signed_out')) : null);
+        $exceptions->render(static fn (HttpExceptionInterface $e, Request $request): ?JsonResponse => $request->is('api/*') ? match ($e->getStatusCode()) {
+            401 => self::told(401, Message::of('http.signed_out')),
+            403 => self::told(403, Message::of('refused.may_not')),
+            404 => self::told(404, Message::of('http.gone')),
+            405 => self::told(405, Message::of('http.method')),
+            419 => self::told(419, Message::of('http.stale')),
+            429 => self::told(429, Message::of('http.often')),
+            503 => self::told(503, Message::of('http.closed')),
             default => null,
-        });
+        } : null);
+        $exceptions->respond(static fn ($response, \Throwable $e, Request $request) => $request->is('api/*') && $response->getStatusCode() === 500
+            ? self::told(500, Message::of('http.broken')) : $response);
     }
 
-    /** @param  list<string>  $problems */
-    private static function told(int $status, string $message, string $place = '', array $problems = []): JsonResponse
+    /**
+     * @param  list<Message>  $problems  all that is wrong, where it is more than one thing
+     * @param  list<mixed>  $known  names that are there already, and whose they are
+     * @param  array<string, list<Message>>  $fields  what is wrong with each field
+     */
+    private static function told(int $status, Message $reason, string $place = '', array $problems = [], array $known = [], array $fields = []): JsonResponse
     {
-        return new JsonResponse(['message' => $message, 'place' => $place, 'problems' => $problems], $status);
+        return new JsonResponse([...$reason->toData(), 'place' => $place, 'problems' => $problems, 'known' => $known, 'fields' => (object) $fields], $status);
     }
 
-    private static function sentence(BadInput $e): string
+    private static function invalid(ValidationException $e): JsonResponse
     {
-        $line = $e->fileLine === null ? '' : "line $e->fileLine, ";
+        $fields = [];
+        foreach ($e->validator->failed() as $field => $rules) {
+            foreach ($rules as $rule => $parameters) {
+                $fields[(string) $field][] = self::rule((string) $field, class_basename((string) $rule), $parameters, data_get($e->validator->getData(), $field));
+            }
+        }
+        $place = (string) array_key_first($fields);
 
-        return ucfirst($line.self::place($e->place).$e->reason).'.';
+        return self::told(422, $fields[$place][0] ?? Message::of('invalid.other', field: ''), $place, [], [], $fields);
     }
 
-    private static function place(string $place): string
+    private static function rule(string $field, string $rule, mixed $parameters, mixed $value): Message
     {
-        return match (true) {
-            $place === '' => '',
-            ctype_digit($place) => "line $place: ",
-            default => "$place: ",
+        $code = 'invalid.'.Str::snake($rule);
+        $code = match (true) {
+            $rule === 'Max' && is_string($value) => 'invalid.max_text',
+            $rule === 'Max' && is_array($value) => 'invalid.max_items',
+            Words::has($code) => $code,
+            default => 'invalid.other',
         };
+        $name = strtr((string) preg_replace('/\.\d+/', '', $field), '.', '_'); // closures.0.from is any closure's first day
+
+        return Message::of(
+            $code,
+            field: Words::has("attribute.$name") ? Message::of("attribute.$name") : str_replace('_', ' ', $name),
+            limit: is_array($parameters) && is_scalar($parameters[0] ?? null) ? (string) $parameters[0] : '',
+        );
     }
 }

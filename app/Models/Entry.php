@@ -8,12 +8,13 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * One row of a form; the score is the entry as it stands in the form file.
+ * One row of a form; the document is the entry as it stands in the form file.
  *
  * @property string $form_id
  * @property int|null $position  null once it is taken out of its form
  * @property string $key
- * @property \stdClass $score
+ * @property \stdClass $document
+ * @property bool $sided  whether it is done on both sides
  */
 final class Entry extends Model
 {
@@ -26,7 +27,7 @@ final class Entry extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['score' => 'object'];
+        return ['document' => 'object', 'sided' => 'boolean'];
     }
 
     /** @return BelongsTo<Form, $this> */

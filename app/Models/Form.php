@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Gorvan\Core\Form\FormFileReader;
+use Gorvan\Core\Form\File\FormFileReader;
 use Gorvan\Core\Lesson\LessonCut;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Reading\JsonNode;
@@ -12,15 +12,16 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
- * A form; its score is read and written through core.
+ * A form; its document is read and written through core.
  *
  * @property string $title
- * @property \stdClass $score  what the form file says of the form as a whole
+ * @property \stdClass $document  what the form file says of the form as a whole
  * @property int $version
  * @property float|null $target
  * @property int|null $lesson_count
  * @property \Illuminate\Database\Eloquent\Collection<int, Entry> $entries
- * @property \Illuminate\Database\Eloquent\Collection<int, Lesson> $lessons
+ * @property int $lessons  of its own cut, for lists
+ * @property float $load
  */
 final class Form extends Model
 {
@@ -31,7 +32,7 @@ final class Form extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['score' => 'object', 'target' => 'float', 'lesson_count' => 'integer', 'version' => 'integer'];
+        return ['document' => 'object', 'target' => 'float', 'lesson_count' => 'integer', 'version' => 'integer', 'lessons' => 'integer', 'load' => 'float'];
     }
 
     /** @return HasMany<Entry, $this> in the order of the form; those taken out of it are not among them */
@@ -52,37 +53,28 @@ final class Form extends Model
         return $rows;
     }
 
-    /** @return HasMany<Lesson, $this> in the order of the form */
-    public function lessons(): HasMany
-    {
-        $rows = $this->hasMany(Lesson::class, 'form_id');
-        $rows->orderBy('ordinal');
-
-        return $rows;
-    }
-
-    /**
-     * The cut the form asks for, with its pins and bars.
-     *
-     * @param  Score|null  $score  where it is read already
-     *
-     * @throws \Gorvan\Core\Lesson\CutImpossible
-     */
-    public function cut(LessonCutter $cutter, ?Score $score = null): LessonCut
-    {
-        return $cutter->cut(($score ?? $this->score())->form, $this->lesson_count === null ? $this->target : null, $this->lesson_count);
-    }
-
-    /** The form as core knows it. */
-    public function score(): Score
+    /** The form as core knows it, with the row of each entry. */
+    public function placed(): PlacedForm
     {
         $this->loadMissing('entries');
         $root = [
-            ...get_object_vars($this->score),
+            ...get_object_vars($this->document),
             'format' => FormFileReader::FORMAT,
-            'entries' => $this->entries->map(static fn (Entry $entry): \stdClass => $entry->score)->all(),
+            'entries' => $this->entries->map(static fn (Entry $entry): \stdClass => $entry->document)->all(),
         ];
 
-        return new Score((new FormFileReader)->readNode(JsonNode::of((object) $root))->form, array_values($this->entries->pluck('id')->all()));
+        return new PlacedForm($this->id, (new FormFileReader)->readNode(JsonNode::of((object) $root))->form, array_values($this->entries->pluck('id')->all()));
+    }
+
+    /**
+     * The cut the form asks for, with its pins and bars, for no group.
+     *
+     * @param  PlacedForm|null  $placed  where it is read already
+     *
+     * @throws \Gorvan\Core\Lesson\CutImpossible
+     */
+    public function cut(LessonCutter $cutter, ?PlacedForm $placed = null): LessonCut
+    {
+        return $cutter->cut(($placed ?? $this->placed())->form, $this->lesson_count === null ? $this->target : null, $this->lesson_count);
     }
 }

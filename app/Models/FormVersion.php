@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Gorvan\Core\Form\File\FormFileReader;
 use Gorvan\Core\Form\Form as CoreForm;
-use Gorvan\Core\Form\FormFileReader;
+use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Reading\Message;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
@@ -16,7 +18,7 @@ use Illuminate\Support\Carbon;
  * @property int $number
  * @property string|null $made_by
  * @property Carbon $made_at
- * @property list<string> $what
+ * @property string $what
  * @property string $file
  */
 final class FormVersion extends Model
@@ -30,11 +32,17 @@ final class FormVersion extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['made_at' => 'datetime', 'what' => 'array', 'number' => 'integer'];
+        return ['made_at' => 'datetime', 'number' => 'integer'];
     }
 
-    public function score(): CoreForm
+    public function form(): CoreForm
     {
         return (new FormFileReader)->read($this->file)->form;
+    }
+
+    /** @return list<Message> what changed */
+    public function changes(): array
+    {
+        return array_map(Message::read(...), JsonNode::parse($this->what)->items());
     }
 }

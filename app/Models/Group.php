@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
@@ -14,7 +15,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  *
  * @property string $name
  * @property string|null $room
- * @property string $form_id
+ * @property string $form_id  of the form it learns next
  * @property Form $form
  * @property \Illuminate\Database\Eloquent\Collection<int, Student> $students
  */
@@ -30,15 +31,26 @@ final class Group extends Model
         return $this->belongsTo(Form::class, 'form_id');
     }
 
-    /** @return BelongsToMany<Student, $this> */
+    /** @return BelongsToMany<Student, $this> who is in it now */
     public function students(): BelongsToMany
     {
-        return $this->belongsToMany(Student::class, 'group_members');
+        return $this->belongsToMany(Student::class, 'group_members')->wherePivotNull('left_on');
     }
 
     /** @return HasMany<Term, $this> */
     public function terms(): HasMany
     {
         return $this->hasMany(Term::class, 'group_id');
+    }
+
+    /**
+     * Who was in it on a day, and who has come since: a class that is logged late may have had them as guests.
+     *
+     * @return Builder<Student>
+     */
+    public function membersSince(string $day): Builder
+    {
+        return Student::whereIn('id', GroupMember::where('group_id', $this->id)
+            ->where(static fn ($member) => $member->whereNull('left_on')->orWhere('left_on', '>=', $day))->select('student_id'));
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Gorvan\Core\Record\Support;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -12,10 +14,12 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $student_id
  * @property string $entry_id
  * @property string|null $meeting_id
+ * @property string|null $on  the day of its class
  * @property string|null $side
- * @property \Gorvan\Core\Memory\Support $support
+ * @property Support $support
  * @property \Illuminate\Support\Carbon $at
  * @property string $made_by
+ * @property int|null $clock_ahead
  */
 final class Mark extends Model
 {
@@ -28,6 +32,16 @@ final class Mark extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['support' => \Gorvan\Core\Memory\Support::class, 'at' => 'datetime'];
+        return ['support' => Support::class, 'at' => 'datetime'];
+    }
+
+    /**
+     * Those that were not withdrawn.
+     *
+     * @param  Builder<self>  $query
+     */
+    public function scopeStanding(Builder $query): void
+    {
+        $query->whereNotExists(static fn ($gone) => $gone->from('withdrawn')->whereColumn('withdrawn.school_id', 'marks.school_id')->whereColumn('withdrawn.id', 'marks.id'));
     }
 }

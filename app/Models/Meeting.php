@@ -4,21 +4,20 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Term\MeetingPlan;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
- * One date of a group. The plan names entries by id; `log_id` is set once the class has been logged.
+ * One date of a group, and what it is meant to hold.
  *
  * @property string $term_id
  * @property string $on
  * @property \Illuminate\Support\Carbon $starts_at
  * @property int $minutes
- * @property \Gorvan\Core\Term\MeetingKind|null $kind
- * @property array<string, int>|null $boxes
- * @property array<string, mixed>|null $plan
- * @property string|null $log_id
+ * @property string|null $plan
  * @property Term $term
  */
 final class Meeting extends Model
@@ -30,7 +29,7 @@ final class Meeting extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['starts_at' => 'datetime', 'boxes' => 'array', 'plan' => 'array', 'kind' => \Gorvan\Core\Term\MeetingKind::class];
+        return ['starts_at' => 'datetime', 'minutes' => 'integer'];
     }
 
     /** @return BelongsTo<Term, $this> */
@@ -43,5 +42,23 @@ final class Meeting extends Model
     public function attendances(): HasMany
     {
         return $this->hasMany(Attendance::class, 'meeting_id');
+    }
+
+    /** @return HasMany<LoggedClass, $this> every log it ever had */
+    public function logs(): HasMany
+    {
+        return $this->hasMany(LoggedClass::class, 'meeting_id');
+    }
+
+    /** What it did hold, if anybody has said. */
+    public function standingLog(): ?LoggedClass
+    {
+        return LoggedClass::where('meeting_id', $this->id)->standing()->first();
+    }
+
+    /** What it is meant to hold, null while nothing was planned. */
+    public function planned(): ?MeetingPlan
+    {
+        return $this->plan === null ? null : MeetingPlan::read(JsonNode::parse($this->plan));
     }
 }

@@ -4,27 +4,25 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-/** Whether anything is on record that must not go: attendance, marks, and contact from logs, taken back or not. */
+/** Whether anything is on record that must not go: attendance, marks, and logs, taken back or not. */
 final class Recorded
 {
-    /**
-     * @param  iterable<string>  $meetings
-     */
+    /** @param  iterable<string>  $meetings */
     public static function atAnyOf(iterable $meetings): bool
     {
         return Mark::whereIn('meeting_id', $meetings)->exists()
-            || Practice::whereIn('meeting_id', $meetings)->exists()
+            || LoggedClass::whereIn('meeting_id', $meetings)->exists()
             || Attendance::whereIn('meeting_id', $meetings)->exists();
     }
 
     /**
-     * @param  iterable<string>  $students
-     * @return string|null one of the students who have a record
+     * @param  list<string>  $students
+     * @return list<string> those of the students who have a record
      */
-    public static function among(iterable $students): ?string
+    public static function among(array $students): array
     {
-        return Mark::whereIn('student_id', $students)->value('student_id')
-            ?? Practice::whereIn('student_id', $students)->value('student_id')
-            ?? Attendance::whereIn('student_id', $students)->value('student_id');
+        return array_values(array_filter($students, static fn (string $student): bool => Mark::where('student_id', $student)->exists()
+            || Attendance::where('student_id', $student)->exists()
+            || LoggedClass::whereRaw('students @> array[?::uuid]', [$student])->exists()));
     }
 }

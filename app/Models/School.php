@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Record\Checkpoints;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -26,6 +27,16 @@ final class School extends Model
     protected function casts(): array
     {
         return ['is_demo' => 'boolean'];
+    }
+
+    public static function booted(): void
+    {
+        // Another zone moves facts to other days, so what was computed of anybody's record no longer holds.
+        self::updated(static function (self $school): void {
+            if ($school->wasChanged('timezone')) {
+                app(CurrentSchool::class)->during($school, static fn () => app(Checkpoints::class)->discard());
+            }
+        });
     }
 
     /** @return HasMany<User, $this> */

@@ -8,9 +8,10 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 
 /**
- * Someone who learns.
+ * Someone who learns; a guest is one who is in no group.
  *
  * @property string $name
+ * @property int $record_epoch  grows when a checkpoint of the record no longer holds
  */
 final class Student extends Model
 {
@@ -18,9 +19,9 @@ final class Student extends Model
 
     protected $guarded = [];
 
-    /** @return BelongsToMany<Group, $this> */
+    /** @return BelongsToMany<Group, $this> those they are in now */
     public function groups(): BelongsToMany
     {
-        return $this->belongsToMany(Group::class, 'group_members');
+        return $this->belongsToMany(Group::class, 'group_members')->wherePivotNull('left_on');
     }
 }

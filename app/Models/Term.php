@@ -4,24 +4,28 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Reading\Message;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
 
 /**
- * A group's term: its days, its weekly pattern and closures, its form and approach.
+ * A group's term: its days, its weekly pattern and closures, and one or more courses.
  *
  * @property string $group_id
- * @property string $form_id
  * @property string $title
  * @property string $starts_on
  * @property string $ends_on
  * @property list<array{weekday: string, at: string, minutes: int}> $pattern
  * @property list<array{from: string, to: string}> $closures
- * @property \Gorvan\Core\Term\Approach $approach
- * @property list<string> $warnings
+ * @property string $warnings
+ * @property int $plan_asked  how often something changed that the plan rests on
+ * @property int $plan_answered  how many of those changes the plan knows
+ * @property Carbon|null $planned_at
  * @property Group $group
- * @property Form $form
+ * @property \Illuminate\Database\Eloquent\Collection<int, Course> $courses
  * @property \Illuminate\Database\Eloquent\Collection<int, Meeting> $meetings
  */
 final class Term extends Model
@@ -33,7 +37,7 @@ final class Term extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['pattern' => 'array', 'closures' => 'array', 'warnings' => 'array', 'approach' => \Gorvan\Core\Term\Approach::class];
+        return ['pattern' => 'array', 'closures' => 'array', 'plan_asked' => 'integer', 'plan_answered' => 'integer', 'planned_at' => 'datetime'];
     }
 
     /** @return BelongsTo<Group, $this> */
@@ -42,15 +46,30 @@ final class Term extends Model
         return $this->belongsTo(Group::class, 'group_id');
     }
 
-    /** @return BelongsTo<Form, $this> */
-    public function form(): BelongsTo
+    /** @return HasMany<Course, $this> in their order */
+    public function courses(): HasMany
     {
-        return $this->belongsTo(Form::class, 'form_id');
+        $rows = $this->hasMany(Course::class, 'term_id');
+        $rows->orderBy('ordinal');
+
+        return $rows;
     }
 
     /** @return HasMany<Meeting, $this> */
     public function meetings(): HasMany
     {
         return $this->hasMany(Meeting::class, 'term_id');
+    }
+
+    /** Whether something changed that the plan does not know yet. */
+    public function isBeingPlanned(): bool
+    {
+        return $this->plan_answered < $this->plan_asked;
+    }
+
+    /** @return list<Message> */
+    public function warned(): array
+    {
+        return array_map(Message::read(...), JsonNode::parse($this->warnings)->items());
     }
 }

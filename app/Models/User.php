@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Policies\Abilities;
+use App\Policies\Ability;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Foundation\Auth\User as Authenticatable;
@@ -19,7 +21,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property Role $role
  * @property School $school
  */
-final class User extends Authenticatable
+final class User extends Authenticatable implements Viewer
 {
     use HasUuids;
 
@@ -37,5 +39,20 @@ final class User extends Authenticatable
     public function school(): BelongsTo
     {
         return $this->belongsTo(School::class);
+    }
+
+    public function homeSchool(): School
+    {
+        return $this->school;
+    }
+
+    public function may(Ability $ability): bool
+    {
+        return in_array($ability, Abilities::of($this->role), true);
+    }
+
+    public function authorId(): string
+    {
+        return $this->id;
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Models\CurrentSchool;
+use App\Policies\Abilities;
+use App\Record\EntryRows;
 use Gorvan\Core\Term\FirstLayout;
 use Gorvan\Core\Term\TermLayout;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -21,6 +23,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->scoped(CurrentSchool::class);
         $this->app->bind(TermLayout::class, FirstLayout::class);
+        $this->app->scoped(EntryRows::class);
         // Nothing is kept in files that are handed out, so no route for them either.
         config(['filesystems.disks.local.serve' => false]);
     }
@@ -29,6 +32,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         Model::shouldBeStrict(! $this->app->isProduction());
         JsonResource::withoutWrapping();
+        Abilities::register();
         RateLimiter::for('sign-in', static function (Request $request): Limit {
             $email = $request->input('email');
 

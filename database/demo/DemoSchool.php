@@ -8,6 +8,7 @@ use App\Actions\FillGroup;
 use App\Actions\FoundSchool;
 use App\Actions\LayTerm;
 use App\Actions\LogClass;
+use App\Actions\NewCourse;
 use App\Actions\NewMark;
 use App\Actions\ReadForm;
 use App\Actions\RecordMarks;
@@ -17,14 +18,18 @@ use App\Models\CurrentSchool;
 use App\Models\Form;
 use App\Models\Group;
 use App\Models\Meeting;
+use App\Models\PlacedForm;
 use App\Models\Role;
-use App\Models\Score;
 use App\Models\Student;
 use App\Models\Term;
 use App\Models\User;
 use DateTimeImmutable;
 use DateTimeZone;
+use Gorvan\Core\Record\ClassLog;
+use Gorvan\Core\Record\Doing;
+use Gorvan\Core\Record\DoingKind;
 use Gorvan\Core\Term\Approach;
+use Gorvan\Core\Term\PlannedReview;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -73,16 +78,17 @@ final class DemoSchool
     }
 
     /** @param  callable(string): void  $tell what is being done now */
-    public function load(callable $tell): User
+    public function load(callable $tell, string $owner = self::OWNER): User
     {
-        return DB::transaction(fn (): User => $this->made($tell));
+        return DB::transaction(fn (): User => $this->made($tell, $owner));
     }
 
     /** @param  callable(string): void  $tell */
-    private function made(callable $tell): User
+    private function made(callable $tell, string $email): User
     {
-        $owner = ($this->found)('Lantern Quay School', self::ZONE, 'Ottilie Fenn', self::OWNER, self::PASSWORD, true);
-        $owner->school->users()->create(['name' => 'Bram Sallow', 'email' => self::INSTRUCTOR, 'password' => self::PASSWORD, 'role' => Role::Instructor]);
+        $owner = ($this->found)('Lantern Quay School', self::ZONE, 'Ottilie Fenn', $email, self::PASSWORD, true);
+        $instructor = $email === self::OWNER ? self::INSTRUCTOR : "second.$email";
+        $owner->school->users()->create(['name' => 'Bram Sallow', 'email' => $instructor, 'password' => self::PASSWORD, 'role' => Role::Instructor]);
         $today = DateTimeImmutable::createFromInterface(now())->setTimezone(new DateTimeZone(self::ZONE))->setTime(0, 0);
         $this->current->during($owner->school, function () use ($owner, $today, $tell): void {
             $tell('the forms');
@@ -120,13 +126,13 @@ final class DemoSchool
                     ['from' => $next->modify('-29 days')->format('Y-m-d'), 'to' => $next->modify('-26 days')->format('Y-m-d')],
                     ['from' => $next->modify('+20 days')->format('Y-m-d'), 'to' => $next->modify('+22 days')->format('Y-m-d')],
                 ],
-            ], Approach::PieceByPiece);
-            $this->hold($term, $profiles, $form->score(), $by, $next);
+            ], [new NewCourse($form, Approach::PieceByPiece)]);
+            $this->hold($term, $profiles, $form->placed(), $by, $next);
         });
     }
 
     /** @param  array<string, Profile>  $profiles by student id */
-    private function hold(Term $term, array $profiles, Score $score, User $by, DateTimeImmutable $next): void
+    private function hold(Term $term, array $profiles, PlacedForm $score, User $by, DateTimeImmutable $next): void
     {
         $looks = [];
         foreach ($term->meetings()->orderBy('starts_at')->get() as $number => $meeting) {
@@ -143,7 +149,7 @@ final class DemoSchool
                 if ($marks !== []) {
                     ($this->record)($meeting, $marks, $by);
                 }
-                ($this->log)($meeting, (string) Str::ulid($end), $end, $by);
+                ($this->log)($meeting, $this->asPlanned($meeting, array_keys(array_filter($present)), $score, $end), $by);
             });
         }
     }
@@ -155,19 +161,22 @@ final class DemoSchool
      * @param  array<string, int>  $looks  how often each student was seen on each entry
      * @return list<NewMark>
      */
-    private function marks(Meeting $meeting, array $present, Score $score, int $number, DateTimeImmutable $at, array &$looks): array
+    private function marks(Meeting $meeting, array $present, PlacedForm $score, int $number, DateTimeImmutable $at, array &$looks): array
     {
-        $plan = $meeting->plan ?? [];
-        $passages = [$plan['lesson'] ?? null, ...($plan['review'] ?? [])];
+        $plan = $meeting->planned()?->courses[0] ?? null;
+        $passages = [$plan->lesson->entries ?? [], ...array_map(static fn (PlannedReview $one): array => $one->entries, $plan->review ?? [])];
         $marks = [];
         $place = 0;
         foreach ($present as $student => $profile) {
             $place++;
-            foreach ($passages as $turn => $stored) {
+            foreach ($passages as $turn => $entries) {
                 if (($place + $number + $turn) % 2 !== 0) {
                     continue;
                 }
-                foreach ($score->passage($stored)?->positions() ?? [] as $position) {
+                foreach ($score->form->positionsOf($entries) as $position) {
+                    if (! $score->form->at($position)->kind->countsInForm()) {
+                        continue;
+                    }
                     $look = $looks["$student $position"] = ($looks["$student $position"] ?? 0) + 1;
                     $marks[] = new NewMark((string) Str::ulid($at), $student, $score->idAt($position), $profile->seen($look), $at);
                 }
@@ -175,6 +184,26 @@ final class DemoSchool
         }
 
         return $marks;
+    }
+
+    /**
+     * The log of a class that went as planned.
+     *
+     * @param  list<string>  $present
+     */
+    private function asPlanned(Meeting $meeting, array $present, PlacedForm $form, DateTimeImmutable $at): ClassLog
+    {
+        $plan = $meeting->planned();
+        $part = $plan?->courses[0] ?? null;
+        $doing = static fn (DoingKind $what, array $entries, ?float $minutes, ?int $passes = null): array => $entries === [] ? [] : [new Doing($what, $form->id, array_values($entries), minutes: $minutes, passes: $passes)];
+
+        return new ClassLog((string) Str::ulid($at), $meeting->id, $meeting->on, $at, (float) $meeting->minutes, $present, [
+            new Doing(DoingKind::WarmUp, minutes: (float) (($plan->boxes['settle'] ?? 0) + ($plan->boxes['warm_up'] ?? 0))),
+            ...array_merge([], ...array_map(static fn (PlannedReview $one): array => $doing(DoingKind::Reviewed, $one->entries, $one->minutes, $one->passes), $part->review ?? [])),
+            ...$doing(DoingKind::Reviewed, $part->recap ?? [], null),
+            ...$doing(DoingKind::Taught, $form->form->countedIdsOf($form->form->passageOf($part->lesson->entries ?? [])), (float) ($plan->boxes['new'] ?? 0)),
+            ...$doing(DoingKind::RunThrough, $part->runThrough ?? [], (float) ($plan->boxes['run_through'] ?? 0)),
+        ]);
     }
 
     /** Does something on another day than today, as the clock of the application sees it. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
-use Gorvan\Core\Memory\Support;
+use Gorvan\Core\Record\Support;
 
 /** How an invented student comes to class and learns; the demo's standings follow from it. */
 enum Profile: string

@@ -59,6 +59,7 @@ test('live answers are what the description says, no key more and none less', fu
     $this->actingAs($user);
     [$student, $entry] = $this->inside($user->school, fn () => [$group->students()->first()->id, $form->entries()->first()->id]);
     $this->postJson("/api/meetings/$meeting->id/marks", ['marks' => [$this->mark($student, $entry)]])->assertOk();
+    $this->postJson("/api/meetings/$meeting->id/log", $this->asPlanned($meeting))->assertNoContent();
     // So that there are findings with mends, accepted ones, versions and cards to tell of.
     $this->postJson("/api/forms/$form->id/edits", ['base' => 1, 'edits' => [['op' => 'form', 'fields' => ['announced' => 9]], ['op' => 'set', 'id' => 'e01', 'fields' => ['cues' => ['to the {L}'], 'side' => 'left', 'repetition' => '9', 'phases' => [['breath' => 'in']]]]]])->assertOk();
     $api = described();
@@ -91,10 +92,10 @@ test('live answers are what the description says, no key more and none less', fu
     }
 });
 
-test('a refusal has the shape of a problem: a sentence and a place', function () {
+test('a refusal has the shape of a problem: a code that has words, and a place', function () {
     $this->actingAs($this->found());
     foreach ([['/api/forms/preview', ['text' => '']], ['/api/withdrawals', ['withdrawals' => [['id' => '01ARZ3NDEKTSV4RRFFQ69G5FAV', 'of' => '01ARZ3NDEKTSV4RRFFQ69G5FAW', 'at' => '2026-01-01T00:00:00Z']]]]] as [$uri, $body]) {
         $told = $this->postJson($uri, $body)->assertUnprocessable()->json();
-        expect(array_keys($told))->toBe(['message', 'place', 'problems'])->and($told['message'])->toEndWith('.');
+        expect(array_keys($told))->toBe(['code', 'with', 'place', 'problems', 'known', 'fields'])->and(App\Words::has($told['code']))->toBeTrue();
     }
 });

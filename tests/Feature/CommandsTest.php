@@ -4,13 +4,21 @@ declare(strict_types=1);
 
 use Symfony\Component\Process\Process;
 
-/** Runs a command as a person would, with no database to be found. @return array{int, string, string} */
-function artisan(array $arguments, ?string $file = null, string $name = 'given.txt'): array
+/**
+ * Runs a command as a person would, with no database to be found.
+ *
+ * @param  array<string, string>  $others  more files by name
+ * @return array{int, string, string}
+ */
+function artisan(array $arguments, ?string $file = null, string $name = 'given.txt', array $others = []): array
 {
     $folder = sys_get_temp_dir().'/gorvan-'.bin2hex(random_bytes(6));
     mkdir($folder);
     if ($file !== null) {
         file_put_contents("$folder/$name", $file);
+    }
+    foreach ($others as $other => $text) {
+        file_put_contents("$folder/$other", $text);
     }
     $process = new Process(['php', base_path('artisan'), ...$arguments], $folder, ['DB_HOST' => '127.0.0.1', 'DB_PORT' => '1', 'DB_PASSWORD' => 'none', 'COLUMNS' => '200'], null, 300);
     $process->run();
@@ -47,6 +55,42 @@ test('gorvan:recall prints standings, in order of first appearance, and {} for n
         ->and($told['entries']['7'])->support->toBeNull()
         ->and($told['entries']['a']['recall'])->toEqualWithDelta(0.808, 5e-4);
     expect(artisan(['gorvan:recall', 'given.txt', '--json', '--on=2026-01-01'], $events([]))[1])->toContain('"entries": {}');
+});
+
+test('gorvan:standing prints verdicts by student, from marks, contacts and home practice', function () {
+    $at = fn (string $day): string => "{$day}T20:00:00+01:00";
+    $contact = fn (string $id, string $entry, string $kind, string $day, array $more = []): array => ['id' => $id, 'entry' => $entry, 'at' => $at($day), 'kind' => $kind, ...$more];
+    $record = json_encode([
+        'timezone' => 'Europe/Berlin', 'group' => ['s1', 's2', 's3'],
+        'students' => [
+            's1' => [$contact('1', 'e01', 'mark', '2026-01-06', ['support' => 'Flowing']), $contact('2', 'e02', 'mark', '2026-01-06', ['support' => 'Alone', 'side' => 'left'])],
+            's2' => [$contact('3', 'e01', 'taught', '2026-01-06'), $contact('4', 'e01', 'home', '2026-01-09'), $contact('5', 'e02', 'taught', '2026-01-06'), ['id' => '6', 'kind' => 'withdraw', 'of' => '5', 'at' => $at('2026-01-07')]],
+        ],
+        'taught' => [['on' => '2026-01-06', 'from' => 1, 'to' => 2], ['on' => '2026-01-20', 'from' => 3, 'to' => 3]],
+        'recap' => [1, 2],
+    ]);
+    [$exit, $out, $errors] = artisan(['gorvan:standing', 'heron.txt', 'record.json', '--on=2026-01-13', '--json'], "1. Gather\n2. Heron (L-R)\n3. Wade\n", 'heron.txt', ['record.json' => $record]);
+    expect($errors)->toBe('')->and($exit)->toBe(0);
+    $told = json_decode($out, true);
+    expect(array_keys($told))->toBe(['on', 'students'])->and($told['on'])->toBe('2026-01-13')
+        ->and(array_keys($told['students']))->toBe(['s1', 's2', 's3'])
+        ->and(array_keys($told['students']['s1']))->toBe(['frontier', 'holding', 'holes', 'behind', 'missed', 'ready', 'why', 'entries']);
+    [$first, $second, $third] = array_values($told['students']);
+    // Left alone, right never seen: the weaker side stands for the entry, which is then behind.
+    expect([$first['frontier'], $first['holding'], $first['behind'], $first['missed'], $first['ready']])->toBe([1, [1], [2], [2], 'not_yet'])
+        ->and($first['why'])->toHaveCount(1)->and($first['why'][0])->toMatchArray(['entry' => 'e02', 'reason' => 'never_met'])
+        ->and($first['entries']['e02']['left'])->toMatchArray(['support' => 'Alone', 'passes' => true])
+        ->and($first['entries']['e02']['right'])->toBe(['support' => null, 'recall' => null, 'passes' => false, 'holds' => false, 'assumed' => false]);
+    expect($second['missed'])->toBe([2])->and(array_keys($second['entries']))->toBe(['e01'])
+        ->and($third)->toBe(['frontier' => null, 'holding' => [], 'holes' => [], 'behind' => [1, 2], 'missed' => [1, 2], 'ready' => 'not_yet', 'why' => [
+            ['entry' => 'e01', 'reason' => 'never_met', 'support' => null, 'recall' => null], ['entry' => 'e02', 'reason' => 'never_met', 'support' => null, 'recall' => null],
+        ], 'entries' => []]);
+    // What was withdrawn after the day asked for was never so; a side of an entry that has none is refused with its place.
+    $wrong = str_replace('"entry":"e02","at":"2026-01-06T20:00:00+01:00","kind":"mark"', '"entry":"e03","at":"2026-01-06T20:00:00+01:00","kind":"mark"', $record);
+    [$exit, $out, $errors] = artisan(['gorvan:standing', 'heron.txt', 'record.json', '--json'], "1. Gather\n2. Heron (L-R)\n3. Wade\n", 'heron.txt', ['record.json' => $wrong]);
+    expect($exit)->toBe(2)->and($out)->toBe('')->and(substr_count($errors, "\n"))->toBe(1)->and($errors)->toContain('$.students.s1[1].side');
+    [$exit, $out] = artisan(['gorvan:standing', 'heron.txt', 'record.json', '--on=2026-01-13'], "1. Gather\n2. Heron (L-R)\n3. Wade\n", 'heron.txt', ['record.json' => $record]);
+    expect($exit)->toBe(0)->and($out)->toContain('Frontier')->toContain('not_yet');
 });
 
 test('a key that gorvan:recall does not know is said beside the data, which stay as they are', function () {
@@ -135,7 +179,7 @@ test('recall follows withdrawals and the day asked for', function () {
         return json_decode($out, true)['entries'];
     };
     expect($on('2026-01-05'))->toBe([])
-        ->and($on('2026-01-13')['a'])->toMatchArray(['support' => 'Following', 'last' => '2026-01-13', 'updates' => 2])
+        ->and($on('2026-01-13')['a'])->toMatchArray(['support' => 'Alone', 'last' => '2026-01-06', 'updates' => 1]) // a withdrawal counts whenever it was made
         ->and($on('2026-01-14')['a'])->toMatchArray(['support' => 'Alone', 'last' => '2026-01-06', 'updates' => 1]);
 });
 
@@ -175,7 +219,7 @@ test('gorvan:form and gorvan:audit refuse with one line and exit 2', function (a
     'no format' => [['gorvan:form', 'given.txt'], '1. Heron', '--to: must be json, csv or list'],
     'another format' => [['gorvan:form', 'given.txt', '--to=pdf'], '1. Heron', '--to: must be json, csv or list'],
     'a broken row' => [['gorvan:form', 'given.txt', '--to=json'], "title,turn\nHeron,x\n", 'given.txt:2: column "turn": "x" is not a number'],
-    'a circle' => [['gorvan:form', 'given.txt', '--to=json'], "id,title,returns\na,A,b\nb,B,a\n", 'given.txt:2: "A" (entry 1) leads to'],
+    'a circle' => [['gorvan:form', 'given.txt', '--to=json'], "id,title,returns\na,A,b\nb,B,a\n", 'given.txt:2: "A" (entry 1) and "B" (entry 2) return to'],
     'nothing' => [['gorvan:audit', 'given.txt'], '', 'given.txt'],
 ]);
 

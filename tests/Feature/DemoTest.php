@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Actions\DescribeGroup;
+use App\Actions\GroupStandings;
 use App\Actions\TaughtEntries;
+use App\Http\Data\StudentData;
 use App\Models\CurrentSchool;
 use App\Models\Group;
 use App\Models\Meeting;
@@ -19,12 +20,15 @@ function demoOn(string $day): array
     $owner = app(DemoSchool::class)->load(fn () => null);
     app(CurrentSchool::class)->enter($owner->school);
     $group = Group::where('name', 'Evening long form')->firstOrFail();
-    $score = $group->form->score();
+    $score = $group->form->placed();
     $meeting = Meeting::where('on', $day)->firstOrFail();
 
+    $taught = app(TaughtEntries::class)->by($group->id, $score, $day);
+    $recap = $score->form->passageOf($meeting->planned()->courses[0]->recap);
+
     return [
-        collect(app(DescribeGroup::class)($group, $score, $day, $score->passage($meeting->plan['recap'])))->keyBy('name'),
-        app(TaughtEntries::class)($group->id, $score),
+        collect(app(GroupStandings::class)($group, $score, $day))->map(fn (array $one) => StudentData::of($one[0], $one[1], $taught, $recap))->keyBy('name'),
+        $taught,
         $meeting,
     ];
 }
@@ -33,7 +37,7 @@ test('the profiles lead to the standings they must, whatever day it is loaded', 
     [$students, $taught, $meeting] = demoOn($day);
     $names = ['steady' => 'Bastian O.', 'quick' => 'Isaura K.', 'away' => 'Merrin D.', 'cues' => 'Dunstan P.', 'late' => 'Jocasta L.'];
     $of = array_map(fn (string $name) => $students[$name], $names);
-    expect($meeting->kind->value)->toBe('lesson')->and($meeting->log_id)->toBeNull()->and(count($taught))->toBeGreaterThan(12)
+    expect($meeting->planned()->kind->value)->toBe('lesson')->and($meeting->standingLog())->toBeNull()->and(count($taught))->toBeGreaterThan(12)
         // steady: nearly everything taught is held, nothing missed
         ->and($of['steady']->frontier)->toBeGreaterThan(8)->and($of['steady']->missed)->toBe([])
         // quick: flowing or leading on what they were seen on, and no one's frontier is further
@@ -51,7 +55,7 @@ test('the demo is a school of 26 with two groups and a term half over', function
     [, , $meeting] = demoOn('2026-11-24');
     expect(Student::count())->toBe(26)->and(Group::count())->toBe(2)
         ->and($meeting->term->meetings()->count())->toBe(12)
-        ->and($meeting->term->meetings()->whereNotNull('log_id')->count())->toBe(6);
+        ->and($meeting->term->meetings()->whereHas('logs')->count())->toBe(6);
 });
 
 test('a start that finds the demo’s term over says so, and one that does not says nothing', function () {

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use App\Models\Form;
-use Gorvan\Core\Form\FormFileReader;
+use Gorvan\Core\Form\File\FormFileReader;
 
 beforeEach(function () {
     $this->user = $this->found();
@@ -33,7 +33,7 @@ test('a form file comes back as it went in, unknown keys too', function () {
     $id = $this->postJson('/api/forms', ['text' => $file])->assertCreated()->json('id');
     $out = $this->get("/api/forms/$id/file")->assertOk()->assertHeader('Content-Type', 'application/json; charset=utf-8');
     expect(json_decode($out->getContent()))->toEqual(json_decode($file))
-        ->and($out->getContent())->toBe((new Gorvan\Core\Form\FormFileWriter)->write((new FormFileReader)->read($file)->form));
+        ->and($out->getContent())->toBe((new Gorvan\Core\Form\File\FormFileWriter)->write((new FormFileReader)->read($file)->form));
 });
 
 test('pinning a join cuts again and stays', function () {
@@ -49,7 +49,7 @@ test('pinning a join cuts again and stays', function () {
 test('the number of lessons can be asked for, and a refusal says the range and changes nothing', function () {
     $id = $this->postJson('/api/forms', ['text' => Tests\TestCase::LIST])->json('id');
     $this->putJson("/api/forms/$id/cutting", ['lessons' => 4])->assertOk()->assertJsonCount(4, 'lessons');
-    $this->putJson("/api/forms/$id/cutting", ['lessons' => 9])->assertUnprocessable()->assertJsonFragment(['message' => 'A form of 8 entries can be cut into 1 to 8 lessons, not 9.']);
+    $this->putJson("/api/forms/$id/cutting", ['lessons' => 9])->assertUnprocessable()->tap(fn ($answer) => expect($this->said($answer))->toBe('A form of 8 entries can be cut into 1 to 8 lessons, not 9.'));
     $this->getJson("/api/forms/$id")->assertJsonCount(4, 'lessons');
     $this->putJson("/api/forms/$id/joins", ['joins' => array_map(fn (int $after) => ['after' => $after, 'pin' => 'always'], range(1, 6))])->assertUnprocessable();
     expect(collect($this->getJson("/api/forms/$id")->json('joins'))->pluck('pin')->filter()->all())->toBe([]);
@@ -58,7 +58,7 @@ test('the number of lessons can be asked for, and a refusal says the range and c
 
 test('what cannot be read says where, and nothing is made', function (string $text, string $place, string $says) {
     $answer = $this->postJson('/api/forms', ['text' => $text])->assertUnprocessable();
-    expect($answer->json('message'))->toContain($says)->and($answer->json('place'))->toBe($place)
+    expect($this->said($answer))->toContain($says)->and($answer->json('place'))->toBe($place)
         ->and($this->inside($this->user->school, fn () => Form::count()))->toBe(0);
 })->with([
     'nothing' => ['', '', 'There is no entry'],

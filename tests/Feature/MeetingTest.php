@@ -18,7 +18,7 @@ test('a meeting says its plan, its season and who may come', function () {
     expect($page['meeting'])->toMatchArray(['on' => '2026-01-20', 'startsAt' => '2026-01-20T19:00:00+01:00', 'minutes' => 60, 'isToday' => true, 'isPast' => false, 'isHeld' => false, 'kind' => 'lesson', 'lessonNumber' => 1])
         ->and(array_sum($page['meeting']['boxes']))->toBe(60)
         ->and(array_keys($page['meeting']['boxes']))->toBe(['settle', 'warm_up', 'focus', 'review', 'new', 'run_through', 'close'])
-        ->and($page['season'])->toHaveCount(10)
+        ->and($page['season'])->toHaveCount(10)->and($page['formId'])->toBe($this->form->id)
         ->and(array_column($page['students'], 'name'))->toBe(['Ada', 'Bo', 'Cy'])
         ->and($page['present'])->toBe([])
         ->and($page['logId'])->toBeNull();
@@ -30,19 +30,30 @@ test('a meeting of another day knows that it is not today', function () {
 });
 
 test('the plan of a logged class stays as it was, whatever happens to the form', function () {
-    $id = (string) Str::ulid();
-    $this->postJson("/api/meetings/{$this->meetings[2]->id}/log", ['id' => $id, 'at' => now()->toRfc3339String()])->assertNoContent();
+    $log = $this->asPlanned($this->meetings[2]);
+    $this->postJson("/api/meetings/{$this->meetings[2]->id}/log", $log)->assertNoContent();
     $held = ($this->show)(2);
-    expect($held['logId'])->toBe($id)->and($held['meeting']['isHeld'])->toBeTrue()->and($held['present'])->toHaveCount(3);
-    $this->putJson("/api/forms/{$this->form->id}/cutting", ['lessons' => 8])->assertOk();
+    expect($held['logId'])->toBe($log['id'])->and($held['meeting']['isHeld'])->toBeTrue()->and($held['present'])->toHaveCount(3);
+    $this->putJson("/api/forms/{$this->form->id}/joins", ['joins' => [['after' => 5, 'pin' => 'always']]])->assertOk();
     $again = ($this->show)(2);
     expect($again['meeting'])->toEqual($held['meeting']);
-    $next = collect($again['season'])->first(fn (array $row): bool => ! $row['isPast'] && ! $row['isHeld'] && $row['lesson'] !== null);
+    $next = collect($this->getJson("/api/terms/{$this->term->id}")->json('meetings'))->first(fn (array $row): bool => ! $row['isPast'] && ! $row['isHeld'] && $row['lesson'] !== null);
     expect($next['lesson']['from'])->toBe($held['meeting']['lesson']['to'] + 1);
 });
 
+test('cut again, taken back and logged again, a class says what was done and not another passage', function () {
+    $log = $this->asPlanned($this->meetings[2]);
+    $url = "/api/meetings/{$this->meetings[2]->id}/log";
+    $this->postJson($url, $log)->assertNoContent();
+    $done = ($this->show)(2)['meeting']['lesson'];
+    $this->putJson("/api/forms/{$this->form->id}/joins", ['joins' => [['after' => 1, 'pin' => 'always'], ['after' => 2, 'pin' => 'always']]])->assertOk();
+    $this->postJson('/api/withdrawals', ['withdrawals' => [['id' => (string) Str::ulid(), 'of' => $log['id'], 'at' => now()->toRfc3339String()]]])->assertNoContent();
+    $this->postJson($url, $this->asPlanned($this->meetings[2]))->assertNoContent();
+    expect(($this->show)(2)['meeting']['lesson'])->toBe($done);
+});
+
 test('after a first lesson the next meeting reviews it, and leads in from it', function () {
-    $this->postJson("/api/meetings/{$this->meetings[2]->id}/log", ['id' => (string) Str::ulid(), 'at' => now()->toRfc3339String()])->assertNoContent();
+    $this->postJson("/api/meetings/{$this->meetings[2]->id}/log", $this->asPlanned($this->meetings[2], ['did' => [['what' => 'taught', 'entries' => ['e01', 'e02', 'e03']]]]))->assertNoContent();
     $this->clockAt('2026-01-27T18:00:00+01:00');
     $consolidation = ($this->show)(3)['meeting'];
     expect($consolidation['kind'])->toBe('consolidation')
@@ -50,8 +61,7 @@ test('after a first lesson the next meeting reviews it, and leads in from it', f
         ->and($consolidation['review'])->not->toBe([])
         ->and($consolidation['review'][0]['meanRecall'])->toEqualWithDelta(0.665, 5e-4); // taught a week ago: worked example
     $lesson = ($this->show)(4)['meeting'];
-    expect($lesson['lessonNumber'])->toBe(2)
-        ->and($lesson['recap']['to'])->toBe($lesson['lesson']['from'] - 1);
+    expect($lesson['lesson']['from'])->toBe(4)->and($lesson['recap']['to'])->toBe(3);
 });
 
 test('who was noted away is kept, and noting again replaces it', function () {
@@ -74,7 +84,7 @@ test('attendance that makes no sense is refused', function (mixed $present) {
 
 test('marks of a meeting are listed until they are taken back', function () {
     $page = ($this->show)(2);
-    $mark = $this->mark($page['students'][0]['id'], $page['form']['entries'][0]['id']);
+    $mark = $this->mark($page['students'][0]['id'], $this->getJson("/api/forms/{$page['formId']}")->json('entries.0.id'));
     $this->postJson("/api/meetings/{$this->meetings[2]->id}/marks", ['marks' => [$mark]])->assertOk();
     expect(($this->show)(2)['marks'])->toHaveCount(1)
         ->and(($this->show)(2)['marks'][0])->toMatchArray(['id' => $mark['id'], 'support' => 'Alone', 'side' => null])
@@ -83,40 +93,65 @@ test('marks of a meeting are listed until they are taken back', function () {
     expect(($this->show)(2)['marks'])->toBe([]);
 });
 
-test('plans name entries by their rows, not by their place', function () {
-    $plan = $this->inside($this->user->school, fn () => Meeting::find($this->meetings[2]->id)->plan);
-    $ids = $this->inside($this->user->school, fn () => $this->form->entries()->pluck('id')->all());
-    expect($ids)->toContain($plan['lesson']['from'])->toContain($plan['lesson']['to']);
+test('plans name entries by their ids in the form, not by their place', function () {
+    $plan = $this->inside($this->user->school, fn () => Meeting::find($this->meetings[2]->id)->planned());
+    expect($plan?->courses[0]->lesson?->entries[0])->toBe('e01')->and($plan->on)->toBe('2026-01-20');
 });
 
 test('a log that makes no sense is refused', function (array $change, string $key) {
-    $this->postJson("/api/meetings/{$this->meetings[2]->id}/log", ['id' => (string) Str::ulid(), 'at' => now()->toRfc3339String(), ...$change])
-        ->assertUnprocessable()->assertJsonValidationErrors($key);
+    $this->postJson("/api/meetings/{$this->meetings[2]->id}/log", $this->asPlanned($this->meetings[2], $change))
+        ->assertUnprocessable()->assertJsonPath('place', $key);
+    expect($this->inside($this->user->school, fn () => App\Models\LoggedClass::count()))->toBe(0);
 })->with([
-    'no id' => [['id' => null], 'id'],
+    'no id' => [['id' => null], '$'],
     'an id of another kind' => [['id' => '7'], 'id'],
-    'no offset' => [['at' => '2026-01-20T20:00:00'], 'at'],
-    'next week' => [['at' => '2026-01-27T20:00:00Z'], 'at'],
+    'no offset' => [['made_at' => '2026-01-20T20:00:00'], '$.made_at'],
+    'another day' => [['on' => '2026-01-27'], 'on'],
+    'someone who is not here' => [['present' => ['00000000-0000-7000-8000-000000000000']], 'present'],
+    'someone who is no id' => [['present' => ['Ada']], 'present'],
+    'no entry of the form' => [['did' => [['what' => 'taught', 'entries' => ['e99']]]], 'did.0.entries'],
+    'no form of the term' => [['did' => [['what' => 'taught', 'form' => 'x', 'entries' => ['e01']]]], 'did.0.form'],
+    'a guest without an id of their own' => [['guests' => [['id' => '7', 'name' => 'Una']]], 'guests.0.id'],
 ]);
 
+test('a log of a clock that runs fast is taken, for the day of the meeting', function () {
+    $this->postJson("/api/meetings/{$this->meetings[2]->id}/log", $this->asPlanned($this->meetings[2], ['made_at' => '2026-03-20T20:00:00Z']))->assertNoContent();
+    $row = $this->inside($this->user->school, fn () => App\Models\LoggedClass::first());
+    expect($row->on)->toBe('2026-01-20')->and($row->clock_ahead)->toBeGreaterThan(50 * 86400);
+});
+
 test('a meeting that is still to come cannot be logged', function () {
-    $this->postJson("/api/meetings/{$this->meetings[3]->id}/log", ['id' => (string) Str::ulid(), 'at' => now()->toRfc3339String()])
+    $this->postJson("/api/meetings/{$this->meetings[3]->id}/log", $this->asPlanned($this->meetings[3]))
         ->assertUnprocessable()
-        ->assertJsonFragment(['message' => 'This meeting is still to come. Log it on its day or after.']);
+        ->tap(fn ($answer) => expect($this->said($answer))->toBe('This meeting is still to come. Log it on its day or after.'));
     expect(($this->show)(3)['meeting']['isHeld'])->toBeFalse();
 });
 
 test('a meeting that went by is logged afterwards, and its lesson is not given twice', function () {
-    $this->clockAt('2026-01-21T09:00:00+01:00');
+    $this->clockAt('2026-01-23T09:00:00+01:00');
     $late = ($this->show)(2)['meeting'];
-    $url = "/api/meetings/{$this->meetings[2]->id}/log";
-    $this->postJson($url, ['id' => (string) Str::ulid(), 'at' => '2026-01-20T20:00:00+01:00'])->assertNoContent();
+    $this->postJson("/api/meetings/{$this->meetings[2]->id}/log", $this->asPlanned($this->meetings[2]))->assertNoContent();
     $lessons = [];
-    foreach (($this->show)(2)['season'] as $row) {
+    foreach ($this->getJson("/api/terms/{$this->term->id}")->json('meetings') as $row) {
         if ($row['lesson'] !== null && ($row['isHeld'] || ! $row['isPast'])) {
             $lessons[] = $row['lesson'];
         }
     }
     expect($lessons[0])->toBe($late['lesson'])
         ->and(array_column($lessons, 'from'))->toBe(array_values(array_unique(array_column($lessons, 'from'))));
+});
+
+test('a meeting that went by without a word is asked about, and the rest is planned as if it was not held', function () {
+    $this->clockAt('2026-01-23T09:00:00+01:00');
+    $unsaid = $this->getJson('/api/today')->assertOk()->json('unsaid');
+    expect(array_column($unsaid, 'on'))->toBe(['2026-01-20', '2026-01-13', '2026-01-06']);
+    $next = collect($this->getJson("/api/terms/{$this->term->id}")->json('meetings'))->first(fn (array $row): bool => ! $row['isPast'] && $row['lesson'] !== null);
+    expect($next['lessonNumber'])->toBe(1);
+});
+
+test('what today answers is small: the form and everybody’s cells are asked for where they are shown', function () {
+    $today = $this->getJson('/api/today')->assertOk();
+    expect($today->json('meetings.0'))->toHaveKeys(['formId', 'courseId', 'readiness'])->not->toHaveKey('form')
+        ->and($today->json('meetings.0.readiness'))->toBe(['ready' => 0, 'look' => 0, 'notYet' => 0, 'of' => 3])
+        ->and(strlen($today->getContent()))->toBeLessThan(6000);
 });

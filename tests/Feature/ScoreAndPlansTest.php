@@ -2,10 +2,13 @@
 
 declare(strict_types=1);
 
+use App\Models\Course;
 use App\Models\Entry;
-use App\Models\Lesson;
 use App\Models\Meeting;
-use Illuminate\Support\Str;
+use App\Models\Term;
+use App\Words;
+use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Reading\Message;
 
 beforeEach(function () {
     $this->clockAt('2026-01-20T18:00:00+01:00');
@@ -15,15 +18,13 @@ beforeEach(function () {
     $this->edit = fn (int $base, array ...$edits) => $this->postJson("$this->uri/edits", ['base' => $base, 'edits' => $edits])->assertOk();
     $this->in = fn (callable $work) => $this->inside($this->user->school, $work);
     $this->meeting = fn (int $n): Meeting => $this->meetings($this->term)[$n];
-    $this->lesson = fn (): int => collect($this->meetings($this->term))->search(fn (Meeting $meeting) => isset($meeting->plan['lesson']) && $meeting->starts_at <= now()->endOfDay());
     $this->key = fn (string $key): string => ($this->in)(fn () => Entry::where('key', $key)->firstOrFail()->id);
 });
 
-test('lessons and terms are laid again when a change weighs on them, and left alone when it does not', function (array $fields, bool $isWeighty) {
-    $lessons = fn () => ($this->in)(fn () => Lesson::orderBy('ordinal')->pluck('id')->all());
-    $before = $lessons();
+test('terms are laid again when a change weighs on them, and left alone when it does not', function (array $fields, bool $isWeighty) {
+    $asked = fn () => ($this->in)(fn () => Term::first()->plan_asked);
     ($this->edit)(1, ['op' => 'set', 'id' => 'e05', 'fields' => $fields]);
-    expect($lessons() !== $before)->toBe($isWeighty);
+    expect($asked() > 0)->toBe($isWeighty)->and(($this->in)(fn () => Term::first()->isBeingPlanned()))->toBeFalse();
 })->with([
     'a cue' => [['cues' => ['to the {L}']], false],
     'a title' => [['title' => 'Turn about'], false],
@@ -34,31 +35,49 @@ test('lessons and terms are laid again when a change weighs on them, and left al
     'a relation' => [['returns' => 'e01'], true],
 ]);
 
-test('a plan from before passages named every entry names them before the order changes', function () {
-    $meeting = ($this->meeting)($n = ($this->lesson)());
-    $plan = $meeting->plan;
-    $named = $plan['lesson']['ids'];
-    unset($plan['lesson']['ids']);
-    ($this->in)(fn () => $meeting->update(['plan' => $plan, 'log_id' => (string) Str::ulid()])); // held, so that it is not planned anew
-    ($this->edit)(1, ['op' => 'move', 'id' => 'e08', 'after' => null], ['op' => 'insert', 'after' => 'e01', 'entries' => [['id' => 'x', 'kind' => 'movement', 'title' => 'New']]]);
-    expect(($this->meeting)($n)->plan['lesson']['ids'])->toBe($named);
+test('a change of the cut says what it moved in running terms, and a course keeps its cut until then', function () {
+    $lessons = fn () => ($this->in)(fn () => Course::first()->lessons());
+    $was = $lessons();
+    $this->putJson("$this->uri/cutting", ['lessons' => 8])->assertOk()->assertJsonPath('moved', []); // the size for no group
+    expect($lessons())->toBe($was);
+    $moved = $this->putJson("$this->uri/joins", ['joins' => [['after' => 1, 'pin' => 'always'], ['after' => 2, 'pin' => 'always']]])->assertOk()->json('moved');
+    $said = Words::of(Message::read(JsonNode::parse(json_encode($moved[0]))));
+    expect($lessons())->not->toBe($was)->and($lessons()[0])->toBe(['e01'])->and($moved)->not->toBe([])
+        ->and($said)->toStartWith('Tuesdays, Winter: ')->toContain('lesson');
+});
+
+test('a course that cannot be cut by the new form keeps its lessons, and says so', function () {
+    ($this->in)(fn () => Course::first()->update(['lesson_load' => null, 'lesson_count' => 8]));
+    $was = ($this->in)(fn () => Course::first()->lessons());
+    $moved = ($this->edit)(1, ['op' => 'remove', 'ids' => ['e08']])->json('form.moved');
+    expect($moved[0]['code'])->toBe('moved.cannot')->and(($this->in)(fn () => Course::first()->lessons()))->toBe($was);
+    $this->getJson("/api/terms/{$this->term->id}")->assertOk();
+});
+
+test('terms that are over are never planned or cut again', function () {
+    $this->clockAt('2026-04-01T18:00:00+02:00');
+    $before = [($this->in)(fn () => Course::first()->lessons()), ($this->in)(fn () => Meeting::orderBy('starts_at')->pluck('plan')->all())];
+    $this->putJson("$this->uri/joins", ['joins' => [['after' => 1, 'pin' => 'always']]])->assertOk()->assertJsonPath('moved', []);
+    $this->getJson("/api/terms/{$this->term->id}")->assertOk();
+    $meeting = ($this->meeting)(2);
+    $this->postJson("/api/meetings/$meeting->id/log", $this->asPlanned($meeting))->assertNoContent();
+    expect([($this->in)(fn () => Course::first()->lessons()), ($this->in)(fn () => Meeting::orderBy('starts_at')->pluck('plan')->all())])->toBe($before);
 });
 
 test('what a class was taught stays what it was when the form changes round it', function () {
-    $meeting = ($this->meeting)($n = ($this->lesson)());
-    $this->postJson("/api/meetings/$meeting->id/log", ['id' => (string) Str::ulid(), 'at' => now()->toRfc3339String()])->assertNoContent();
-    $lesson = ($this->meeting)($n)->plan['lesson'];
-    $titles = fn () => collect($this->getJson("/api/groups/{$this->group->id}")->assertOk()->json('taught'))
-        ->map(fn (int $position) => $this->getJson($this->uri)->json('entries.'.($position - 1).'.id'))->sort()->values()->all();
-    $before = $titles();
-    expect(array_diff($lesson['ids'], $before))->toBe([]);
+    $meeting = ($this->meeting)(2);
+    $this->postJson("/api/meetings/$meeting->id/log", $this->asPlanned($meeting))->assertNoContent();
+    $lesson = ($this->in)(fn () => $meeting->planned()->courses[0]->lesson->entries);
+    $taught = fn () => collect($this->getJson("/api/groups/{$this->group->id}")->assertOk()->json('taught'))
+        ->map(fn (int $position) => $this->getJson($this->uri)->json('entries.'.($position - 1).'.key'))->sort()->values()->all();
+    $before = $taught();
+    expect($before)->toBe($lesson);
     // Something comes in between its entries, and stands elsewhere: it is not counted as taught.
-    $first = ($this->in)(fn () => Entry::findOrFail($lesson['ids'][0])->key);
-    ($this->edit)(1, ['op' => 'insert', 'after' => $first, 'entries' => [['id' => 'x', 'kind' => 'movement', 'title' => 'New']]]);
-    expect($titles())->toBe($before)->not->toContain(($this->key)('x'));
+    ($this->edit)(1, ['op' => 'insert', 'after' => $lesson[0], 'entries' => [['id' => 'x', 'kind' => 'movement', 'title' => 'New']]]);
+    expect($taught())->toBe($before);
     // One of them is taken out: the others still are.
-    ($this->edit)(2, ['op' => 'remove', 'ids' => [$first]]);
-    expect($titles())->toBe(array_values(array_diff($before, [$lesson['ids'][0]])));
+    ($this->edit)(2, ['op' => 'remove', 'ids' => [$lesson[0]]]);
+    expect($taught())->toBe(array_slice($before, 1));
     $this->getJson("/api/meetings/$meeting->id")->assertOk();
 });
 
@@ -71,7 +90,7 @@ test('every meeting can be opened whatever is taken out of the form', function (
         $this->getJson("/api/terms/{$this->term->id}")->assertOk();
         $this->getJson('/api/today')->assertOk();
     }
-    $this->postJson("$this->uri/edits", ['base' => 8, 'edits' => [['op' => 'remove', 'ids' => ['e07']]]])->assertUnprocessable()->assertJsonFragment(['message' => 'Entries: a form needs at least one entry.']);
+    $this->postJson("$this->uri/edits", ['base' => 8, 'edits' => [['op' => 'remove', 'ids' => ['e07']]]])->assertUnprocessable()->tap(fn ($answer) => expect($this->said($answer))->toBe('Entries: a form needs at least one entry.'));
 });
 
 test('a change the lessons cannot be cut after is refused, and nothing of it is kept', function () {

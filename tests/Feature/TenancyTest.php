@@ -20,11 +20,15 @@ beforeEach(function () {
     $this->inside($this->other['user']->school, function () use ($meeting) {
         $this->markId = (string) Str::ulid();
         $student = Student::first()->id;
-        app(App\Actions\RecordMarks::class)($meeting, [new App\Actions\NewMark($this->markId, $student, Entry::first()->id, Gorvan\Core\Memory\Support::Alone, new DateTimeImmutable)], $this->other['user']);
-        app(App\Actions\LogClass::class)($meeting, (string) Str::ulid(), new DateTimeImmutable, $this->other['user']);
+        app(App\Actions\RecordMarks::class)($meeting, [new App\Actions\NewMark($this->markId, $student, Entry::first()->id, Gorvan\Core\Record\Support::Alone, new DateTimeImmutable)], $this->other['user']);
         app(App\Actions\WithdrawFacts::class)([['id' => (string) Str::ulid(), 'of' => $this->markId, 'at' => new DateTimeImmutable]], $this->other['user']);
     });
-    $this->theirs = ['form' => $this->other['form']->id, 'group' => $this->other['group']->id, 'term' => $this->other['term']->id, 'meeting' => $meeting->id];
+    $this->inside($this->other['user']->school, fn () => app(App\Actions\TakeAttendance::class)($meeting, [Student::first()->id => true], $this->other['user']));
+    $this->logged($meeting, $this->other['user']);
+    $this->inside($this->other['user']->school, fn () => app(App\Actions\ReadStandings::class)(App\Models\Form::first()->placed(), [Student::first()->id], '2026-01-25'));
+    $this->clockAt('2026-01-25T20:00:00+01:00');
+    $this->inside($this->other['user']->school, fn () => app(App\Actions\ReadStandings::class)(App\Models\Form::first()->placed(), Student::pluck('id')->all(), '2026-01-25'));
+    $this->theirs = ['form' => $this->other['form']->id, 'group' => $this->other['group']->id, 'term' => $this->other['term']->id, 'meeting' => $meeting->id, 'student' => $this->inside($this->other['user']->school, fn () => Student::first()->id)];
 });
 
 /** @return list<string> every table whose rows belong to a school */
@@ -35,7 +39,7 @@ function schoolTables(): array
 
 test('every table of a school shows a connection only that school’s rows, whatever the query forgets', function () {
     $tables = schoolTables();
-    expect(count($tables))->toBe(13);
+    expect(count($tables))->toBe(16);
     $ids = [$this->own['user']->school_id, $this->other['user']->school_id];
     foreach ($tables as $table) {
         foreach ([0, 1] as $who) {
@@ -66,9 +70,12 @@ test('no row can be written into, or point into, another school', function () {
     };
     $this->inside($own, function () use ($refused, $other, $own): void {
         foreach (schoolTables() as $table) {
-            $refused(fn () => DB::table($table)->insert(['id' => $table === 'marks' || $table === 'withdrawals' ? (string) Str::ulid() : (string) Str::uuid(), 'school_id' => $other->id] + (array) match ($table) {
+            $refused(fn () => DB::table($table)->insert((str_starts_with($table, 'checkpoint') ? [] : ['id' => in_array($table, ['marks', 'withdrawals', 'class_logs', 'withdrawn'], true) ? (string) Str::ulid() : (string) Str::uuid()]) + ['school_id' => $other->id] + (array) match ($table) {
                 'students' => ['name' => 'X'],
-                'forms' => ['title' => 'X', 'score' => '{}'],
+                'forms' => ['title' => 'X', 'document' => '{}'],
+                'checkpoints' => ['student_id' => (string) Str::uuid(), 'through' => 1, 'epoch' => 0],
+                'checkpoint_tracks' => ['student_id' => (string) Str::uuid(), 'subject' => 'x', 'side' => '', 'updates' => 0, 'has_home' => false],
+                'class_logs' => ['students' => '{}', 'taught' => '{}'],
                 default => [],
             }));
         }
@@ -81,7 +88,7 @@ test('every route answers another school’s ids as if they were not there', fun
     $bodies = [
         'joins' => ['joins' => [['after' => 1, 'pin' => null]]], 'cutting' => [], 'students' => ['students' => ['X']],
         'attendance' => ['present' => [(string) Str::uuid() => true]], 'marks' => ['marks' => [$this->mark((string) Str::uuid(), (string) Str::uuid())]],
-        'log' => ['id' => (string) Str::ulid(), 'at' => now()->toRfc3339String()],
+        'log' => ['format' => 'gorvan.log/1'], 'move' => [], 'before' => [], $this->theirs['student'] => ['name' => 'X'],
     ];
     $walked = 0;
     foreach (Route::getRoutes() as $route) {
@@ -101,7 +108,7 @@ test('every route answers another school’s ids as if they were not there', fun
 test('every route that takes an id in its body refuses another school’s', function () {
     $this->actingAs($this->own['user']);
     $this->postJson('/api/groups', ['name' => 'X', 'form' => $this->theirs['form'], 'students' => []])->assertUnprocessable();
-    $term = ['title' => 'X', 'from' => '2026-03-01', 'to' => '2026-05-30', 'pattern' => [['weekday' => 'Tue', 'at' => '19:00', 'minutes' => 60]], 'closures' => [], 'approach' => 'pieces', 'group' => $this->theirs['group']];
+    $term = ['title' => 'X', 'from' => '2026-03-01', 'to' => '2026-05-30', 'pattern' => [['weekday' => 'Tue', 'at' => '19:00', 'minutes' => 60]], 'closures' => [], 'approach' => 'piece', 'group' => $this->theirs['group']];
     $this->postJson('/api/terms', $term)->assertUnprocessable();
     $this->postJson('/api/terms/preview', $term)->assertUnprocessable();
     $student = $this->inside($this->other['user']->school, fn () => Student::first()->id);

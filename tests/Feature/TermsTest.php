@@ -8,7 +8,7 @@ beforeEach(function () {
     $this->clockAt('2026-01-01T12:00:00+01:00');
     ['user' => $this->user, 'group' => $this->group, 'term' => $this->term, 'form' => $this->form] = $this->school();
     $this->actingAs($this->user);
-    $this->given = ['group' => $this->group->id, 'title' => 'Spring', 'from' => '2026-03-01', 'to' => '2026-05-30', 'pattern' => [['weekday' => 'Tue', 'at' => '19:00', 'minutes' => 60]], 'closures' => [['from' => '2026-04-01', 'to' => '2026-04-10'], ['from' => '2026-04-05', 'to' => '2026-04-15']], 'approach' => 'pieces'];
+    $this->given = ['group' => $this->group->id, 'title' => 'Spring', 'from' => '2026-03-01', 'to' => '2026-05-30', 'pattern' => [['weekday' => 'Tue', 'at' => '19:00', 'minutes' => 60]], 'closures' => [['from' => '2026-04-01', 'to' => '2026-04-10'], ['from' => '2026-04-05', 'to' => '2026-04-15']], 'approach' => 'piece'];
 });
 
 test('a term is laid with its meetings, boxes and lessons', function () {
@@ -25,23 +25,23 @@ test('a term is laid with its meetings, boxes and lessons', function () {
 
 test('a change of the form lays its running terms anew', function () {
     $before = $this->getJson("/api/terms/{$this->term->id}")->json('meetings.0.lesson');
-    $this->putJson("/api/forms/{$this->form->id}/cutting", ['lessons' => 6])->assertOk();
+    $this->putJson("/api/forms/{$this->form->id}/joins", ['joins' => [['after' => 2, 'pin' => 'always']]])->assertOk();
     expect($this->getJson("/api/terms/{$this->term->id}")->json('meetings.0.lesson'))->not->toBe($before);
 });
 
 test('a term that cannot be is refused with its reason, and none is made', function (array $change, string $says) {
     $answer = $this->postJson('/api/terms', [...$this->given, ...$change])->assertUnprocessable();
-    expect($answer->json('message'))->toContain($says)->not->toContain('$.')->and($this->inside($this->user->school, fn () => Term::count()))->toBe(1);
+    expect($this->said($answer))->toContain($says)->not->toContain('$.')->and($this->inside($this->user->school, fn () => Term::count()))->toBe(1);
 })->with([
     'ends before it starts' => [['to' => '2026-02-01'], 'before it starts'],
     'no meeting' => [['to' => '2026-03-01'], 'no meeting'],
     'closed throughout' => [['closures' => [['from' => '2026-01-01', 'to' => '2026-12-31']]], 'no meeting'],
     'closure backwards' => [['closures' => [['from' => '2026-04-10', 'to' => '2026-04-01']]], 'before it starts'],
-    'no first day' => [['from' => ''], 'The first day field is required.'],
-    'no minutes' => [['pattern' => [['weekday' => 'Tue', 'at' => '19:00', 'minutes' => 0]]], 'The minutes field must be at least 10.'],
+    'no first day' => [['from' => ''], 'The first day is missing.'],
+    'no minutes' => [['pattern' => [['weekday' => 'Tue', 'at' => '19:00', 'minutes' => 0]]], 'must be at least 10.'],
     'no such time' => [['pattern' => [['weekday' => 'Tue', 'at' => '25:00', 'minutes' => 60]]], '"25:00" is not a time of day'],
     'NUL in the name' => [['title' => "Spr\0ing"], 'NUL'],
-    'no weekday' => [['pattern' => []], 'pattern'],
+    'no weekday' => [['pattern' => []], 'weekly pattern'],
     'another school’s group' => [['group' => '00000000-0000-7000-8000-000000000000'], 'not in this school'],
     'daily for years' => [['to' => '2030-03-01', 'pattern' => [['weekday' => 'Tue', 'at' => '19:00', 'minutes' => 60], ['weekday' => 'Wed', 'at' => '19:00', 'minutes' => 60]]], 'at most 400'],
 ]);
@@ -49,7 +49,7 @@ test('a term that cannot be is refused with its reason, and none is made', funct
 test('a time that does not exist on the changing day is moved, and said before the term is laid', function () {
     $given = [...$this->given, 'pattern' => [['weekday' => 'Sun', 'at' => '02:30', 'minutes' => 60]]];
     $dates = $this->postJson('/api/terms/preview', $given)->assertOk()->json();
-    expect($dates['warnings'][0])->toContain('2026-03-29')->and(collect($dates['meetings'])->firstWhere('on', '2026-03-29')['startsAt'])->toBe('2026-03-29T03:30:00+02:00');
+    expect($dates['warnings'][0])->code->toBe('dates.clock_change')->with->day->toBe('2026-03-29')->and(collect($dates['meetings'])->firstWhere('on', '2026-03-29')['startsAt'])->toBe('2026-03-29T03:30:00+02:00');
     $this->postJson('/api/terms', $given)->assertCreated();
 });
 
@@ -69,7 +69,7 @@ test('a new school is told what to do first', function () {
 
 test('past meetings never logged stay as they were, and their lesson is still to come', function () {
     $this->clockAt('2026-01-14T10:00:00+01:00');
-    $this->putJson("/api/forms/{$this->form->id}/cutting", [])->assertOk();
+    $this->getJson('/api/today')->assertOk();
     $meetings = $this->getJson("/api/terms/{$this->term->id}")->json('meetings');
     expect($meetings[0]['isPast'])->toBeTrue()->and($meetings[0]['isHeld'])->toBeFalse()
         ->and($meetings[2]['lessonNumber'])->toBe(1);

@@ -6,10 +6,10 @@ declare(strict_types=1);
  * CSV against papaparse, and the floor track against transformation-matrix: both independent libraries from npm.
  */
 
-use Gorvan\Core\Floor\FloorTrack;
-use Gorvan\Core\Form\CsvFormReader;
-use Gorvan\Core\Form\CsvFormWriter;
-use Gorvan\Core\Form\EntryCells;
+use Gorvan\Core\Form\File\CsvFormReader;
+use Gorvan\Core\Form\File\CsvFormWriter;
+use Gorvan\Core\Form\File\EntryCells;
+use Gorvan\Core\Form\Track\FloorTrack;
 use Gorvan\Core\Tests\Sample;
 use Tests\Outside\Reference;
 
@@ -24,11 +24,11 @@ test('what is written as CSV is read by papaparse as the same cells, row for row
     $texts = array_map((new CsvFormWriter)->write(...), [Sample::whole(), ...$forms]);
     $read = Reference::ask('csv.mjs', ['texts' => $texts, 'rows' => []])['read'];
     foreach ([Sample::whole(), ...$forms] as $n => $form) {
-        expect($read[$n][0])->toBe(CsvFormWriter::HEADER)->and(count($read[$n]))->toBe($form->count() + 1);
+        expect($read[$n][0])->toBe(CsvFormWriter::header())->and(count($read[$n]))->toBe($form->count() + 1);
         foreach ($form->entries as $at => $entry) {
-            $cells = array_combine(array_slice(CsvFormWriter::HEADER, 2), array_slice($read[$n][$at + 1], 2));
+            $cells = array_combine(array_slice(CsvFormWriter::header(), 2), array_slice($read[$n][$at + 1], 2));
             $own = (new EntryCells)->of($entry);
-            foreach (EntryCells::COLUMNS as $column) {
+            foreach (EntryCells::columns() as $column) {
                 $this->assertSame($own[$column], preg_replace("/^'(?='*[=+\-@])/", '', $cells[$column]), "$n $at $column");
             }
         }

@@ -3,10 +3,14 @@
 declare(strict_types=1);
 
 use Gorvan\Core\Memory\Evidence;
-use Gorvan\Core\Memory\Fact;
 use Gorvan\Core\Memory\MemoryModel;
 use Gorvan\Core\Memory\Replay;
-use Gorvan\Core\Memory\Support;
+use Gorvan\Core\Reading\Day;
+use Gorvan\Core\Record\Fact;
+use Gorvan\Core\Record\FactKind;
+use Gorvan\Core\Record\Record;
+use Gorvan\Core\Record\Subject;
+use Gorvan\Core\Record\Support;
 use Tests\Outside\Reference;
 
 /** @return list<list<array{days: int, seen: string, ahead: int}>> histories that meet every clamp */
@@ -40,7 +44,8 @@ test('every update of 1,200 histories agrees with ts-fsrs 5.4.2 (source: the ref
     $histories = histories();
     $reference = Reference::ask('recall.mjs', $histories);
     $zone = new DateTimeZone('UTC');
-    $replay = new Replay($zone);
+    $replay = new Replay;
+    $model = new MemoryModel;
     $near = fn (float $own, float $theirs, int $step): bool => abs($own - $theirs) <= max(1e-7, 1e-6 * abs($theirs)) * $step;
     $updates = 0;
     // At the default weights difficulty settles at 9.978 under its clamp of 10, and no first stability lies under 0.1.
@@ -53,15 +58,16 @@ test('every update of 1,200 histories agrees with ts-fsrs 5.4.2 (source: the ref
         foreach ($history as $at => ['days' => $days, 'seen' => $seen, 'ahead' => $ahead]) {
             $day = $at === 0 ? $day : $day->modify("+$days days");
             $facts[] = match ($seen) {
-                'taught' => Fact::taught("$at", 'a', $day),
-                'practice' => Fact::practice("$at", 'a', $day),
-                default => Fact::mark("$at", 'a', $day, Support::named($seen) ?? Support::Unmet),
+                'taught' => Fact::contact("$at", FactKind::Taught, Subject::entry('a'), Day::of($day, $zone), $day),
+                'practice' => Fact::contact("$at", FactKind::Practice, Subject::entry('a'), Day::of($day, $zone), $day),
+                default => Fact::mark("$at", Subject::entry('a'), Day::of($day, $zone), $day, Support::named($seen) ?? Support::Unmet),
             };
-            $own = $replay->on($facts, $day->modify("+$ahead days")->format('Y-m-d'))['a'];
+            $on = Day::of($day, $zone) + $ahead;
+            $own = $replay->until(new Record($facts), $on, fn (): bool => false)['a']->whole;
             $theirs = $reference[$number][$at];
             $agrees = $near($own->state->stability, $theirs['stability'], $at + 1)
                 && $near($own->state->difficulty, $theirs['difficulty'], $at + 1)
-                && $near($own->recall, $theirs['recall'], $at + 1);
+                && $near($own->recallOn($on, $model), $theirs['recall'], $at + 1);
             if (! $agrees) {
                 $this->fail("History $number, update $at ($seen after $days days): ".json_encode([$own, $theirs]));
             }
@@ -86,9 +92,9 @@ test('recall a week later after each of six weekly contacts (source: engine note
         expect(round($model->recall(7, $state->stability), 3))->toBe($recall);
     }
 })->with([
-    'always Following' => [fn () => Support::Following->evidence(), fn () => Support::Following->evidence(), [0.582, 0.545, 0.515, 0.491, 0.471, 0.455]],
-    'always Cued' => [fn () => Support::Cued->evidence(), fn () => Support::Cued->evidence(), [0.665, 0.739, 0.770, 0.777, 0.772, 0.762]],
-    'always Alone' => [fn () => Support::Alone->evidence(), fn () => Support::Alone->evidence(), [0.808, 0.958, 0.979, 0.986, 0.989, 0.991]],
+    'always Following' => [fn () => Evidence::ofMark(Support::Following), fn () => Evidence::ofMark(Support::Following), [0.582, 0.545, 0.515, 0.491, 0.471, 0.455]],
+    'always Cued' => [fn () => Evidence::ofMark(Support::Cued), fn () => Evidence::ofMark(Support::Cued), [0.665, 0.739, 0.770, 0.777, 0.772, 0.762]],
+    'always Alone' => [fn () => Evidence::ofMark(Support::Alone), fn () => Evidence::ofMark(Support::Alone), [0.808, 0.958, 0.979, 0.986, 0.989, 0.991]],
     'taught, then unseen' => [fn () => Evidence::taught(), fn () => Evidence::practised(), [0.665, 0.784, 0.874, 0.923, 0.947, 0.960]],
     'practice only' => [fn () => Evidence::practised(), fn () => Evidence::practised(), [0.582, 0.690, 0.792, 0.866, 0.910, 0.935]],
 ]);

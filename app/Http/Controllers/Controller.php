@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Models\User;
+use App\Models\Viewer;
+use Closure;
+use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Reading\Instant;
+use Gorvan\Core\Reading\JsonNode;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 
@@ -13,11 +17,23 @@ use OpenApi\Attributes as OA;
 abstract class Controller
 {
     /** Whoever sent the request; the routes let no one else in. */
-    protected function person(Request $request): User
+    protected function viewer(Request $request): Viewer
     {
-        $user = $request->user();
-        abort_unless($user instanceof User, 401);
+        $viewer = $request->user();
+        abort_unless($viewer instanceof Viewer, 401);
 
-        return $user;
+        return $viewer;
+    }
+
+    /** A rule: an instant with its offset. One in the future is a clock that runs fast, and no reason to refuse. */
+    protected function instant(): Closure
+    {
+        return static function (string $attribute, mixed $value): void {
+            try {
+                Instant::read(JsonNode::of($value, $attribute));
+            } catch (BadInput $e) {
+                throw $e->movedTo($attribute);
+            }
+        };
     }
 }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\ChangeCutting;
 use App\Actions\ReadForm;
+use App\Actions\Refused;
 use App\Actions\RemoveForm;
 use App\Actions\SaveForm;
 use App\Http\Data\AuditData;
@@ -13,40 +14,45 @@ use App\Http\Data\FormData;
 use App\Http\Data\FormPreviewData;
 use App\Http\Data\FormSummary;
 use App\Http\Data\KinshipData;
+use App\Http\OpenApi\Makes;
+use App\Http\OpenApi\Puts;
+use App\Http\OpenApi\Reads;
+use App\Http\OpenApi\Removes;
+use App\Models\Course;
 use App\Models\Form;
 use App\Models\Group;
 use Gorvan\Core\Form\CutPin;
 use Gorvan\Core\Form\Kinship;
 use Gorvan\Core\Lesson\LessonCutter;
+use Gorvan\Core\Reading\Message;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
 
 final class FormController extends Controller
 {
     /** Generous for a form file, and told apart from it by core, which names its own limit. */
     public const MOST_TEXT = 3_000_000;
 
-    #[OA\Get(path: '/api/forms', operationId: 'forms', responses: [new OA\Response(response: 200, description: 'The forms of the school', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: FormSummary::class)))])]
+    #[Reads('/api/forms', 'forms', 'The forms of the school', [FormSummary::class])]
     public function index(): JsonResponse
     {
         $groups = Group::all(['id', 'school_id', 'name', 'form_id'])->groupBy('form_id');
 
-        return new JsonResponse(Form::withCount('entries', 'lessons')->withSum('lessons', 'load')->orderBy('title')->get()->map(
+        return new JsonResponse(Form::withCount('entries')->orderBy('title')->get(['id', 'school_id', 'title', 'lessons', 'load'])->map(
             static fn (Form $form): FormSummary => new FormSummary(
                 $form->id,
                 $form->title,
                 (int) $form->getAttribute('entries_count'),
-                (int) $form->getAttribute('lessons_count'),
-                (float) $form->getAttribute('lessons_sum_load'),
+                $form->lessons,
+                $form->load,
                 array_values(($groups[$form->id] ?? collect())->pluck('name')->all()),
             ),
         )->all());
     }
 
-    #[OA\Post(path: '/api/forms/preview', operationId: 'previewForm', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['text'], properties: [new OA\Property(property: 'text', type: 'string'), new OA\Property(property: 'title', type: 'string')])), responses: [new OA\Response(response: 200, description: 'What would be made', content: new OA\JsonContent(ref: FormPreviewData::class)), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    #[Makes('/api/forms/preview', 'previewForm', 'What would be made', FormPreviewData::class, takes: ['text' => 'string', 'title?' => 'string'])]
     public function preview(Request $request, ReadForm $read, LessonCutter $cutter): JsonResponse
     {
         $given = $this->given($request);
@@ -61,22 +67,28 @@ final class FormController extends Controller
         ));
     }
 
-    #[OA\Post(path: '/api/forms', operationId: 'saveForm', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['text'], properties: [new OA\Property(property: 'text', type: 'string'), new OA\Property(property: 'title', type: 'string'), new OA\Property(property: 'declined', type: 'array', items: new OA\Items(type: 'string'))])), responses: [new OA\Response(response: 201, description: 'Saved', content: new OA\JsonContent(ref: FormData::class)), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    #[Makes('/api/forms', 'saveForm', 'Saved', FormData::class, takes: ['text' => 'string', 'title?' => 'string', 'declined?' => ['string']], status: 201)]
     public function store(Request $request, ReadForm $read, SaveForm $save): JsonResponse
     {
         $given = $this->given($request);
-        $form = $save($read($given['text'], $given['title'] ?? '')->form, array_values($given['declined'] ?? []), $this->person($request));
+        $form = $save($read($given['text'], $given['title'] ?? '')->form, array_values($given['declined'] ?? []), $this->viewer($request));
 
         return new JsonResponse(FormData::saved($form->refresh()), 201);
     }
 
-    #[OA\Get(path: '/api/forms/{form}', operationId: 'form', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'A form, cut', content: new OA\JsonContent(ref: FormData::class))])]
-    public function show(Form $form): JsonResponse
+    #[Reads('/api/forms/{form}', 'form', 'A form, cut for no group or as a course has it', FormData::class, query: ['course' => 'string'])]
+    public function show(Request $request, Form $form): JsonResponse
     {
-        return new JsonResponse(FormData::saved($form));
+        $wanted = $request->validate(['course' => ['nullable', 'uuid']])['course'] ?? null;
+        if ($wanted === null) {
+            return new JsonResponse(FormData::saved($form));
+        }
+        $course = Course::where('form_id', $form->id)->find($wanted) ?? throw Refused::because(Message::of('course.unknown'), 'course');
+
+        return new JsonResponse(FormData::inCourse($form, $form->placed(), $course));
     }
 
-    #[OA\Put(path: '/api/forms/{form}/joins', operationId: 'pinJoins', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['joins'], properties: [new OA\Property(property: 'joins', type: 'array', items: new OA\Items(required: ['after', 'pin'], properties: [new OA\Property(property: 'after', type: 'integer'), new OA\Property(property: 'pin', type: 'string', enum: ['always', 'never'], nullable: true)]))])), responses: [new OA\Response(response: 200, description: 'Cut again', content: new OA\JsonContent(ref: FormData::class)), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    #[Puts('/api/forms/{form}/joins', 'pinJoins', 'Cut again', FormData::class, takes: ['joins' => [['after' => 'integer', 'pin' => 'enum:always,never|null']]])]
     public function joins(Request $request, Form $form, ChangeCutting $change): JsonResponse
     {
         $given = $request->validate([
@@ -88,12 +100,12 @@ final class FormController extends Controller
         foreach ($given['joins'] as $join) {
             $pins[(int) $join['after']] = $join['pin'] === null ? null : CutPin::from($join['pin']);
         }
-        $change->pins($form, $pins, $this->person($request));
+        $moved = $change->pins($form, $pins, $this->viewer($request));
 
-        return new JsonResponse(FormData::saved($form->refresh()));
+        return new JsonResponse(FormData::saved($form->refresh(), null, $moved));
     }
 
-    #[OA\Put(path: '/api/forms/{form}/cutting', operationId: 'sizeLessons', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(properties: [new OA\Property(property: 'target', type: 'number', nullable: true), new OA\Property(property: 'lessons', type: 'integer', nullable: true)])), responses: [new OA\Response(response: 200, description: 'Cut again', content: new OA\JsonContent(ref: FormData::class)), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    #[Puts('/api/forms/{form}/cutting', 'sizeLessons', 'Cut again', FormData::class, takes: ['target?' => 'number|null', 'lessons?' => 'integer|null'])]
     public function cutting(Request $request, Form $form, ChangeCutting $change): JsonResponse
     {
         $given = $request->validate([
@@ -105,7 +117,7 @@ final class FormController extends Controller
         return new JsonResponse(FormData::saved($form->refresh()));
     }
 
-    #[OA\Delete(path: '/api/forms/{form}', operationId: 'removeForm', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 204, description: 'Taken back'), new OA\Response(response: 409, ref: '#/components/responses/Problem')])]
+    #[Removes('/api/forms/{form}', 'removeForm', 'Taken back', mayConflict: true)]
     public function destroy(Form $form, RemoveForm $remove): Response
     {
         $remove($form);

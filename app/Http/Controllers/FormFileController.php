@@ -13,32 +13,35 @@ use App\Http\Data\KinshipData;
 use App\Http\Data\LossesData;
 use App\Http\Data\ScoreData;
 use App\Http\Data\StarterData;
+use App\Http\OpenApi\Makes;
+use App\Http\OpenApi\Reads;
 use App\Models\Form;
 use App\Starters;
-use Gorvan\Core\Form\Export;
+use Gorvan\Core\Form\Change\FormMatcher;
+use Gorvan\Core\Form\Change\Losses;
+use Gorvan\Core\Form\File\Export;
+use Gorvan\Core\Form\File\ReadForm as CoreReadForm;
 use Gorvan\Core\Form\Form as CoreForm;
-use Gorvan\Core\Form\FormMatcher;
 use Gorvan\Core\Form\Kinship;
 use Gorvan\Core\Form\KinshipReader;
-use Gorvan\Core\Form\ReadForm as CoreReadForm;
 use Gorvan\Core\Lesson\LessonCutter;
+use Gorvan\Core\Reading\Message;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
 
 /** Forms as files: written in any of the formats, and read again over a form that is there. */
 final class FormFileController extends Controller
 {
-    #[OA\Get(path: '/api/starters', operationId: 'starters', responses: [new OA\Response(response: 200, description: 'Sets to begin from', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: StarterData::class)))])]
+    #[Reads('/api/starters', 'starters', 'Sets to begin from', [StarterData::class])]
     public function starters(Starters $starters): JsonResponse
     {
         return new JsonResponse($starters->all());
     }
 
-    #[OA\Get(path: '/api/forms/{form}/file', operationId: 'formFile', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'as', schema: new OA\Schema(type: 'string', enum: ['json', 'csv', 'list']))], responses: [new OA\Response(response: 200, description: 'The form as a file', content: new OA\JsonContent(type: 'object'))])]
+    #[Reads('/api/forms/{form}/file', 'formFile', 'The form as a file', query: ['as' => 'enum:json,csv,list'])]
     public function file(Request $request, Form $form): Response
     {
         $given = $request->validate(['as' => ['nullable', Rule::enum(Export::class)]]);
@@ -50,25 +53,25 @@ final class FormFileController extends Controller
         };
         $name = Str::slug($form->title) ?: 'form';
 
-        return new Response($as->write($form->score()->form), 200, [
+        return new Response($as->write($form->placed()->form), 200, [
             'Content-Type' => "$type; charset=utf-8",
             'Content-Disposition' => "attachment; filename=\"$name.$ending\"",
         ]);
     }
 
-    #[OA\Get(path: '/api/forms/{form}/losses', operationId: 'losses', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'What each format cannot carry', content: new OA\JsonContent(ref: LossesData::class))])]
+    #[Reads('/api/forms/{form}/losses', 'losses', 'What each format cannot carry', LossesData::class)]
     public function losses(Form $form): JsonResponse
     {
-        $score = $form->score()->form;
+        $score = $form->placed()->form;
 
-        return new JsonResponse(new LossesData(Export::Csv->losses($score), Export::PlainList->losses($score)));
+        return new JsonResponse(new LossesData(Losses::of($score, Export::Csv), Losses::of($score, Export::PlainList)));
     }
 
-    #[OA\Post(path: '/api/forms/{form}/import/preview', operationId: 'previewImport', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['text'], properties: [new OA\Property(property: 'text', type: 'string'), new OA\Property(property: 'declined', type: 'array', items: new OA\Items(type: 'string'))])), responses: [new OA\Response(response: 200, description: 'What it would change', content: new OA\JsonContent(ref: ImportPreviewData::class)), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    #[Makes('/api/forms/{form}/import/preview', 'previewImport', 'What it would change', ImportPreviewData::class, takes: ['text' => 'string', 'declined?' => ['string']])]
     public function preview(Request $request, Form $form, ReadForm $read, LessonCutter $cutter): JsonResponse
     {
         $given = $this->given($request);
-        $before = $form->score()->form;
+        $before = $form->placed()->form;
         $found = $read($given['text'], $before->title);
         [$after, $supposed] = self::readOver($before, $found, $given['declined'] ?? []);
 
@@ -82,21 +85,21 @@ final class FormFileController extends Controller
         ));
     }
 
-    #[OA\Post(path: '/api/forms/{form}/import', operationId: 'importForm', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['base', 'text'], properties: [new OA\Property(property: 'base', type: 'integer'), new OA\Property(property: 'text', type: 'string'), new OA\Property(property: 'declined', type: 'array', items: new OA\Items(type: 'string'))])), responses: [new OA\Response(response: 200, description: 'The score after it', content: new OA\JsonContent(ref: ScoreData::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    #[Makes('/api/forms/{form}/import', 'importForm', 'The score after it', ScoreData::class, takes: ['base' => 'integer', 'text' => 'string', 'declined?' => ['string']], mayConflict: true)]
     public function import(Request $request, Form $form, ReadForm $read, ReviseForm $revise): JsonResponse
     {
         $given = $this->given($request);
         $base = (int) $request->validate(['base' => ['required', 'integer', 'min:0']])['base'];
         $found = $read($given['text'], $form->title);
-        $revise->replace(
+        $moved = $revise->replace(
             $form,
             $base,
             static fn (CoreForm $before): CoreForm => self::readOver($before, $found, $given['declined'] ?? [])[0],
-            $this->person($request),
-            'Imported a file over it.',
+            $this->viewer($request),
+            Message::of('version.imported'),
         );
 
-        return new JsonResponse(ScoreData::saved($form));
+        return new JsonResponse(ScoreData::saved($form, $moved));
     }
 
     /**

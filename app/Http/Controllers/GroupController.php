@@ -4,45 +4,57 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\DescribeGroup;
 use App\Actions\FillGroup;
+use App\Actions\GroupStandings;
+use App\Actions\MoveStudent;
 use App\Actions\Refused;
 use App\Actions\RemoveGroup;
 use App\Actions\RemoveStudents;
+use App\Actions\SayTaughtBefore;
 use App\Actions\TaughtEntries;
 use App\Http\Data\AddedData;
 use App\Http\Data\FormData;
 use App\Http\Data\GroupData;
 use App\Http\Data\GroupSummary;
 use App\Http\Data\PassageData;
+use App\Http\Data\StudentData;
+use App\Http\OpenApi\Makes;
+use App\Http\OpenApi\Reads;
+use App\Http\OpenApi\Removes;
 use App\Models\CurrentSchool;
 use App\Models\Form;
 use App\Models\Group;
 use App\Models\Meeting;
+use App\Models\PlacedForm;
 use App\Models\Student;
-use Gorvan\Core\Term\MeetingKind;
+use App\Models\Term;
+use DateTimeImmutable;
+use Gorvan\Core\Reading\Message;
+use Gorvan\Core\Term\CoursePlan;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
-use OpenApi\Attributes as OA;
 
 final class GroupController extends Controller
 {
+    /** How far ahead the next lesson is looked for. */
+    private const MEETINGS_AHEAD = 8;
+
     public function __construct(private readonly CurrentSchool $school)
     {
     }
 
-    #[OA\Get(path: '/api/groups', operationId: 'groups', responses: [new OA\Response(response: 200, description: 'The groups of the school', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: GroupSummary::class)))])]
+    #[Reads('/api/groups', 'groups', 'The groups of the school', [GroupSummary::class])]
     public function index(): JsonResponse
     {
         /** @var \Illuminate\Database\Eloquent\Collection<int, Group> $groups */
-        $groups = Group::with('form', 'terms')->withCount('students')->orderBy('name')->get();
+        $groups = GroupSummary::counted()->orderBy('name')->get();
 
-        return new JsonResponse($groups->map($this->summary(...))->all());
+        return new JsonResponse($groups->map(GroupSummary::of(...))->all());
     }
 
-    #[OA\Post(path: '/api/groups', operationId: 'makeGroup', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['name', 'form', 'students'], properties: [new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'room', type: 'string', nullable: true), new OA\Property(property: 'form', type: 'string'), new OA\Property(property: 'students', type: 'array', items: new OA\Items(type: 'string'))])), responses: [new OA\Response(response: 201, description: 'Made', content: new OA\JsonContent(ref: GroupSummary::class)), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    #[Makes('/api/groups', 'makeGroup', 'Made', GroupSummary::class, takes: ['name' => 'string', 'room?' => 'string|null', 'form' => 'string', 'students' => ['string'], 'same?' => ['*' => 'string'], 'others?' => ['string']], status: 201, mayConflict: true)]
     public function store(Request $request, FillGroup $fill): JsonResponse
     {
         $given = $request->validate([
@@ -50,56 +62,67 @@ final class GroupController extends Controller
             'room' => ['nullable', 'string', 'max:120'],
             'form' => ['required', 'uuid'],
             'students' => ['present', 'array', 'max:'.config('gorvan.limits.students')],
-            'students.*' => ['required', 'string', 'max:120'],
+            ...self::people(),
         ]);
-        $form = Form::find($given['form']) ?? throw Refused::because('That form is not in this school. Choose one of its forms.', 'form');
+        $form = Form::find($given['form']) ?? throw Refused::because(Message::of('group.form'), 'form');
         $group = DB::transaction(static function () use ($given, $form, $fill): Group {
             $group = Group::create(['name' => $given['name'], 'room' => $given['room'] ?? null, 'form_id' => $form->id]);
-            $fill($group, array_values($given['students']));
+            $fill($group, array_values($given['students']), null, $given['same'] ?? [], array_values($given['others'] ?? []));
 
             return $group;
         });
 
-        return new JsonResponse($this->summary($group->load('form', 'terms')->loadCount('students')), 201);
+        return new JsonResponse($this->summary($group), 201);
     }
 
-    #[OA\Get(path: '/api/groups/{group}', operationId: 'group', parameters: [new OA\PathParameter(name: 'group', schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'on', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'Where everyone stands', content: new OA\JsonContent(ref: GroupData::class)), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
-    public function show(Request $request, Group $group, DescribeGroup $describe, TaughtEntries $taught): JsonResponse
+    #[Reads('/api/groups/{group}', 'group', 'A group and where everyone stands', GroupData::class, query: ['on' => 'string'])]
+    public function show(Request $request, Group $group, GroupStandings $standings, TaughtEntries $taught): JsonResponse
     {
         $request->validate(['on' => ['nullable', 'date_format:Y-m-d']]);
         $on = $request->string('on')->value() ?: $this->school->today();
-        $score = $group->form->score();
-        $next = Meeting::whereNull('log_id')->where('on', '>=', $this->school->today())->where('kind', MeetingKind::Lesson)
-            ->whereHas('term', static fn ($term) => $term->where('group_id', $group->id))->orderBy('starts_at')->first();
-        $recap = $score->passage($next?->plan['recap'] ?? null);
+        $placed = $group->form->placed();
+        $next = $this->nextLesson($group, $placed);
+        $recap = $placed->form->passageOf($next->recap ?? []);
+        $given = $taught->by($group->id, $placed, $on);
 
         return new JsonResponse(new GroupData(
-            $this->summary($group->load('form', 'terms')->loadCount('students')),
+            $this->summary($group),
             $on,
-            FormData::saved($group->form, $score),
-            $taught($group->id, $score),
+            FormData::saved($group->form, $placed),
+            $given,
             PassageData::of($recap),
-            $next?->plan['lesson_number'] ?? null,
-            $describe($group, $score, $on, $recap),
+            $next?->lesson?->number,
+            array_map(static fn (array $one): StudentData => StudentData::of($one[0], $one[1], $given, $recap), $standings($group, $placed, $on)),
         ));
     }
 
-    #[OA\Post(path: '/api/groups/{group}/students', operationId: 'addStudents', parameters: [new OA\PathParameter(name: 'group', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['students'], properties: [new OA\Property(property: 'students', type: 'array', items: new OA\Items(type: 'string'))])), responses: [new OA\Response(response: 201, description: 'Added', content: new OA\JsonContent(ref: AddedData::class)), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    #[Makes('/api/groups/{group}/before', 'taughtBefore', 'Kept', takes: ['id' => 'string', 'to' => 'integer', 'on?' => 'string|null', 'at' => 'string'], status: 204)]
+    public function before(Request $request, Group $group, SayTaughtBefore $say): Response
+    {
+        $given = $request->validate([
+            'id' => ['required', 'ulid'],
+            'to' => ['required', 'integer', 'min:1'],
+            'on' => ['nullable', 'date_format:Y-m-d'],
+            'at' => ['required', $this->instant()],
+        ]);
+        $say($group, strtoupper($given['id']), (int) $given['to'], $given['on'] ?? null, new DateTimeImmutable($given['at']), $this->viewer($request));
+
+        return response()->noContent();
+    }
+
+    #[Makes('/api/groups/{group}/students', 'addStudents', 'Added', AddedData::class, takes: ['students' => ['string'], 'same?' => ['*' => 'string'], 'others?' => ['string']], status: 201, mayConflict: true)]
     public function addStudents(Request $request, Group $group, FillGroup $fill): JsonResponse
     {
         $given = $request->validate([
             'students' => ['required', 'array', 'min:1', 'max:'.config('gorvan.limits.students')],
-            'students.*' => ['required', 'string', 'max:120'],
+            ...self::people(),
         ]);
-        $added = $fill($group, array_values($given['students']));
+        $added = $fill($group, array_values($given['students']), null, $given['same'] ?? [], array_values($given['others'] ?? []));
 
-        return new JsonResponse(new AddedData(
-            $this->summary($group->load('form', 'terms')->loadCount('students')),
-            array_map(static fn (Student $student): string => $student->id, $added),
-        ), 201);
+        return new JsonResponse(new AddedData($this->summary($group), array_map(static fn (Student $student): string => $student->id, $added)), 201);
     }
 
-    #[OA\Delete(path: '/api/groups/{group}/students', operationId: 'removeStudents', parameters: [new OA\PathParameter(name: 'group', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['students'], properties: [new OA\Property(property: 'students', type: 'array', items: new OA\Items(type: 'string'))])), responses: [new OA\Response(response: 204, description: 'Taken out'), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    #[Removes('/api/groups/{group}/students', 'removeStudents', 'Off the list', takes: ['students' => ['string']])]
     public function removeStudents(Request $request, Group $group, RemoveStudents $remove): Response
     {
         $given = $request->validate([
@@ -111,7 +134,18 @@ final class GroupController extends Controller
         return response()->noContent();
     }
 
-    #[OA\Delete(path: '/api/groups/{group}', operationId: 'removeGroup', parameters: [new OA\PathParameter(name: 'group', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 204, description: 'Taken back'), new OA\Response(response: 409, ref: '#/components/responses/Problem')])]
+    #[Makes('/api/groups/{group}/move', 'moveStudent', 'Moved', takes: ['student' => 'string', 'to' => 'string'], status: 204)]
+    public function move(Request $request, Group $group, MoveStudent $move): Response
+    {
+        $given = $request->validate(['student' => ['required', 'uuid'], 'to' => ['required', 'uuid', 'different:group']]);
+        $student = $group->students()->whereKey($given['student'])->first() ?? throw Refused::because(Message::of('students.not_in_group'), 'student');
+        $to = Group::find($given['to']);
+        $move($student, $group, $to === null || $to->id === $group->id ? throw Refused::because(Message::of('group.unknown'), 'to') : $to);
+
+        return response()->noContent();
+    }
+
+    #[Removes('/api/groups/{group}', 'removeGroup', 'Taken back', mayConflict: true)]
     public function destroy(Group $group, RemoveGroup $remove): Response
     {
         $remove($group);
@@ -119,16 +153,36 @@ final class GroupController extends Controller
         return response()->noContent();
     }
 
+    /** What is planned of the group's form at the first meeting to come that brings something new. */
+    private function nextLesson(Group $group, PlacedForm $placed): ?CoursePlan
+    {
+        $meetings = Meeting::with('term.courses')->where('on', '>=', $this->school->today())->whereIn('term_id', Term::where('group_id', $group->id)->select('id'))
+            ->whereDoesntHave('logs', static fn ($logs) => $logs->standing())->orderBy('starts_at')->limit(self::MEETINGS_AHEAD)->get();
+        foreach ($meetings as $meeting) {
+            $course = $meeting->term->courses->firstWhere('form_id', $placed->id);
+            $part = $course === null ? null : $meeting->planned()?->course($course->id);
+            if ($part?->lesson !== null) {
+                return $part;
+            }
+        }
+
+        return null;
+    }
+
     private function summary(Group $group): GroupSummary
     {
-        return new GroupSummary(
-            $group->id,
-            $group->name,
-            $group->room,
-            $group->form_id,
-            $group->form->title,
-            (int) $group->getAttribute('students_count'),
-            $group->terms->sortByDesc('starts_on')->first()?->id,
-        );
+        return GroupSummary::of(GroupSummary::counted()->findOrFail($group->id));
+    }
+
+    /** @return array<string, list<string>> */
+    private static function people(): array
+    {
+        return [
+            'students.*' => ['required', 'string', 'max:120'],
+            'same' => ['array', 'max:'.config('gorvan.limits.students')],
+            'same.*' => ['required', 'uuid'],
+            'others' => ['array', 'max:'.config('gorvan.limits.students')],
+            'others.*' => ['required', 'string', 'max:120'],
+        ];
     }
 }

@@ -4,58 +4,79 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\DescribeGroup;
+use App\Actions\GroupStandings;
 use App\Actions\LogClass;
 use App\Actions\NewMark;
 use App\Actions\RecordMarks;
 use App\Actions\TakeAttendance;
+use App\Actions\TaughtEntries;
 use App\Actions\WithdrawFacts;
-use App\Http\Data\FormData;
 use App\Http\Data\MarkData;
 use App\Http\Data\MeetingData;
 use App\Http\Data\MeetingRow;
+use App\Http\Data\ReadinessData;
 use App\Http\Data\StudentData;
+use App\Http\Data\TermSummary;
+use App\Http\Data\TickData;
 use App\Http\Data\TodayData;
+use App\Http\Data\TonightData;
+use App\Http\Data\UnsaidData;
+use App\Http\OpenApi\Makes;
+use App\Http\OpenApi\Puts;
+use App\Http\OpenApi\Reads;
+use App\Http\Season;
+use App\Models\Course;
 use App\Models\CurrentSchool;
 use App\Models\Form;
 use App\Models\Group;
+use App\Models\LoggedClass;
 use App\Models\Mark;
 use App\Models\Meeting;
+use App\Models\PlacedForm;
 use App\Models\Term;
-use App\Models\Withdrawal;
-use Closure;
 use DateTimeImmutable;
 use Gorvan\Core\Form\Side;
-use Gorvan\Core\Memory\Support;
-use Gorvan\Core\Reading\BadInput;
-use Gorvan\Core\Reading\Instant;
 use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Record\ClassLog;
+use Gorvan\Core\Record\Support;
+use Gorvan\Core\Standing\Readiness;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
 
 final class MeetingController extends Controller
 {
+    /** How many meetings that went by are asked about at once. */
+    private const MOST_UNSAID = 12;
+
+    /** @var array<string, PlacedForm> forms read once a request */
+    private array $placed = [];
+
     public function __construct(
         private readonly CurrentSchool $school,
-        private readonly DescribeGroup $describe,
+        private readonly GroupStandings $standings,
+        private readonly TaughtEntries $taught,
+        private readonly Season $season,
     ) {
     }
 
-    #[OA\Get(path: '/api/today', operationId: 'today', responses: [new OA\Response(response: 200, description: 'What is on today', content: new OA\JsonContent(ref: TodayData::class))])]
+    #[Reads('/api/today', 'today', 'What is on today', TodayData::class)]
     public function today(): JsonResponse
     {
         $today = $this->school->today();
-        $meetings = Meeting::where('on', $today)->orderBy('starts_at')->get();
-        $next = Meeting::where('on', '>', $today)->with('term.group', 'term.form', 'term.meetings')->orderBy('starts_at')->first();
+        /** @var \Illuminate\Database\Eloquent\Collection<int, Meeting> $meetings */
+        $meetings = Meeting::with('term')->where('on', $today)->orderBy('starts_at')->get();
+        /** @var Meeting|null $next */
+        $next = Meeting::with('term.courses.form')->where('on', '>', $today)->orderBy('starts_at')->first();
+        $course = $next?->term->courses->first();
 
         return new JsonResponse(new TodayData(
             $today,
-            $meetings->map($this->described(...))->all(),
-            $next === null ? null : MeetingRow::of($next, $next->term->form->score(), $this->school),
-            $next === null ? null : TermController::summary($next->term),
+            array_values($meetings->map($this->tonight(...))->all()),
+            $this->unsaid($today),
+            $next === null || $course === null ? null : MeetingRow::of($next, $this->form($course)->form, $course->id, null, $this->school),
+            $next === null ? null : TermSummary::find($next->term_id),
             Form::exists(),
             Group::exists(),
             Term::exists(),
@@ -63,22 +84,45 @@ final class MeetingController extends Controller
         ));
     }
 
-    #[OA\Get(path: '/api/meetings/{meeting}', operationId: 'meeting', parameters: [new OA\PathParameter(name: 'meeting', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'A meeting', content: new OA\JsonContent(ref: MeetingData::class))])]
+    #[Reads('/api/meetings/{meeting}', 'meeting', 'A meeting', MeetingData::class)]
     public function show(Meeting $meeting): JsonResponse
     {
-        return new JsonResponse($this->described($meeting));
+        $term = $meeting->term;
+        $course = $term->courses()->with('form.entries')->firstOrFail();
+        $placed = $this->form($course);
+        $log = $meeting->standingLog();
+        $taught = $this->season->taught([$meeting->id], $placed)[$meeting->id] ?? null;
+        $row = MeetingRow::of($meeting, $placed->form, $course->id, $taught, $this->school);
+        $recap = $placed->form->passageOf($meeting->planned()?->course($course->id)->recap ?? []);
+        $given = $this->taught->by($term->group_id, $placed, $this->school->today());
+
+        return new JsonResponse(new MeetingData(
+            TermSummary::find($term->id),
+            $row,
+            $placed->id,
+            $course->id,
+            $given,
+            array_map(static fn (array $one): StudentData => StudentData::of($one[0], $one[1], $given, $recap), ($this->standings)($term->group, $placed, $this->school->today())),
+            (object) $this->present($meeting, $log),
+            Mark::standing()->where('meeting_id', $meeting->id)->orderBy('at')->orderBy('id')->get()->map(static fn (Mark $mark): MarkData => new MarkData(
+                $mark->id, $mark->student_id, $mark->entry_id, $mark->side, $mark->support->name, $mark->at->toRfc3339String(),
+            ))->all(),
+            $this->season->ticks($term, $placed, $course->id),
+            Season::closures($term),
+            $log?->id,
+        ));
     }
 
-    #[OA\Put(path: '/api/meetings/{meeting}/attendance', operationId: 'takeAttendance', parameters: [new OA\PathParameter(name: 'meeting', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['present'], properties: [new OA\Property(property: 'present', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'boolean'))])), responses: [new OA\Response(response: 204, description: 'Noted'), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    #[Puts('/api/meetings/{meeting}/attendance', 'takeAttendance', 'Noted', takes: ['present' => ['*' => 'boolean']], status: 204, mayConflict: true)]
     public function attendance(Request $request, Meeting $meeting, TakeAttendance $take): Response
     {
         $given = $request->validate(['present' => ['required', 'array', 'max:200'], 'present.*' => ['required', 'boolean']]);
-        $take($meeting, array_map(static fn (mixed $is): bool => (bool) $is, $given['present']), $this->person($request));
+        $take($meeting, array_map(static fn (mixed $is): bool => (bool) $is, $given['present']), $this->viewer($request));
 
         return response()->noContent();
     }
 
-    #[OA\Post(path: '/api/meetings/{meeting}/marks', operationId: 'recordMarks', parameters: [new OA\PathParameter(name: 'meeting', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['marks'], properties: [new OA\Property(property: 'marks', type: 'array', items: new OA\Items(required: ['id', 'student', 'entry', 'support', 'at'], properties: [new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'student', type: 'string'), new OA\Property(property: 'entry', type: 'string'), new OA\Property(property: 'side', type: 'string', enum: ['left', 'right'], nullable: true), new OA\Property(property: 'support', type: 'string'), new OA\Property(property: 'at', type: 'string')]))])), responses: [new OA\Response(response: 200, description: 'Where the students named stand now', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: StudentData::class))), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    #[Makes('/api/meetings/{meeting}/marks', 'recordMarks', 'Those marked, as they stand now', [StudentData::class], takes: ['marks' => [['id' => 'string', 'student' => 'string', 'entry' => 'string', 'side?' => 'enum:left,right|null', 'support' => 'string', 'at' => 'string']]], mayConflict: true)]
     public function marks(Request $request, Meeting $meeting, RecordMarks $record): JsonResponse
     {
         $given = $request->validate([
@@ -98,19 +142,20 @@ final class MeetingController extends Controller
             new DateTimeImmutable($mark['at']),
             isset($mark['side']) ? Side::from($mark['side']) : null,
         ), array_values($given['marks']));
-        $record($meeting, $marks, $this->person($request));
-        $score = $meeting->term->form->score();
+        $record($meeting, $marks, $this->viewer($request));
+        $course = $meeting->term->courses()->with('form.entries')->firstOrFail();
+        $placed = $this->form($course);
+        $recap = $placed->form->passageOf($meeting->planned()?->course($course->id)->recap ?? []);
+        $taught = $this->taught->by($meeting->term->group_id, $placed, $this->school->today());
+        $students = array_values(array_unique(array_map(static fn (NewMark $mark): string => $mark->student, $marks)));
 
-        return new JsonResponse(($this->describe)(
-            $meeting->term->group,
-            $score,
-            $this->school->today(),
-            $score->passage($meeting->plan['recap'] ?? null),
-            array_values(array_unique(array_map(static fn (NewMark $mark): string => $mark->student, $marks))),
+        return new JsonResponse(array_map(
+            static fn (array $one): StudentData => StudentData::of($one[0], $one[1], $taught, $recap),
+            ($this->standings)($meeting->term->group, $placed, $this->school->today(), $students),
         ));
     }
 
-    #[OA\Post(path: '/api/withdrawals', operationId: 'withdraw', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['withdrawals'], properties: [new OA\Property(property: 'withdrawals', type: 'array', items: new OA\Items(required: ['id', 'of', 'at'], properties: [new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'of', type: 'string'), new OA\Property(property: 'at', type: 'string')]))])), responses: [new OA\Response(response: 204, description: 'Taken back'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    #[Makes('/api/withdrawals', 'withdraw', 'Taken back', takes: ['withdrawals' => [['id' => 'string', 'of' => 'string', 'at' => 'string']]], status: 204, mayConflict: true)]
     public function withdraw(Request $request, WithdrawFacts $withdraw): Response
     {
         $given = $request->validate([
@@ -123,55 +168,69 @@ final class MeetingController extends Controller
             'id' => strtoupper($one['id']),
             'of' => strtoupper($one['of']),
             'at' => new DateTimeImmutable($one['at']),
-        ], array_values($given['withdrawals'])), $this->person($request));
+        ], array_values($given['withdrawals'])), $this->viewer($request));
 
         return response()->noContent();
     }
 
-    #[OA\Post(path: '/api/meetings/{meeting}/log', operationId: 'logClass', parameters: [new OA\PathParameter(name: 'meeting', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['id', 'at'], properties: [new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'at', type: 'string')])), responses: [new OA\Response(response: 204, description: 'Logged'), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    #[Makes('/api/meetings/{meeting}/log', 'logClass', 'Logged', takes: ['format' => 'string', 'id' => 'string', 'on' => 'string', 'made_at' => 'string', 'minutes?' => 'number', 'present' => ['string'], 'did' => ['any']], status: 204, mayConflict: true)]
     public function log(Request $request, Meeting $meeting, LogClass $log): Response
     {
-        $given = $request->validate(['id' => ['required', 'ulid'], 'at' => ['required', $this->instant()]]);
-        $log($meeting, strtoupper($given['id']), new DateTimeImmutable($given['at']), $this->person($request));
+        // Read by core from the text itself, as a file is, so that `{}` and `[]` stay apart.
+        $sent = ClassLog::read(JsonNode::parse($request->getContent()));
+        $request->merge(['id' => strtoupper($sent->id)]);
+        $request->validate(['id' => ['required', 'ulid']]);
+        $log($meeting, $sent, $this->viewer($request));
 
         return response()->noContent();
     }
 
-    private function described(Meeting $meeting): MeetingData
+    private function tonight(Meeting $meeting): TonightData
     {
-        $term = $meeting->loadMissing('term.group.students', 'term.form', 'term.meetings')->term;
-        $score = $term->form->score();
-        $withdrawn = Withdrawal::query()->select('of');
+        $term = $meeting->term;
+        $course = $term->courses()->with('form.entries')->firstOrFail();
+        $placed = $this->form($course);
+        $this->season->keepCurrent($term);
+        $rows = $this->season->rows($term, $placed, $course->id);
+        $recap = $placed->form->passageOf($meeting->planned()?->course($course->id)->recap ?? []);
+        $entries = array_map($placed->idAt(...), $recap?->positions() ?? []);
+        $standings = ($this->standings)($term->group, $placed, $this->school->today(), null, $entries);
 
-        return new MeetingData(
-            TermController::summary($term),
-            MeetingRow::of($meeting, $score, $this->school),
-            FormData::saved($term->form, $score),
-            ($this->describe)($term->group, $score, $this->school->today(), $score->passage($meeting->plan['recap'] ?? null)),
-            (object) $meeting->attendances()->pluck('is_present', 'student_id')->all(),
-            Mark::where('meeting_id', $meeting->id)->whereNotIn('id', $withdrawn)->orderBy('at')->orderBy('id')->get()->map(static fn (Mark $mark): MarkData => new MarkData(
-                $mark->id, $mark->student_id, $mark->entry_id, $mark->side, $mark->support->name, $mark->at->toRfc3339String(),
-            ))->all(),
-            TermController::rows($term, $score, $this->school),
-            TermController::closures($term),
-            $meeting->log_id,
+        return new TonightData(
+            TermSummary::find($term->id),
+            array_values(array_filter($rows, static fn (MeetingRow $row): bool => $row->id === $meeting->id))[0],
+            $placed->id,
+            $course->id,
+            $this->taught->by($term->group_id, $placed, $this->school->today()),
+            ReadinessData::of(array_map(static fn (array $one): ?Readiness => $one[1]->readiness($recap), $standings)),
+            array_map(TickData::of(...), $rows),
+            Season::closures($term),
         );
     }
 
-    /** An instant with its offset, not later than a clock that runs ten minutes fast would say. */
-    private function instant(): Closure
+    /** @return list<UnsaidData> the latest first */
+    private function unsaid(string $today): array
     {
-        return static function (string $attribute, mixed $value, Closure $fail): void {
-            try {
-                $at = Instant::read(JsonNode::of($value, $attribute));
-            } catch (BadInput $e) {
-                $fail($e->getMessage().'.');
+        $running = Term::where('ends_on', '>=', $today)->where('starts_on', '<', $today);
+        $meetings = Meeting::with('term.group')->whereIn('term_id', $running->select('id'))->where('on', '<', $today)
+            ->whereDoesntHave('logs', static fn ($logs) => $logs->standing())->orderByDesc('starts_at')->limit(self::MOST_UNSAID)->get();
 
-                return;
-            }
-            if ($at > now()->addMinutes(10)) {
-                $fail("$attribute: $value lies in the future. Check this device's clock.");
-            }
-        };
+        return array_values($meetings->map(static fn (Meeting $meeting): UnsaidData => new UnsaidData($meeting->id, $meeting->term->group->name, $meeting->on))->all());
+    }
+
+    /** @return array<string, bool> who was there: as the log says, or as is noted so far */
+    private function present(Meeting $meeting, ?LoggedClass $log): array
+    {
+        if ($log === null) {
+            return $meeting->attendances()->pluck('is_present', 'student_id')->all();
+        }
+        $members = array_fill_keys($meeting->term->group->membersSince($meeting->on)->pluck('id')->all(), false);
+
+        return [...$members, ...array_fill_keys($log->log()->there(), true)];
+    }
+
+    private function form(Course $course): PlacedForm
+    {
+        return $this->placed[$course->form_id] ??= $course->form->placed();
     }
 }

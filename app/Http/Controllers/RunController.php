@@ -9,27 +9,27 @@ use App\Http\Data\CueCardData;
 use App\Http\Data\FloorData;
 use App\Http\Data\StretchTimes;
 use App\Http\Data\TimesData;
+use App\Http\OpenApi\Reads;
 use App\Models\Form;
 use Gorvan\Core\Cue\CueCard;
 use Gorvan\Core\Cue\CueView;
-use Gorvan\Core\Floor\FloorTrack;
 use Gorvan\Core\Floor\FrontFacing;
 use Gorvan\Core\Floor\Room;
-use Gorvan\Core\Form\BreathBeat;
-use Gorvan\Core\Form\BreathScript;
 use Gorvan\Core\Form\Form as CoreForm;
-use Gorvan\Core\Form\Pace;
-use Gorvan\Core\Form\RunThrough;
-use Gorvan\Core\Form\RunTime;
+use Gorvan\Core\Form\Time\BreathBeat;
+use Gorvan\Core\Form\Time\BreathScript;
+use Gorvan\Core\Form\Time\Pace;
+use Gorvan\Core\Form\Time\RunThrough;
+use Gorvan\Core\Form\Time\RunTime;
+use Gorvan\Core\Form\Track\FloorTrack;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
 
 /** A form run through: the floor it takes, the time, the breaths, and the cues. */
 final class RunController extends Controller
 {
-    #[OA\Get(path: '/api/forms/{form}/floor', operationId: 'floor', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'width', schema: new OA\Schema(type: 'number')), new OA\QueryParameter(name: 'depth', schema: new OA\Schema(type: 'number')), new OA\QueryParameter(name: 'students', schema: new OA\Schema(type: 'integer')), new OA\QueryParameter(name: 'step', schema: new OA\Schema(type: 'number')), new OA\QueryParameter(name: 'mirrored', schema: new OA\Schema(type: 'integer', enum: [0, 1])), new OA\QueryParameter(name: 'front', schema: new OA\Schema(type: 'integer', enum: [0, 1]))], responses: [new OA\Response(response: 200, description: 'Its path in a room', content: new OA\JsonContent(ref: FloorData::class)), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    #[Reads('/api/forms/{form}/floor', 'floor', 'The path and how it fits a room', FloorData::class, query: ['width' => 'number', 'depth' => 'number', 'students' => 'integer', 'step' => 'number', 'mirrored' => 'integer', 'front' => 'integer'])]
     public function floor(Request $request, Form $form): JsonResponse
     {
         $given = $request->validate([
@@ -41,16 +41,16 @@ final class RunController extends Controller
             'front' => ['nullable', 'boolean'],
         ]);
         $room = new Room((float) ($given['width'] ?? 10.0), (float) ($given['depth'] ?? 8.0), (int) ($given['students'] ?? 1), (float) ($given['step'] ?? Room::STEP));
-        $score = $form->score()->form;
+        $score = $form->placed()->form;
         $track = ($given['front'] ?? false) ? FrontFacing::of($score)->track() : FloorTrack::of($score);
 
         return new JsonResponse(FloorData::of($score, ($given['mirrored'] ?? false) ? $track->mirrored() : $track, $room));
     }
 
-    #[OA\Get(path: '/api/forms/{form}/times', operationId: 'times', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'How long it takes at each pace', content: new OA\JsonContent(ref: TimesData::class))])]
+    #[Reads('/api/forms/{form}/times', 'times', 'How long it takes at each pace', TimesData::class)]
     public function times(Form $form): JsonResponse
     {
-        $score = $form->score()->form;
+        $score = $form->placed()->form;
         $run = new RunThrough($score);
 
         return new JsonResponse(new TimesData(
@@ -62,22 +62,22 @@ final class RunController extends Controller
         ));
     }
 
-    #[OA\Get(path: '/api/forms/{form}/beats', operationId: 'beats', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'from', schema: new OA\Schema(type: 'integer')), new OA\QueryParameter(name: 'to', schema: new OA\Schema(type: 'integer')), new OA\QueryParameter(name: 'pace', schema: new OA\Schema(type: 'string', enum: ['class', 'half', 'showing']))], responses: [new OA\Response(response: 200, description: 'The passage breath by breath', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: BeatData::class))), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    #[Reads('/api/forms/{form}/beats', 'beats', 'The breaths of a passage', [BeatData::class], query: ['from' => 'integer', 'to' => 'integer', 'pace' => 'enum:class,half,showing'])]
     public function beats(Request $request, Form $form): JsonResponse
     {
         $given = $request->validate(['pace' => ['nullable', Rule::enum(Pace::class)]]);
-        $score = $form->score()->form;
+        $score = $form->placed()->form;
         [$from, $to] = self::passage($request, $score);
         $beats = (new BreathScript)->of($score, $from, $to, Pace::from($given['pace'] ?? Pace::ClassPace->value));
 
-        return new JsonResponse(array_map(static fn (BreathBeat $beat): BeatData => new BeatData($beat->position, $beat->breath->value, $beat->seconds, $beat->cue === null ? null : CueCard::turned($beat->cue, CueView::Plain), $beat->time), $beats));
+        return new JsonResponse(array_map(static fn (BreathBeat $beat): BeatData => new BeatData($beat->position, $beat->breath->value, $beat->seconds, $beat->cue, $beat->time), $beats));
     }
 
-    #[OA\Get(path: '/api/forms/{form}/cards', operationId: 'cards', parameters: [new OA\PathParameter(name: 'form', schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'from', schema: new OA\Schema(type: 'integer')), new OA\QueryParameter(name: 'to', schema: new OA\Schema(type: 'integer')), new OA\QueryParameter(name: 'view', schema: new OA\Schema(type: 'string', enum: ['facing', 'same', 'behind', 'plain']))], responses: [new OA\Response(response: 200, description: 'Cue cards of a passage', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: CueCardData::class))), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    #[Reads('/api/forms/{form}/cards', 'cards', 'Cue cards of a passage', [CueCardData::class], query: ['from' => 'integer', 'to' => 'integer', 'view' => 'enum:facing,same,behind,plain'])]
     public function cards(Request $request, Form $form): JsonResponse
     {
         $given = $request->validate(['view' => ['nullable', Rule::enum(CueView::class)]]);
-        $score = $form->score()->form;
+        $score = $form->placed()->form;
         [$from, $to] = self::passage($request, $score);
         $view = CueView::from($given['view'] ?? CueView::FacingClass->value);
 

@@ -9,36 +9,39 @@ use App\Actions\Refused;
 use App\Http\Data\PersonData;
 use App\Http\Data\SchoolData;
 use App\Http\Data\SessionData;
+use App\Http\OpenApi\Makes;
+use App\Http\OpenApi\Reads;
+use App\Http\OpenApi\Removes;
 use App\Models\School;
 use App\Models\User;
 use DateTimeImmutable;
 use DateTimeZone;
+use Gorvan\Core\Reading\Message;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
-use OpenApi\Attributes as OA;
 
 final class SessionController extends Controller
 {
-    #[OA\Get(path: '/api/session', operationId: 'session', responses: [new OA\Response(response: 200, description: 'Who is signed in', content: new OA\JsonContent(ref: SessionData::class))])]
+    #[Reads('/api/session', 'session', 'Who is signed in', SessionData::class)]
     public function show(Request $request): JsonResponse
     {
         return new JsonResponse($this->describe($request->user()));
     }
 
-    #[OA\Post(path: '/api/session', operationId: 'signIn', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['email', 'password'], properties: [new OA\Property(property: 'email', type: 'string'), new OA\Property(property: 'password', type: 'string')])), responses: [new OA\Response(response: 200, description: 'Signed in', content: new OA\JsonContent(ref: SessionData::class)), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    #[Makes('/api/session', 'signIn', 'Signed in', SessionData::class, takes: ['email' => 'string', 'password' => 'string'])]
     public function store(Request $request): JsonResponse
     {
         $given = $request->validate(['email' => ['required', 'string', 'max:254'], 'password' => ['required', 'string', 'max:200']]);
         if (! Auth::attempt(['email' => mb_strtolower(trim($given['email'])), 'password' => $given['password']])) {
-            throw Refused::because('No one signs in with this address and password. Check both; the password is case-sensitive.', 'password');
+            throw Refused::because(Message::of('session.wrong'), 'password');
         }
         $request->session()->regenerate();
 
         return new JsonResponse($this->describe($request->user()));
     }
 
-    #[OA\Delete(path: '/api/session', operationId: 'signOut', responses: [new OA\Response(response: 200, description: 'Signed out', content: new OA\JsonContent(ref: SessionData::class))])]
+    #[Removes('/api/session', 'signOut', 'Signed out', SessionData::class, status: 200)]
     public function destroy(Request $request): JsonResponse
     {
         Auth::guard('web')->logout();
@@ -48,11 +51,11 @@ final class SessionController extends Controller
         return new JsonResponse($this->describe(null));
     }
 
-    #[OA\Post(path: '/api/founding', operationId: 'found', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['school', 'timezone', 'name', 'email', 'password'], properties: [new OA\Property(property: 'school', type: 'string'), new OA\Property(property: 'timezone', type: 'string'), new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'email', type: 'string'), new OA\Property(property: 'password', type: 'string')])), responses: [new OA\Response(response: 200, description: 'Founded and signed in', content: new OA\JsonContent(ref: SessionData::class)), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    #[Makes('/api/founding', 'found', 'Founded and signed in', SessionData::class, takes: ['school' => 'string', 'timezone' => 'string', 'name' => 'string', 'email' => 'string', 'password' => 'string'])]
     public function found(Request $request, FoundSchool $found): JsonResponse
     {
         if (! $this->needsFounding()) {
-            throw Refused::conflict('This installation has a school already. Sign in instead.');
+            throw Refused::conflict(Message::of('session.founded'));
         }
         $given = $request->validate([
             'school' => ['required', 'string', 'max:120'],

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
+use Gorvan\Core\Standing\EntryStanding;
 use OpenApi\Attributes as OA;
 
-/** One student's standing in one entry. */
+/** One student’s standing in one entry. */
 #[OA\Schema]
 final readonly class CellData
 {
@@ -30,5 +31,23 @@ final readonly class CellData
         #[OA\Property]
         public ?string $right,
     ) {
+    }
+
+    public static function of(EntryStanding $entry): self
+    {
+        $whole = $entry->whole;
+        $areApart = $entry->left !== $entry->right;
+
+        return new self(
+            $entry->position,
+            $whole->support?->name,
+            $whole->recall,
+            $whole->sureness()?->value,
+            $whole->holds(),
+            $whole->isAssumed(),
+            $whole->isMet(),
+            $areApart ? $entry->left?->support?->name : null,
+            $areApart ? $entry->right?->support?->name : null,
+        );
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Data;
 
 use Gorvan\Core\Cue\CueCard;
+use Gorvan\Core\Reading\Message;
 use OpenApi\Attributes as OA;
 
 /** One entry as a teacher cues it, turned for a view. */
@@ -15,7 +16,9 @@ final readonly class CueCardData
      * @param  list<string>  $cues
      * @param  list<string>  $breaths
      * @param  list<string>  $checks
-     * @param  list<string>  $cautions
+     * @param  list<Message>  $cautions
+     * @param  list<Message>  $travel
+     * @param  Message  $left  what `{L}` is said as, and `right` what `{R}` is
      */
     public function __construct(
         #[OA\Property]
@@ -32,17 +35,21 @@ final readonly class CueCardData
         public ?string $side,
         #[OA\Property]
         public ?string $own,
+        #[OA\Property(ref: MessageData::class)]
+        public Message $left,
+        #[OA\Property(ref: MessageData::class)]
+        public Message $right,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $cues,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $breaths,
-        #[OA\Property]
-        public ?string $turn,
-        #[OA\Property]
-        public ?string $travel,
+        #[OA\Property(ref: MessageData::class, nullable: true)]
+        public ?Message $turn,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: MessageData::class))]
+        public array $travel,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $checks,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        #[OA\Property(type: 'array', items: new OA\Items(ref: MessageData::class))]
         public array $cautions,
     ) {
     }
@@ -59,6 +66,8 @@ final readonly class CueCardData
             $entry->repetition?->stated,
             $card->side,
             $card->own,
+            $card->left,
+            $card->right,
             $card->cues,
             $card->breaths,
             $card->turn,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
+use Gorvan\Core\Reading\Message;
 use OpenApi\Attributes as OA;
 
 /** The meetings a term would have. */
@@ -12,12 +13,12 @@ final readonly class DatesData
 {
     /**
      * @param  list<DateData>  $meetings
-     * @param  list<string>  $warnings
+     * @param  list<Message>  $warnings
      */
     public function __construct(
         #[OA\Property(type: 'array', items: new OA\Items(ref: DateData::class))]
         public array $meetings,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        #[OA\Property(type: 'array', items: new OA\Items(ref: MessageData::class))]
         public array $warnings,
         #[OA\Property]
         public int $lessons,

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
+use Gorvan\Core\Form\Change\FormDifference;
 use Gorvan\Core\Form\Form;
-use Gorvan\Core\Form\FormDifference;
 use OpenApi\Attributes as OA;
 
 /** What is different between two states of a form. */

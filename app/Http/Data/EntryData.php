@@ -8,7 +8,7 @@ use Gorvan\Core\Form\EntryLoad;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\LoadModel;
 use Gorvan\Core\Form\LoadPart;
-use Gorvan\Core\Form\RunTime;
+use Gorvan\Core\Form\Time\RunTime;
 use Gorvan\Core\Form\TitleAlias;
 use OpenApi\Attributes as OA;
 
@@ -37,6 +37,8 @@ final readonly class EntryData
         public string $kind,
         #[OA\Property]
         public ?string $side,
+        #[OA\Property(description: 'Whether it is done on both sides, so that a mark may name one')]
+        public bool $hasSides,
         #[OA\Property]
         public ?string $repetition,
         #[OA\Property]
@@ -74,6 +76,7 @@ final readonly class EntryData
             aliases: array_map(static fn (TitleAlias $alias): string => $alias->text, $entry->aliases),
             kind: $entry->kind->value,
             side: $entry->side?->value,
+            hasSides: $entry->isDoneOnBothSides(),
             repetition: $entry->repetition?->stated,
             returns: LoadModel::returnsEarlier($form, $load->position) ? $form->positionOf((string) $entry->returns) : null,
             mirrors: LoadModel::mirrorsEarlier($form, $load->position) ? $form->positionOf((string) $entry->mirrors) : null,

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
-use Gorvan\Core\Form\FieldChange;
+use Gorvan\Core\Form\Change\FieldChange;
+use Gorvan\Core\Reading\Message;
 use OpenApi\Attributes as OA;
 
 /** A field that was one thing and is another, in words. */
@@ -12,17 +13,17 @@ use OpenApi\Attributes as OA;
 final readonly class FieldChangeData
 {
     public function __construct(
-        #[OA\Property]
-        public string $field,
-        #[OA\Property]
-        public string $before,
-        #[OA\Property]
-        public string $after,
+        #[OA\Property(ref: MessageData::class)]
+        public Message $field,
+        #[OA\Property(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(ref: MessageData::class)])]
+        public Message|string $before,
+        #[OA\Property(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(ref: MessageData::class)])]
+        public Message|string $after,
     ) {
     }
 
     public static function of(FieldChange $change): self
     {
-        return new self(str_replace('_', ' ', $change->field), FieldChange::words($change->before), FieldChange::words($change->after));
+        return new self(Message::of("field.$change->field"), FieldChange::words($change->before), FieldChange::words($change->after));
     }
 }

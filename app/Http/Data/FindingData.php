@@ -6,6 +6,7 @@ namespace App\Http\Data;
 
 use Gorvan\Core\Form\Audit\Finding;
 use Gorvan\Core\Form\Form;
+use Gorvan\Core\Reading\Message;
 use OpenApi\Attributes as OA;
 
 /** Something that does not add up in a form. */
@@ -19,8 +20,8 @@ final readonly class FindingData
         public ?int $position,
         #[OA\Property]
         public string $severity,
-        #[OA\Property]
-        public string $message,
+        #[OA\Property(ref: MessageData::class)]
+        public Message $says,
         #[OA\Property]
         public string $grounds,
         #[OA\Property]
@@ -37,7 +38,7 @@ final readonly class FindingData
             $finding->code->value,
             $finding->position,
             $finding->severity->value,
-            $finding->message,
+            $finding->says,
             $finding->grounds($form),
             $finding->mend === null ? null : new MendData($finding->mend->says, $finding->mend->edits),
             $reason,

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
-use Gorvan\Core\Floor\FloorTrack;
 use Gorvan\Core\Floor\FrontFacing;
 use Gorvan\Core\Floor\Room;
 use Gorvan\Core\Floor\RoomFit;
 use Gorvan\Core\Form\Form;
+use Gorvan\Core\Form\Track\FloorTrack;
 use OpenApi\Attributes as OA;
 
 /** The path of a form in a room. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
-use Gorvan\Core\Floor\Footing;
+use Gorvan\Core\Form\Track\Footing;
 use OpenApi\Attributes as OA;
 
 /** Where one stands: to the right and forward, in steps from the start or in metres of a room; facing in degrees clockwise. */

@@ -4,17 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
+use App\Models\Course as CourseRow;
 use App\Models\Form as FormRow;
-use App\Models\Score;
+use App\Models\PlacedForm;
 use Gorvan\Core\Form\EntryLoad;
 use Gorvan\Core\Form\Form;
-use Gorvan\Core\Form\RunTime;
 use Gorvan\Core\Form\Section;
+use Gorvan\Core\Form\Time\RunTime;
 use Gorvan\Core\Lesson\JoinRest;
 use Gorvan\Core\Lesson\Lesson;
 use Gorvan\Core\Lesson\LessonCut;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Lesson\RecapFinder;
+use Gorvan\Core\Reading\Message;
 use OpenApi\Attributes as OA;
 
 /** A form, cut into lessons, with everything the cut was decided by. */
@@ -26,6 +28,7 @@ final readonly class FormData
      * @param  list<SectionData>  $sections
      * @param  list<JoinData>  $joins
      * @param  list<LessonData>  $lessons
+     * @param  list<Message>  $moved  what a change moved in running terms
      */
     public function __construct(
         #[OA\Property]
@@ -58,28 +61,46 @@ final readonly class FormData
         public array $joins,
         #[OA\Property(type: 'array', items: new OA\Items(ref: LessonData::class))]
         public array $lessons,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: MessageData::class))]
+        public array $moved = [],
     ) {
     }
 
     /**
      * A saved form, cut as it asks to be.
      *
-     * @param  Score|null  $score  where it is read already
+     * @param  PlacedForm|null  $placed  where it is read already
+     * @param  list<Message>  $moved  what a change moved in running terms
      *
      * @throws \Gorvan\Core\Lesson\CutImpossible
      */
-    public static function saved(FormRow $row, ?Score $score = null): self
+    public static function saved(FormRow $row, ?PlacedForm $placed = null, array $moved = []): self
     {
-        $score ??= $row->score();
+        $placed ??= $row->placed();
 
-        return self::of($score->form, $row->cut(new LessonCutter, $score), $score->ids, $row);
+        return self::of($placed->form, $row->cut(new LessonCutter, $placed), $placed->ids, $row, $moved);
     }
 
-    /** @param  list<string>  $ids row ids by position, empty for a form that is not saved */
-    public static function of(Form $form, LessonCut $cut, array $ids = [], ?FormRow $row = null): self
+    /**
+     * A saved form in the lessons of a course.
+     *
+     * @param  CourseRow  $course  of this form
+     */
+    public static function inCourse(FormRow $row, PlacedForm $placed, CourseRow $course): self
+    {
+        $cut = (new LessonCutter)->kept($placed->form, $course->course($placed)->scope([]), $course->lessons());
+
+        return self::of($placed->form, $cut, $placed->ids, $row);
+    }
+
+    /**
+     * @param  list<string>  $ids row ids by position, empty for a form that is not saved
+     * @param  list<Message>  $moved
+     */
+    public static function of(Form $form, LessonCut $cut, array $ids = [], ?FormRow $row = null, array $moved = []): self
     {
         $time = new RunTime($form);
-        $recaps = new RecapFinder($cut->joins);
+        $recaps = new RecapFinder($form, $cut->joins);
 
         return new self(
             id: $row->id ?? '',
@@ -97,10 +118,9 @@ final readonly class FormData
             sections: array_map(static fn (Section $section): SectionData => new SectionData($section->title, $section->first, $section->last), $form->sections),
             joins: array_map(static fn (JoinRest $join): JoinData => new JoinData($join->after, $join->rest, $join->pin?->value), $cut->joins),
             lessons: array_map(static function (int $at, Lesson $lesson) use ($recaps, $time): LessonData {
-                $start = $recaps->startFor($lesson->from);
-
-                return new LessonData($at + 1, $lesson->from, $lesson->to, $lesson->load, $start === null ? null : new PassageData($start, $lesson->from - 1), $time->secondsBetween($lesson->from, $lesson->to));
+                return new LessonData($at + 1, $lesson->from, $lesson->to, $lesson->load, PassageData::of($recaps->before($lesson->from)), $time->secondsBetween($lesson->from, $lesson->to));
             }, array_keys($cut->lessons), $cut->lessons),
+            moved: $moved,
         );
     }
 }

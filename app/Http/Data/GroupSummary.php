@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
+use App\Models\Group;
+use App\Models\Term;
+use Illuminate\Database\Eloquent\Builder;
 use OpenApi\Attributes as OA;
 
 /** A group in the list of groups. */
@@ -26,5 +29,28 @@ final readonly class GroupSummary
         #[OA\Property]
         public ?string $termId,
     ) {
+    }
+
+    /** @param  Group  $group  as {@see counted()} reads it */
+    public static function of(Group $group): self
+    {
+        return new self(
+            $group->id,
+            $group->name,
+            $group->room,
+            $group->form_id,
+            $group->form->title,
+            (int) $group->getAttribute('students_count'),
+            $group->getAttribute('latest_term'),
+        );
+    }
+
+    /** @return Builder<Group> */
+    public static function counted(): Builder
+    {
+        $groups = Group::query()->with('form')->withCount('students');
+        $groups->addSelect(['latest_term' => Term::select('id')->whereColumn('group_id', 'groups.id')->orderByDesc('starts_on')->limit(1)]);
+
+        return $groups;
     }
 }

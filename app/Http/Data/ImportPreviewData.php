@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
+use Gorvan\Core\Reading\Message;
 use OpenApi\Attributes as OA;
 
 /** What a file would make of a form that is there. */
@@ -12,7 +13,7 @@ final readonly class ImportPreviewData
 {
     /**
      * @param  list<KinshipData>  $inferred
-     * @param  list<string>  $warnings
+     * @param  list<Message>  $warnings
      */
     public function __construct(
         #[OA\Property]
@@ -23,7 +24,7 @@ final readonly class ImportPreviewData
         public DifferenceData $difference,
         #[OA\Property(type: 'array', items: new OA\Items(ref: KinshipData::class))]
         public array $inferred,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        #[OA\Property(type: 'array', items: new OA\Items(ref: MessageData::class))]
         public array $warnings,
         #[OA\Property]
         public int $lines,

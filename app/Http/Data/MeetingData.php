@@ -11,9 +11,10 @@ use OpenApi\Attributes as OA;
 final readonly class MeetingData
 {
     /**
+     * @param  list<int>  $taught  positions given to the group by today
      * @param  list<StudentData>  $students
      * @param  list<MarkData>  $marks
-     * @param  list<MeetingRow>  $season
+     * @param  list<TickData>  $season
      * @param  list<ClosureData>  $closures
      */
     public function __construct(
@@ -22,14 +23,18 @@ final readonly class MeetingData
         #[OA\Property]
         public MeetingRow $meeting,
         #[OA\Property]
-        public FormData $form,
+        public string $formId,
+        #[OA\Property]
+        public string $courseId,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))]
+        public array $taught,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StudentData::class))]
         public array $students,
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'boolean'))]
         public object $present,
         #[OA\Property(type: 'array', items: new OA\Items(ref: MarkData::class))]
         public array $marks,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: MeetingRow::class))]
+        #[OA\Property(type: 'array', items: new OA\Items(ref: TickData::class))]
         public array $season,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ClosureData::class))]
         public array $closures,

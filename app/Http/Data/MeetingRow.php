@@ -6,16 +6,18 @@ namespace App\Http\Data;
 
 use App\Models\CurrentSchool;
 use App\Models\Meeting;
-use App\Models\Score;
+use Gorvan\Core\Form\Form;
+use Gorvan\Core\Reading\Message;
+use Gorvan\Core\Term\PlannedReview;
 use OpenApi\Attributes as OA;
 
-/** One meeting of a term, with its plan. */
+/** One meeting of a term: its plan, or, once it was held, what was taught. */
 #[OA\Schema]
 final readonly class MeetingRow
 {
     /**
      * @param  list<ReviewData>  $review
-     * @param  list<string>  $notes
+     * @param  list<Message>  $notes
      */
     public function __construct(
         #[OA\Property]
@@ -50,41 +52,58 @@ final readonly class MeetingRow
         public ?int $taughtAfter,
         #[OA\Property]
         public ?float $recallAfter,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        #[OA\Property(type: 'array', items: new OA\Items(ref: MessageData::class))]
         public array $notes,
     ) {
     }
 
-    public static function of(Meeting $meeting, Score $score, CurrentSchool $school): self
+    /**
+     * @param  string  $course  the course that is shown
+     * @param  list<string>|null  $taught  entries of the form that its log says were taught; null while nobody has said
+     */
+    public static function of(Meeting $meeting, Form $form, string $course, ?array $taught, CurrentSchool $school): self
     {
-        $plan = $meeting->plan ?? [];
-        $review = [];
-        foreach (is_array($plan['review'] ?? null) ? $plan['review'] : [] as $item) {
-            $passage = $score->passage($item);
-            if ($passage !== null && is_array($item)) {
-                $review[] = new ReviewData($passage->from, $passage->to, (int) $item['passes'], (float) $item['minutes'], (float) $item['mean_recall']);
-            }
-        }
+        $plan = $meeting->planned();
+        $part = $plan?->course($course);
         $today = $school->today();
+        $given = $taught === null ? $form->passageOf($part?->lesson->entries ?? []) : $form->passageOf($taught);
+        $isAsPlanned = $taught === null || array_diff($form->countedIdsOf($given), $part?->lesson->entries ?? []) === [];
 
         return new self(
             id: $meeting->id,
             on: $meeting->on,
             startsAt: $meeting->starts_at->setTimezone($school->zone())->toRfc3339String(),
             minutes: $meeting->minutes,
-            isHeld: $meeting->log_id !== null,
+            isHeld: $taught !== null,
             isPast: $meeting->on < $today,
             isToday: $meeting->on === $today,
-            kind: $meeting->kind?->value,
-            boxes: (object) ($meeting->boxes ?? []),
-            lessonNumber: $plan['lesson_number'] ?? null,
-            lesson: PassageData::of($score->passage($plan['lesson'] ?? null)),
-            recap: PassageData::of($score->passage($plan['recap'] ?? null)),
-            review: $review,
-            runThrough: PassageData::of($score->passage($plan['run_through'] ?? null)),
-            taughtAfter: $plan['taught_after'] ?? null,
-            recallAfter: $plan['recall_after'] ?? null,
-            notes: $plan['notes'] ?? [],
+            kind: $plan?->kind->value,
+            boxes: (object) ($plan->boxes ?? []),
+            lessonNumber: $isAsPlanned && $given !== null ? $part?->lesson?->number : null,
+            lesson: PassageData::of($given),
+            recap: PassageData::of($form->passageOf($part->recap ?? [])),
+            review: self::reviews($part->review ?? [], $form),
+            runThrough: PassageData::of($form->passageOf($part->runThrough ?? [])),
+            taughtAfter: $part?->forecast?->taught,
+            recallAfter: $part?->forecast?->recall,
+            notes: $plan->notes ?? [],
         );
+    }
+
+    /**
+     * @param  list<PlannedReview>  $planned
+     * @return list<ReviewData>
+     */
+    private static function reviews(array $planned, Form $form): array
+    {
+        $reviews = [];
+        foreach ($planned as $item) {
+            $passage = $form->passageOf($item->entries);
+            if ($passage !== null) {
+                $reviews[] = new ReviewData($passage->from, $passage->to, $item->passes, $item->minutes, is_numeric($item->why['recall'] ?? null) ? (float) $item->why['recall'] : null);
+            }
+        }
+
+        return $reviews;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
+use Gorvan\Core\Reading\Message;
 use OpenApi\Attributes as OA;
 
 /** What would put a finding right: a few words, and the edits. */
@@ -12,8 +13,8 @@ final readonly class MendData
 {
     /** @param  list<array<string, mixed>>  $edits */
     public function __construct(
-        #[OA\Property]
-        public string $says,
+        #[OA\Property(ref: MessageData::class)]
+        public Message $says,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'object', additionalProperties: true))]
         public array $edits,
     ) {

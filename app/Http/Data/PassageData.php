@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
-use Gorvan\Core\Term\Passage;
+use Gorvan\Core\Form\Passage;
 use OpenApi\Attributes as OA;
 
 /** A run of entries, by position. */

@@ -20,7 +20,7 @@ final readonly class ReviewData
         #[OA\Property]
         public float $minutes,
         #[OA\Property]
-        public float $meanRecall,
+        public ?float $meanRecall,
     ) {
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
-use Gorvan\Core\Floor\FloorTrack;
 use Gorvan\Core\Floor\Room;
 use Gorvan\Core\Floor\RoomFit;
+use Gorvan\Core\Form\Track\FloorTrack;
 use OpenApi\Attributes as OA;
 
 /** How a form fits a room; metres. */

@@ -6,8 +6,9 @@ namespace App\Http\Data;
 
 use App\Models\Form as FormRow;
 use Gorvan\Core\Form\Entry;
-use Gorvan\Core\Form\EntryCells;
-use Gorvan\Core\Form\FormFileWriter;
+use Gorvan\Core\Form\File\EntryCells;
+use Gorvan\Core\Form\File\FormFileWriter;
+use Gorvan\Core\Reading\Message;
 use OpenApi\Attributes as OA;
 use stdClass;
 
@@ -35,21 +36,25 @@ final readonly class ScoreData
     ) {
     }
 
-    /** @throws \Gorvan\Core\Lesson\CutImpossible */
-    public static function saved(FormRow $row): self
+    /**
+     * @param  list<Message>  $moved  what a change moved in running terms
+     *
+     * @throws \Gorvan\Core\Lesson\CutImpossible
+     */
+    public static function saved(FormRow $row, array $moved = []): self
     {
-        $score = $row->score();
-        $form = $score->form;
+        $placed = $row->placed();
+        $form = $placed->form;
         $cells = new EntryCells;
         $writer = new FormFileWriter;
 
         return new self(
             $row->version,
             $writer->root($form),
-            EntryCells::COLUMNS,
+            EntryCells::columns(),
             array_map(static fn (Entry $entry): ScoreRow => new ScoreRow($entry->id, $cells->of($entry), $writer->entry($entry)), $form->entries),
             AuditData::of($form),
-            FormData::saved($row, $score),
+            FormData::saved($row, $placed, $moved),
         );
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
-use Gorvan\Core\Form\Pace;
-use Gorvan\Core\Form\Stretch;
+use Gorvan\Core\Form\Time\Pace;
+use Gorvan\Core\Form\Time\Stretch;
 use OpenApi\Attributes as OA;
 
 /** How long a section takes, or a stretch that stands in none. */

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
+use App\Models\Student;
+use Gorvan\Core\Form\Passage;
+use Gorvan\Core\Standing\StudentStanding;
 use OpenApi\Attributes as OA;
 
-/** One student's standing in the group's form. */
+/** One student’s standing in the group’s form. */
 #[OA\Schema]
 final readonly class StudentData
 {
@@ -15,7 +18,7 @@ final readonly class StudentData
      * @param  list<int>  $holes
      * @param  list<int>  $behind
      * @param  list<int>  $missed
-     * @param  list<int>  $notReady
+     * @param  list<NotReadyData>  $why  what keeps them from being ready
      */
     public function __construct(
         #[OA\Property]
@@ -34,8 +37,27 @@ final readonly class StudentData
         public array $behind,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))]
         public array $missed,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))]
-        public array $notReady,
+        #[OA\Property(enum: ['ready', 'look', 'not_yet'])]
+        public ?string $ready,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NotReadyData::class))]
+        public array $why,
     ) {
+    }
+
+    /** @param  list<int>  $taught  positions */
+    public static function of(Student $student, StudentStanding $standing, array $taught, ?Passage $recap): self
+    {
+        return new self(
+            $student->id,
+            $student->name,
+            array_map(CellData::of(...), $standing->noted()),
+            $standing->frontier(),
+            count($standing->holding()),
+            $standing->holes($taught),
+            $standing->behind($taught),
+            $standing->missed($taught),
+            $standing->readiness($recap)?->value,
+            array_map(NotReadyData::of(...), $standing->notReadyIn($recap)),
+        );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
+use Gorvan\Core\Reading\Message;
 use OpenApi\Attributes as OA;
 
 /** A term laid out. */
@@ -13,13 +14,15 @@ final readonly class TermData
     /**
      * @param  list<ClosureData>  $closures
      * @param  list<MeetingRow>  $meetings
-     * @param  list<string>  $warnings
+     * @param  list<Message>  $warnings
      */
     public function __construct(
         #[OA\Property]
         public TermSummary $term,
         #[OA\Property]
         public FormData $form,
+        #[OA\Property]
+        public string $courseId,
         #[OA\Property]
         public string $approach,
         #[OA\Property]
@@ -28,7 +31,7 @@ final readonly class TermData
         public array $closures,
         #[OA\Property(type: 'array', items: new OA\Items(ref: MeetingRow::class))]
         public array $meetings,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        #[OA\Property(type: 'array', items: new OA\Items(ref: MessageData::class))]
         public array $warnings,
     ) {
     }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
+use App\Models\Course;
+use App\Models\Term;
+use Illuminate\Database\Eloquent\Builder;
 use OpenApi\Attributes as OA;
 
 /** A term in the list of terms. */
@@ -29,6 +32,40 @@ final readonly class TermSummary
         public int $meetings,
         #[OA\Property]
         public int $held,
+        #[OA\Property]
+        public bool $isBeingPlanned,
     ) {
+    }
+
+    /** @param  Term  $term  with its group, courses and forms, and the counts of {@see counted()} */
+    public static function of(Term $term): self
+    {
+        return new self(
+            $term->id,
+            $term->title,
+            $term->group_id,
+            $term->group->name,
+            $term->courses->map(static fn (Course $course): string => $course->form->title)->implode(', '),
+            $term->starts_on,
+            $term->ends_on,
+            (int) $term->getAttribute('meetings_count'),
+            (int) $term->getAttribute('held_count'),
+            $term->isBeingPlanned(),
+        );
+    }
+
+    public static function find(string $id): self
+    {
+        return self::of(self::counted()->whereKey($id)->firstOrFail());
+    }
+
+    /**
+     * Terms as their summary needs them, counted by the database.
+     *
+     * @return Builder<Term>
+     */
+    public static function counted(): Builder
+    {
+        return Term::query()->with('group', 'courses.form')->withCount(['meetings', 'meetings as held_count' => static fn ($meetings) => $meetings->whereHas('logs', static fn ($logs) => $logs->standing())]);
     }
 }

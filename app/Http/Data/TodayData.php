@@ -11,13 +11,16 @@ use OpenApi\Attributes as OA;
 final readonly class TodayData
 {
     /**
-     * @param  list<MeetingData>  $meetings
+     * @param  list<TonightData>  $meetings
+     * @param  list<UnsaidData>  $unsaid
      */
     public function __construct(
         #[OA\Property]
         public string $today,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: MeetingData::class))]
+        #[OA\Property(type: 'array', items: new OA\Items(ref: TonightData::class))]
         public array $meetings,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: UnsaidData::class))]
+        public array $unsaid,
         #[OA\Property]
         public ?MeetingRow $next,
         #[OA\Property]

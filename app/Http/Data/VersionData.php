@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
+use Gorvan\Core\Reading\Message;
 use OpenApi\Attributes as OA;
 
 /** A state a form was in: who made it, when, and what changed. */
 #[OA\Schema]
 final readonly class VersionData
 {
-    /** @param  list<string>  $what */
+    /** @param  list<Message>  $what */
     public function __construct(
         #[OA\Property]
         public int $number,
@@ -18,7 +19,7 @@ final readonly class VersionData
         public ?string $by,
         #[OA\Property]
         public string $at,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        #[OA\Property(type: 'array', items: new OA\Items(ref: MessageData::class))]
         public array $what,
     ) {
     }

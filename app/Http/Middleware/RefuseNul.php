@@ -6,6 +6,7 @@ namespace App\Http\Middleware;
 
 use App\Actions\Refused;
 use Closure;
+use Gorvan\Core\Reading\Message;
 use Illuminate\Http\Request;
 use Illuminate\Support\Arr;
 use Symfony\Component\HttpFoundation\Response;
@@ -18,7 +19,7 @@ final class RefuseNul
     {
         foreach (Arr::dot($request->all()) as $place => $value) {
             if (is_string($value) && str_contains($value, "\0")) {
-                throw Refused::because('There is a NUL character in what was sent, which no text may hold. If it came from a file, save that as UTF-8 and try again.', (string) $place);
+                throw Refused::because(Message::of('http.nul'), (string) $place);
             }
         }
 

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Models\CurrentSchool;
-use App\Models\User;
+use App\Models\Viewer;
 use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Everything a request reads or writes belongs to the school of the person who sent it. */
+/** Everything a request reads or writes belongs to the school of whoever sent it. */
 final class UseSchool
 {
     public function __construct(private readonly CurrentSchool $current)
@@ -20,9 +20,9 @@ final class UseSchool
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
-        $user = $request->user();
-        abort_unless($user instanceof User, 401);
-        $this->current->enter($user->school);
+        $viewer = $request->user();
+        abort_unless($viewer instanceof Viewer, 401);
+        $this->current->enter($viewer->homeSchool());
 
         try {
             return $next($request);

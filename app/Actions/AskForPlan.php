@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Jobs\PlanTermJob;
+use App\Models\CurrentSchool;
+use App\Models\Term;
+
+/**
+ * Asks for a term to be planned again, in the background, once what is being written is there. Until then its old plan is
+ * shown as such. A term that is over is never planned again.
+ */
+final class AskForPlan
+{
+    public function __construct(private readonly CurrentSchool $school)
+    {
+    }
+
+    public function __invoke(Term $term): void
+    {
+        if ($term->ends_on < $this->school->today()) {
+            return;
+        }
+        Term::whereKey($term->id)->increment('plan_asked');
+        PlanTermJob::dispatch($term->school_id, $term->id)->afterCommit();
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Actions\AskForPlan;
+use App\Http\Data\ClosureData;
+use App\Http\Data\MeetingRow;
+use App\Http\Data\TickData;
+use App\Models\CurrentSchool;
+use App\Models\LoggedClass;
+use App\Models\Meeting;
+use App\Models\PlacedForm;
+use App\Models\Term;
+use Illuminate\Database\Eloquent\Collection;
+
+/** The meetings of a term as pages show them: what is planned, and what was held. */
+final class Season
+{
+    public function __construct(private readonly CurrentSchool $school, private readonly AskForPlan $ask)
+    {
+    }
+
+    /** @return list<MeetingRow> by instant */
+    public function rows(Term $term, PlacedForm $placed, string $course): array
+    {
+        /** @var Collection<int, Meeting> $meetings */
+        $meetings = $term->meetings()->orderBy('starts_at')->get();
+        $taught = $this->taught($meetings->pluck('id')->all(), $placed);
+
+        return array_values($meetings->map(fn (Meeting $meeting): MeetingRow => MeetingRow::of($meeting, $placed->form, $course, $taught[$meeting->id] ?? null, $this->school))->all());
+    }
+
+    /** @return list<TickData> */
+    public function ticks(Term $term, PlacedForm $placed, string $course): array
+    {
+        return array_map(TickData::of(...), $this->rows($term, $placed, $course));
+    }
+
+    /**
+     * What was taught at those of some meetings that were logged.
+     *
+     * @param  array<string>  $meetings
+     * @return array<string, list<string>> entries of the form by meeting
+     */
+    public function taught(array $meetings, PlacedForm $placed): array
+    {
+        $taught = [];
+        foreach (LoggedClass::standing()->whereIn('meeting_id', $meetings)->toBase()->selectRaw('meeting_id, array_to_json(taught) as taught')->get() as $row) {
+            $prefix = "$placed->id/";
+            $all = array_filter(json_decode($row->taught, true), static fn (string $one): bool => str_starts_with($one, $prefix));
+            $taught[$row->meeting_id] = array_values(array_map(static fn (string $one): string => substr($one, strlen($prefix)), $all));
+        }
+
+        return $taught;
+    }
+
+    /** @return list<ClosureData> */
+    public static function closures(Term $term): array
+    {
+        return array_map(static fn (array $closure): ClosureData => new ClosureData($closure['from'], $closure['to']), $term->closures);
+    }
+
+    /** A meeting that went by since the term was planned, and of which nobody has said anything, asks for a new plan. */
+    public function keepCurrent(Term $term): void
+    {
+        $today = $this->school->today();
+        $planned = $term->planned_at?->setTimezone($this->school->zone())->format('Y-m-d');
+        if ($term->isBeingPlanned() || $planned === $today || $term->ends_on < $today) {
+            return;
+        }
+        $went = $term->meetings()->where('on', '<', $today)->when($planned !== null, static fn ($since) => $since->where('on', '>=', $planned))
+            ->whereDoesntHave('logs', static fn ($logs) => $logs->standing());
+        if ($went->exists()) {
+            ($this->ask)($term);
+        }
+    }
+}

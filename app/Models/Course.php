@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Gorvan\Core\Form\CutPin;
+use Gorvan\Core\Form\Passage;
+use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Term\Approach;
+use Gorvan\Core\Term\Course as CoreCourse;
+use Gorvan\Core\Term\Showing;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A form as a group learns it in one term.
+ *
+ * @property string $term_id
+ * @property string $form_id
+ * @property int $ordinal
+ * @property string|null $first_entry
+ * @property string|null $last_entry
+ * @property Approach $approach
+ * @property float $share
+ * @property float|null $lesson_load
+ * @property int|null $lesson_count
+ * @property array<string, string|null> $pins
+ * @property array{lessons: list<list<string>>}|null $cut
+ * @property string|null $showing
+ * @property Term $term
+ * @property Form $form
+ */
+final class Course extends Model
+{
+    use BelongsToSchool;
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['approach' => Approach::class, 'share' => 'float', 'lesson_load' => 'float', 'lesson_count' => 'integer', 'pins' => 'array', 'cut' => 'array', 'ordinal' => 'integer'];
+    }
+
+    /** @return BelongsTo<Term, $this> */
+    public function term(): BelongsTo
+    {
+        return $this->belongsTo(Term::class, 'term_id');
+    }
+
+    /** @return BelongsTo<Form, $this> */
+    public function form(): BelongsTo
+    {
+        return $this->belongsTo(Form::class, 'form_id');
+    }
+
+    /** The course as core knows it. An end of the target that is no longer in the form gives way to the form's own. */
+    public function course(PlacedForm $placed): CoreCourse
+    {
+        $form = $placed->form;
+        $from = $this->first_entry === null ? 1 : $form->positionOf($this->first_entry) ?? 1;
+        $to = $this->last_entry === null ? $form->count() : $form->positionOf($this->last_entry) ?? $form->count();
+
+        return new CoreCourse(
+            $this->id,
+            $form,
+            new Passage(min($from, $to), max($from, $to)),
+            $this->approach,
+            $this->share,
+            $this->lesson_load,
+            $this->lesson_count,
+            array_map(static fn (?string $pin): ?CutPin => $pin === null ? null : CutPin::from($pin), $this->pins),
+            $this->showing === null ? null : Showing::read(JsonNode::parse($this->showing)),
+        );
+    }
+
+    /** @return list<list<string>> the lessons it was cut into, each as its entries */
+    public function lessons(): array
+    {
+        return $this->cut['lessons'] ?? [];
+    }
+}

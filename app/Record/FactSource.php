@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Record;
+
+use App\Models\CurrentSchool;
+use App\Models\LoggedClass;
+use App\Models\Mark;
+use DateTimeImmutable;
+use Gorvan\Core\Form\Side;
+use Gorvan\Core\Reading\Day;
+use Gorvan\Core\Record\ClassLog;
+use Gorvan\Core\Record\Contact;
+use Gorvan\Core\Record\Fact;
+use Gorvan\Core\Record\Subject;
+use Gorvan\Core\Record\SubjectKind;
+use Gorvan\Core\Record\Support;
+use stdClass;
+
+/** The facts of some students as core takes them: marks, and contacts read out of the logs. What was withdrawn stays in the database. */
+final class FactSource
+{
+    public function __construct(private readonly CurrentSchool $school, private readonly EntryRows $entries)
+    {
+    }
+
+    /**
+     * @param  list<string>  $students
+     * @param  int|null  $after  only facts of later days
+     * @param  int  $until  only facts of days up to this one
+     * @return array<string, list<Fact>> by student, in no order
+     */
+    public function of(array $students, ?int $after, int $until): array
+    {
+        $facts = array_fill_keys($students, []);
+        $zone = $this->school->zone();
+        foreach ($this->marks($students, $after, $until) as $row) {
+            $at = new DateTimeImmutable($row->at);
+            $day = $row->on !== null ? Day::number($row->on) : Fact::dayFor(Day::of($at, $zone), Day::of(new DateTimeImmutable($row->received_at), $zone));
+            if ($day <= $until && ($after === null || $day > $after)) {
+                $facts[$row->student_id][] = Fact::mark($row->id, Subject::entry($row->entry_id), $day, $at, Support::from($row->support), Side::tryFrom((string) $row->side));
+            }
+        }
+        $logs = $this->logs($students, $after, $until);
+        $this->entries->load(array_merge([], ...array_map(static fn (ClassLog $log): array => array_values(array_filter(array_column($log->did, 'form'))), $logs)));
+        foreach ($logs as $log) {
+            $day = Day::number($log->on);
+            foreach (array_intersect($log->there(), $students) as $student) {
+                foreach ($log->contactsOf($student) as $at => $contact) {
+                    $subject = $this->subject($contact);
+                    if ($subject !== null) {
+                        $facts[$student][] = Fact::contact("$log->id/$at", $contact->kind, $subject, $day, $log->madeAt, $contact->side);
+                    }
+                }
+            }
+        }
+
+        return $facts;
+    }
+
+    private function subject(Contact $contact): ?Subject
+    {
+        if ($contact->of === SubjectKind::Principle) {
+            return Subject::principle($contact->id);
+        }
+        $row = $contact->form === null ? null : $this->entries->idOf($contact->form, $contact->id);
+
+        return $row === null ? null : Subject::entry($row);
+    }
+
+    /**
+     * @param  list<string>  $students
+     * @return iterable<stdClass>
+     */
+    private function marks(array $students, ?int $after, int $until): iterable
+    {
+        return Mark::standing()->whereIn('student_id', $students)
+            ->where(static fn ($day) => $day->whereNull('on')->orWhere(static fn ($on) => $on->where('on', '<=', Day::text(min($until, 2_000_000)))->when($after !== null, static fn ($later) => $later->where('on', '>', Day::text((int) $after)))))
+            ->toBase()->get(['id', 'student_id', 'entry_id', 'side', 'support', 'at', 'on', 'received_at']);
+    }
+
+    /**
+     * @param  list<string>  $students
+     * @return list<ClassLog>
+     */
+    private function logs(array $students, ?int $after, int $until): array
+    {
+        return array_values(LoggedClass::standing()->whereRaw('students && ?::uuid[]', ['{'.implode(',', $students).'}'])
+            ->where('on', '<=', Day::text(min($until, 2_000_000)))
+            ->when($after !== null, static fn ($later) => $later->where('on', '>', Day::text((int) $after)))
+            ->get(['id', 'school_id', 'body'])->map(static fn (LoggedClass $row): ClassLog => $row->log())->all());
+    }
+}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\LayTerm;
+use App\Actions\NewCourse;
+use App\Jobs\PlanTermJob;
+use App\Models\Form;
+use App\Models\Group;
+use App\Models\Term;
+use Gorvan\Core\Term\Approach;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+
+beforeEach(function () {
+    $this->clockAt('2026-01-13T20:00:00+01:00');
+    ['user' => $this->user, 'form' => $this->form, 'group' => $this->group, 'term' => $this->term] = $this->school();
+    $this->meetings = $this->meetings($this->term);
+    $this->actingAs($this->user);
+    $this->plans = fn (): array => $this->inside($this->user->school, fn () => DB::table('meetings')->where('term_id', $this->term->id)->orderBy('starts_at')->pluck('plan')->all());
+    $this->shown = fn (): array => $this->getJson("/api/terms/{$this->term->id}")->assertOk()->json();
+    $this->worker = fn (): int => Artisan::call('queue:work', ['--stop-when-empty' => true, '--quiet' => true, '--memory' => 2048]);
+    config(['queue.default' => 'database']);
+});
+
+test('a logged class has its term planned again in the background, and the old plan is shown as such until then', function () {
+    $before = ($this->plans)();
+    $this->postJson("/api/meetings/{$this->meetings[1]->id}/log", $this->asPlanned($this->meetings[1], ['did' => []]))->assertNoContent();
+    expect(DB::table('jobs')->count())->toBe(1)
+        ->and(($this->shown)()['term']['isBeingPlanned'])->toBeTrue()
+        ->and(($this->plans)())->toBe($before);
+    ($this->worker)();
+    expect(DB::table('jobs')->count())->toBe(0)->and(DB::table('failed_jobs')->count())->toBe(0)
+        ->and(($this->shown)()['term']['isBeingPlanned'])->toBeFalse()
+        ->and(($this->plans)())->not->toBe($before);
+});
+
+test('asked for twice a term is planned once, and a job left over changes nothing', function () {
+    $first = $this->asPlanned($this->meetings[0]);
+    $this->postJson("/api/meetings/{$this->meetings[0]->id}/log", $first)->assertNoContent();
+    $this->postJson("/api/meetings/{$this->meetings[1]->id}/log", $this->asPlanned($this->meetings[1]))->assertNoContent();
+    expect(DB::table('jobs')->count())->toBe(2);
+    ($this->worker)();
+    $planned = ($this->plans)();
+    expect(array_filter($planned))->toHaveCount(10);
+    $when = fn (): string => $this->inside($this->user->school, fn () => DB::table('terms')->value('planned_at'));
+    $at = $when();
+    $this->clockAt('2026-01-13T20:05:00+01:00');
+    PlanTermJob::dispatch($this->user->school_id, $this->term->id);
+    ($this->worker)();
+    expect(($this->plans)())->toBe($planned)->and($when())->toBe($at);
+});
+
+test('a term taken back while it waits to be planned is no fault', function () {
+    $id = $this->asPlanned($this->meetings[1]);
+    $this->postJson("/api/meetings/{$this->meetings[1]->id}/log", $id)->assertNoContent();
+    $other = $this->inside($this->user->school, function (): string {
+        $group = Group::create(['name' => 'Other', 'form_id' => $this->form->id]);
+        $term = app(LayTerm::class)($group, 'T', ['from' => '2026-01-20', 'to' => '2026-03-10', 'pattern' => [['weekday' => 'Tue', 'at' => '10:00', 'minutes' => 60]], 'closures' => []], [new NewCourse(Form::firstOrFail(), Approach::OutlineFirst)]);
+
+        return $term->id;
+    });
+    PlanTermJob::dispatch($this->user->school_id, $other);
+    $this->deleteJson("/api/terms/$other")->assertNoContent();
+    ($this->worker)();
+    expect(DB::table('jobs')->count())->toBe(0)->and(DB::table('failed_jobs')->count())->toBe(0);
+});
+
+test('a term begun in the past has plans for the meetings that went by, and they are logged as they were', function () {
+    config(['queue.default' => 'sync']);
+    $term = $this->inside($this->user->school, fn (): Term => app(LayTerm::class)(Group::findOrFail($this->group->id), 'Begun', [
+        'from' => '2025-12-01', 'to' => '2026-02-20', 'pattern' => [['weekday' => 'Mon', 'at' => '18:00', 'minutes' => 60]], 'closures' => [],
+    ], [new NewCourse(Form::findOrFail($this->form->id), Approach::PieceByPiece, lessonLoad: 4.0)]));
+    $meetings = $this->meetings($term);
+    expect($meetings[0]->on)->toBe('2025-12-01');
+    foreach ([0, 1] as $at) {
+        $log = $this->asPlanned($meetings[$at]);
+        expect(array_column($log['did'], 'what'))->toContain('taught');
+        $this->postJson("/api/meetings/{$meetings[$at]->id}/log", $log)->assertNoContent();
+        $meetings = $this->meetings($term);
+    }
+    $rows = $this->getJson("/api/terms/$term->id")->assertOk()->json('meetings');
+    expect([$rows[0]['isHeld'], $rows[1]['isHeld'], $rows[2]['isHeld']])->toBe([true, true, false])
+        ->and($rows[1]['lesson']['from'])->toBe($rows[0]['lesson']['to'] + 1)
+        ->and($this->getJson("/api/groups/{$this->group->id}")->json('students.0.cells.0.isMet'))->toBeTrue();
+});
