@@ -6,6 +6,7 @@ import './messages';
 import { queryClient } from './api/queries';
 import { Toasts } from './kit/toasts';
 import { applyTheme } from './kit/theme';
+import { Broken } from './places/Broken';
 import { Shell } from './places/Shell';
 import { FilesPlace } from './places/files/FilesPlace';
 import { VersionsPlace } from './places/files/VersionsPlace';
@@ -31,6 +32,7 @@ const router = createBrowserRouter([
   {
     path: '/',
     Component: Shell,
+    ErrorBoundary: Broken,
     children: [
       { index: true, Component: TodayPlace },
       { path: 'forms', Component: FormsPlace },

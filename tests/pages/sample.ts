@@ -12,6 +12,7 @@ export function entry(position: number, change: Partial<Entry> = {}): Entry {
     aliases: [],
     kind: 'movement',
     side: null,
+    hasSides: false,
     repetition: null,
     returns: null,
     mirrors: null,
@@ -40,12 +41,16 @@ export function form(change: Partial<Form> = {}): Form {
     totalLoad: 7.2,
     seconds: 72,
     entries: [1, 2, 3, 4, 5, 6].map((position) =>
-      entry(position, position === 2 ? { mirrors: 1 } : position === 5 ? { returns: 1 } : {}),
+      entry(
+        position,
+        position <= 2 ? { ...(position === 2 ? { mirrors: 1 } : {}), hasSides: true } : position === 5 ? { returns: 1 } : {},
+      ),
     ),
     sections: [
       { title: 'Gate', first: 1, last: 4 },
       { title: 'Water', first: 5, last: 6 },
     ],
+    moved: [],
     joins: [1, 2, 3, 4, 5].map((after) => ({ after, rest: after === 4 ? 0.9 : 0.2, pin: null })),
     lessons: [
       { number: 1, from: 1, to: 2, load: 2.4, recap: null, seconds: 24 },
@@ -93,9 +98,11 @@ export function term(): Term {
       endsOn: '2026-02-03',
       meetings: 3,
       held: 1,
+      isBeingPlanned: false,
     },
     form: form(),
-    approach: 'pieces',
+    courseId: 'course',
+    approach: 'piece',
     minutesPerLoad: 8,
     closures: [{ from: '2026-01-26', to: '2026-01-28' }],
     meetings: [
@@ -141,7 +148,8 @@ export function student(name: string, change: Partial<Student> = {}): Student {
     holes: [],
     behind: [],
     missed: [],
-    notReady: [],
+    ready: 'ready',
+    why: [],
     ...change,
   };
 }
@@ -151,7 +159,9 @@ export function page(change: Partial<MeetingPage> = {}): MeetingPage {
   return {
     term: summary,
     meeting: meeting({ id: 'tonight' }),
-    form: form(),
+    formId: 'form',
+    courseId: 'course',
+    taught: [1, 2],
     students: [student('Ada', { cells: [cell(1), cell(2)] }), student('Bo'), student('Cy')],
     present: {},
     marks: [],
@@ -173,7 +183,7 @@ export function finding(change: Partial<Finding> = {}): Finding {
     code: 'sides',
     position: 2,
     severity: 'doubt',
-    message: 'Once on the left.',
+    says: { code: 'Once on the left.', with: {} },
     grounds: 'abc',
     mend: null,
     reason: null,

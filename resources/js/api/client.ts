@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch';
+import { type Said, sentence } from '../messages/say';
 import type { components, paths } from './schema';
 
 type Schemas = components['schemas'];
@@ -10,7 +11,12 @@ export type Join = Schemas['JoinData'];
 export type Lesson = Schemas['LessonData'];
 export type Passage = Schemas['PassageData'];
 export type Meeting = Schemas['MeetingRow'];
+export type Tick = Schemas['TickData'];
 export type MeetingPage = Schemas['MeetingData'];
+export type Today = Schemas['TodayData'];
+export type ClassLog = NonNullable<paths['/api/meetings/{meeting}/log']['post']['requestBody']>['content']['application/json'];
+export type Readiness = Schemas['NotReadyData'];
+export type TonightPage = Schemas['TonightData'];
 export type Term = Schemas['TermData'];
 export type TermSummary = Schemas['TermSummary'];
 export type NewTerm = Schemas['NewTerm'];
@@ -31,6 +37,12 @@ export type CueCard = Schemas['CueCardData'];
 export type Kinship = Schemas['KinshipData'];
 export type Mark = Schemas['MarkData'];
 
+/** A name that was given and is there already: who bears it. */
+export interface Known {
+  name: string;
+  students: { id: string; groups: string[] }[];
+}
+
 /** What the server says is wrong: a sentence, and the place it is about when there is one. */
 export class Problem extends Error {
   constructor(
@@ -39,6 +51,8 @@ export class Problem extends Error {
     readonly place: string,
     readonly fields: Record<string, string[]> = {},
     readonly problems: string[] = [],
+    /** Names that are there already, and whose they are. */
+    readonly known: Known[] = [],
   ) {
     super(message);
   }
@@ -62,14 +76,20 @@ api.use({
 
 type Answer<T> = { data?: T; error?: unknown; response: Response };
 
+const list = (value: unknown): unknown[] => (Array.isArray(value) ? value : []);
+
 function asProblem(error: unknown, status: number): Problem {
   const told = typeof error === 'object' && error !== null ? (error as Record<string, unknown>) : {};
+  const said = (all: unknown): string[] => list(all).map((one) => sentence(one as Said));
   return new Problem(
-    typeof told.message === 'string' && told.message !== '' ? told.message : `The server answered ${String(status)}.`,
+    typeof told.code === 'string'
+      ? sentence({ code: told.code, with: (told.with ?? {}) as Said['with'] })
+      : `The server answered ${String(status)}.`,
     status,
     typeof told.place === 'string' ? told.place : '',
-    (told.errors ?? {}) as Record<string, string[]>,
-    Array.isArray(told.problems) ? (told.problems as string[]) : [],
+    Object.fromEntries(Object.entries(told.fields ?? {}).map(([field, all]) => [field, said(all)])),
+    said(told.problems),
+    list(told.known) as Known[],
   );
 }
 

@@ -14,7 +14,7 @@ let stop = () => undefined as unknown;
 
 const ok = (body: unknown) => () => Promise.resolve(new Response(JSON.stringify(body), { status: 200 }));
 const refuse = (status: number) => () =>
-  Promise.resolve(new Response(JSON.stringify({ message: 'No.', place: 'marks.0.id' }), { status }));
+  Promise.resolve(new Response(JSON.stringify({ code: 'No.', place: 'marks.0.id' }), { status }));
 const lost = () => Promise.reject(new TypeError('Failed to fetch'));
 
 const parcel = (id: string) => ({ id, method: 'POST', url: `/api/${id}`, body: { marks: [id] } });

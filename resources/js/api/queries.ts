@@ -1,5 +1,5 @@
 import { QueryClient, queryOptions } from '@tanstack/react-query';
-import { api, ask, Problem } from './client';
+import { api, ask, Problem, type TermSummary } from './client';
 
 export const queryClient = new QueryClient({
   defaultOptions: {
@@ -15,12 +15,25 @@ export const sessionQuery = queryOptions({
   queryFn: () => ask(api.GET('/api/session')),
   staleTime: 60_000,
 });
-export const todayQuery = queryOptions({ queryKey: ['today'], queryFn: () => ask(api.GET('/api/today')) });
+/** How soon a plan that is being made again is looked at again, in milliseconds. */
+const AGAIN = 2000;
+const isBeingMade = (...terms: (TermSummary | undefined)[]): number | false =>
+  terms.some((term) => term?.isBeingPlanned === true) ? AGAIN : false;
+
+export const todayQuery = queryOptions({
+  queryKey: ['today'],
+  queryFn: () => ask(api.GET('/api/today')),
+  refetchInterval: ({ state }) => isBeingMade(...(state.data?.meetings.map((meeting) => meeting.term) ?? [])),
+});
 export const formsQuery = queryOptions({ queryKey: ['forms'], queryFn: () => ask(api.GET('/api/forms')) });
 export const groupsQuery = queryOptions({ queryKey: ['groups'], queryFn: () => ask(api.GET('/api/groups')) });
 export const termsQuery = queryOptions({ queryKey: ['terms'], queryFn: () => ask(api.GET('/api/terms')) });
-export const formQuery = (form: string) =>
-  queryOptions({ queryKey: ['form', form], queryFn: () => ask(api.GET('/api/forms/{form}', { params: { path: { form } } })) });
+/** A form; where it is taught as a course, as that course cuts it. */
+export const formQuery = (form: string, course: string | null = null) =>
+  queryOptions({
+    queryKey: course === null ? ['form', form] : ['form', form, course],
+    queryFn: () => ask(api.GET('/api/forms/{form}', { params: { path: { form }, query: course === null ? {} : { course } } })),
+  });
 export const scoreQuery = (form: string) =>
   queryOptions({
     queryKey: ['score', form],
@@ -38,7 +51,11 @@ export const startersQuery = queryOptions({
   staleTime: Infinity,
 });
 export const termQuery = (term: string) =>
-  queryOptions({ queryKey: ['term', term], queryFn: () => ask(api.GET('/api/terms/{term}', { params: { path: { term } } })) });
+  queryOptions({
+    queryKey: ['term', term],
+    queryFn: () => ask(api.GET('/api/terms/{term}', { params: { path: { term } } })),
+    refetchInterval: ({ state }) => isBeingMade(state.data?.term),
+  });
 export const groupQuery = (group: string, on: string) =>
   queryOptions({
     queryKey: ['group', group, on],
@@ -48,13 +65,14 @@ export const meetingQuery = (meeting: string) =>
   queryOptions({
     queryKey: ['meeting', meeting],
     queryFn: () => ask(api.GET('/api/meetings/{meeting}', { params: { path: { meeting } } })),
+    refetchInterval: ({ state }) => isBeingMade(state.data?.term),
   });
 
 /** What is out of date once one of these was made, changed or taken away. */
 const touched = {
   form: ['forms', 'today'],
   /** A form's entries, as distinct from which forms there are. */
-  score: ['forms', 'term', 'today', 'meeting', 'group', 'versions', 'floor', 'times', 'beats', 'cards', 'losses'],
+  score: ['form', 'forms', 'term', 'today', 'meeting', 'group', 'versions', 'floor', 'times', 'beats', 'cards', 'losses'],
   group: ['groups', 'forms', 'today'],
   roster: ['group', 'groups', 'meeting', 'today'],
   term: ['terms', 'today', 'groups', 'group'],

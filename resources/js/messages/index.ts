@@ -14,6 +14,7 @@ void i18next.use(initReactI18next).init({
   fallbackLng: 'en',
   resources: { en: { translation: en } },
   interpolation: { escapeValue: false }, // React escapes
+  nsSeparator: false,
 });
 
 export { i18next };

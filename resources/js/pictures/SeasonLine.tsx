@@ -1,16 +1,16 @@
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
-import type { Closure, Meeting } from '../api/client';
+import type { Closure, Tick as Season } from '../api/client';
 import { day } from '../kit/format';
 import { meetingKind } from './meetingKind';
 
 interface Props {
-  meetings: Meeting[];
+  meetings: Season[];
   closures: Closure[];
   current?: string;
 }
 
-type Tick = { kind: 'meeting'; on: string; meeting: Meeting } | { kind: 'closed'; on: string };
+type Tick = { kind: 'meeting'; on: string; meeting: Season } | { kind: 'closed'; on: string };
 
 /** On a phone the line is longer than the screen: it opens at the meeting that matters. */
 function showTick(tick: HTMLElement | null): void {

@@ -11,7 +11,7 @@ const fills: Record<BoxName, string> = {
   focus: 'var(--straw)',
   review: 'var(--river2)',
   new: 'var(--pine)',
-  run_through: 'var(--river)',
+  run_through: 'var(--river3)',
   close: 'var(--line)',
 };
 

@@ -85,17 +85,18 @@ export function Weave({ term }: { term: Term }) {
 function MeetingLine({ meeting, strip, width }: { meeting: Meeting; strip: Strip; width: number }) {
   const { t } = useTranslation();
   const kind = meetingKind(meeting);
+  const isUnsaid = kind === 'past';
   const words = t(`kind.${kind}`, { number: meeting.lessonNumber ?? '' });
   const span = (passage: Passage) => ({
     x: LEFT + strip.x(passage.from),
     width: Math.max(strip.x(passage.to + 1) - strip.x(passage.from) - 2, 4),
   });
-  const lesson = meeting.lesson && kind !== 'past' ? span(meeting.lesson) : null;
-  const run = meeting.runThrough && kind !== 'past' ? span(meeting.runThrough) : null;
+  const lesson = meeting.lesson && !isUnsaid ? span(meeting.lesson) : null;
+  const run = meeting.runThrough && !isUnsaid ? span(meeting.runThrough) : null;
   return (
     <Link
       to={`/meetings/${meeting.id}`}
-      aria-label={t('terms.meetingLabel', {
+      aria-label={t(isUnsaid ? 'terms.unsaidLabel' : 'terms.meetingLabel', {
         date: day(meeting.on, 'weekday'),
         kind: words,
         taught: meeting.taughtAfter ?? 0,
@@ -155,7 +156,7 @@ function MeetingLine({ meeting, strip, width }: { meeting: Meeting; strip: Strip
         </g>
       ) : null}
       <text x={width - 4} y={19} fontSize={12} textAnchor="end" fill="var(--soft)">
-        {t('terms.taughtAfter', { count: meeting.taughtAfter ?? 0 })} · {recall(meeting.recallAfter)}
+        {isUnsaid ? '–' : `${t('terms.taughtAfter', { count: meeting.taughtAfter ?? 0 })} · ${recall(meeting.recallAfter)}`}
       </text>
     </Link>
   );

@@ -115,7 +115,7 @@ describe('the weave', () => {
     laid.meetings = [meeting({ isPast: true, isToday: false })];
     const { container } = show(<Weave term={laid} />);
     expect(container.querySelectorAll('[data-stroke]')).toHaveLength(0);
-    expect(screen.getByText('Not logged')).toBeTruthy();
+    expect(screen.getByText('Not said')).toBeTruthy();
   });
 });
 

@@ -58,9 +58,9 @@ const show = (element: ReactElement) =>
 
 function Class({ data, tab }: { data: MeetingPage; tab: 'mark' | 'here' }) {
   const presence = usePresence(data);
-  const marks = useMarks(data, (passage) => `${String(passage.from)}–${String(passage.to)}`);
+  const marks = useMarks(data, form(), (passage) => `${String(passage.from)}–${String(passage.to)}`);
   return tab === 'mark' ? (
-    <Marking page={data} presence={presence} marks={marks} />
+    <Marking page={data} form={form()} presence={presence} marks={marks} />
   ) : (
     <Attendance page={data} presence={presence} />
   );
@@ -165,7 +165,7 @@ describe('marking', () => {
 
   test('with nothing taught there is nothing to mark, and it says so', () => {
     const none = meeting({ id: 'tonight', lesson: null, recap: null, review: [] });
-    show(<Class data={page({ meeting: none, season: [none] })} tab="mark" />);
+    show(<Class data={page({ meeting: none, taught: [] })} tab="mark" />);
     expect(screen.getByText(/Nothing is taught yet/)).toBeTruthy();
   });
 });
@@ -178,14 +178,14 @@ describe('what was kept on the device', () => {
 
   test('is said where one is, when it is refused after its page was left', async () => {
     show(<Elsewhere />);
-    vi.stubGlobal('fetch', () => Promise.resolve(new Response('{"message":"Ada left the school."}', { status: 422 })));
+    vi.stubGlobal('fetch', () => Promise.resolve(new Response('{"code":"Ada left the school."}', { status: 422 })));
     await post({ id: 'late', method: 'POST', url: '/api/meetings/tonight/marks', body: { marks: [] } });
     expect(await screen.findByText('Not saved: Ada left the school.')).toBeTruthy();
   });
 
   test('is taken off the marking page when it is refused', async () => {
     show(<Class data={page()} tab="mark" />);
-    vi.stubGlobal('fetch', () => Promise.resolve(new Response('{"message":"No."}', { status: 422 })));
+    vi.stubGlobal('fetch', () => Promise.resolve(new Response('{"code":"No."}', { status: 422 })));
     const button = within(screen.getByRole('group', { name: 'Ada' })).getByRole('button', { name: 'Alone' });
     await userEvent.click(button);
     await waitFor(() => {
@@ -218,7 +218,7 @@ describe('attendance', () => {
 
 describe('the plan', () => {
   test('says what is done in each box, with its reason, and always the care', () => {
-    show(<PlanList meeting={meeting({ notes: ['No minute is left for review.'] })} form={form()} />);
+    show(<PlanList meeting={meeting({ notes: [{ code: 'No minute is left for review.', with: {} }] })} form={form()} />);
     expect(screen.getAllByRole('heading', { level: 2 }).map((one) => one.textContent)).toEqual([
       'Settle',
       'Warm-up',
@@ -254,8 +254,7 @@ describe('the plan', () => {
   });
 
   test('the ribbon of a meeting shows what is known before it and what is new at it', () => {
-    const season = page().season;
-    const state = stateIn(season[1] ?? meeting(), season);
+    const state = stateIn(meeting(), [1, 2]);
     expect([1, 2, 3, 4, 5].map(state)).toEqual(['known', 'known', 'now', 'now', 'plain']);
   });
 });

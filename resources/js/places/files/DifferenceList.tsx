@@ -1,7 +1,9 @@
 import { useTranslation } from 'react-i18next';
 import type { Difference } from '../../api/client';
+import { type Said, say } from '../../messages/say';
 
 const MOST = 40;
+const shown = (value: string | Said): string => (typeof value === 'string' ? value : say(value));
 
 /** What is different between two states of a form: what came, went, moved and changed. */
 export function DifferenceList({ difference }: { difference: Difference }) {
@@ -21,9 +23,9 @@ export function DifferenceList({ difference }: { difference: Difference }) {
                 <span className="text-soft">{entry.position} · </span>
                 {entry.title}
                 {entry.fields.map((field) => (
-                  <p key={field.field} className="pl-6 text-sm break-words">
-                    {field.field}: <del className="text-soft">{field.before}</del> →{' '}
-                    <ins className="no-underline">{field.after}</ins>
+                  <p key={say(field.field)} className="pl-6 text-sm break-words">
+                    {say(field.field)}: <del className="text-soft">{shown(field.before)}</del> →{' '}
+                    <ins className="no-underline">{shown(field.after)}</ins>
                   </p>
                 ))}
               </li>
@@ -38,8 +40,9 @@ export function DifferenceList({ difference }: { difference: Difference }) {
         <section className="mt-3">
           <h3 className="text-lg">{t('difference.form')}</h3>
           {difference.form.map((field) => (
-            <p key={field.field} className="border-t border-line py-1 text-sm break-words">
-              {field.field}: <del className="text-soft">{field.before}</del> → <ins className="no-underline">{field.after}</ins>
+            <p key={say(field.field)} className="border-t border-line py-1 text-sm break-words">
+              {say(field.field)}: <del className="text-soft">{shown(field.before)}</del> →{' '}
+              <ins className="no-underline">{shown(field.after)}</ins>
             </p>
           ))}
         </section>

@@ -14,6 +14,7 @@ import { MOST_BYTES } from '../forms/NewFormPlace';
 import { Problems } from '../forms/Problems';
 import { Supposed } from '../forms/Supposed';
 import { DifferenceList } from './DifferenceList';
+import { say, sentence } from '../../messages/say';
 
 /** A form as a file: written out in each format, and read again over the form. */
 export function FilesPlace() {
@@ -59,7 +60,7 @@ function Out({ form }: { form: Form }) {
                   <p>{query.isPending ? t('app.loading') : t('files.carriesAll')}</p>
                 ) : (
                   <p>
-                    <strong className="font-medium text-ink">{t('files.cannot')}</strong> {losses.join('; ')}.
+                    <strong className="font-medium text-ink">{t('files.cannot')}</strong> {losses.map(say).join('; ')}.
                   </p>
                 )}
               </div>
@@ -139,7 +140,7 @@ function In({ form }: { form: Form }) {
       {preview ? (
         <div className="max-w-4xl">
           <p className="text-soft">{t('files.rows', { count: preview.lines })}</p>
-          <Warnings title={t('forms.warnings')} lines={preview.warnings} />
+          <Warnings title={t('forms.warnings')} lines={preview.warnings.map(sentence)} />
           {isSame ? <p className="my-3">{t('files.same')}</p> : <DifferenceList difference={preview.difference} />}
           {preview.inferred.length > 0 ? (
             <Supposed

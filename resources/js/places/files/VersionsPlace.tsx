@@ -11,6 +11,7 @@ import { useTell } from '../../kit/toasts';
 import { useProblem } from '../../kit/useProblem';
 import { FormPages } from '../forms/FormPages';
 import { DifferenceList } from './DifferenceList';
+import { say } from '../../messages/say';
 
 /** The states a form was in: who changed what, when; compared and restored. */
 export function VersionsPlace() {
@@ -79,7 +80,7 @@ function List({ form, versions }: { form: Form; versions: Version[] }) {
             </p>
             <ul className="m-0 min-w-0 list-none p-0 text-[0.95rem] break-words">
               {version.what.map((line, n) => (
-                <li key={n}>{line}</li>
+                <li key={n}>{say(line)}</li>
               ))}
             </ul>
             <p className="no-print flex items-start gap-2">

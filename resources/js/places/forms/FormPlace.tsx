@@ -6,7 +6,8 @@ import { api, ask, type Form } from '../../api/client';
 import { formQuery, scoreQuery } from '../../api/queries';
 import { Button, ButtonLink } from '../../kit/controls';
 import { duration, number } from '../../kit/format';
-import { Asked, Heading } from '../../kit/page';
+import { sentence } from '../../messages/say';
+import { Asked, Heading, Warnings } from '../../kit/page';
 import { useTell } from '../../kit/toasts';
 import { useProblem } from '../../kit/useProblem';
 import { Ribbon } from '../../pictures/Ribbon';
@@ -42,6 +43,8 @@ function Score({ form }: { form: Form }) {
   const store = (changed: Form) => {
     setProblem(null);
     client.setQueryData(formQuery(form.id).queryKey, changed);
+    // Its cut in a course is another answer than its own.
+    void client.invalidateQueries({ queryKey: ['form', form.id], predicate: ({ queryKey }) => queryKey.length > 2 });
     for (const key of ['forms', 'score', 'versions', 'term', 'today', 'meeting', 'group'])
       void client.invalidateQueries({ queryKey: [key] });
   };
@@ -135,6 +138,7 @@ function Score({ form }: { form: Form }) {
           )}
         </p>
       ) : null}
+      <Warnings title={t('forms.movedTitle')} lines={form.moved.map(sentence)} />
       {refusal ? (
         <p role="alert" className="mt-3 border-l-4 border-persimmon bg-sheet px-4 py-2 font-medium">
           {refusal.message}

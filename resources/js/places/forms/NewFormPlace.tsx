@@ -16,6 +16,7 @@ import { Problems } from './Problems';
 import { Starters } from './Starters';
 import { Supposed } from './Supposed';
 import { useEntryWords } from './useEntryWords';
+import { sentence } from '../../messages/say';
 
 const DRAFT = 'form';
 export const MOST_BYTES = 2_097_152;
@@ -213,7 +214,7 @@ function Preview({ preview, declined, onDecline, onBack, onSave, isSaving, refus
         {preview.audit.findings.map((finding, n) => (
           <li key={n} className="flex gap-2 border-t border-line py-1 first:border-t-0">
             <SeverityMark severity={finding.severity} />
-            <span>{finding.message}</span>
+            <span>{sentence(finding.says)}</span>
           </li>
         ))}
       </ul>
@@ -222,7 +223,7 @@ function Preview({ preview, declined, onDecline, onBack, onSave, isSaving, refus
       {warnings.length === 0 ? (
         <p className="text-soft">{t('forms.none')}</p>
       ) : (
-        <Warnings title={t('forms.warnings')} lines={warnings} />
+        <Warnings title={t('forms.warnings')} lines={warnings.map(sentence)} />
       )}
       <Supposed form={form} inferred={inferred} declined={declined} onDecline={onDecline} />
       <Heading>{t('forms.readTitle')}</Heading>

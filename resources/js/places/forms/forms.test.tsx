@@ -23,10 +23,12 @@ vi.mock('../../api/client', async (original) => {
   };
 });
 
-const preview = (findings = [finding({ message: '6 entries do not say their turn.', position: null, severity: 'gap' })]) => ({
+const preview = (
+  findings = [finding({ says: { code: '6 entries do not say their turn.', with: {} }, position: null, severity: 'gap' })],
+) => ({
   form: form(),
   inferred: [{ position: 2, to: 1, isMirror: true, key: 'e2' }],
-  warnings: ['line 7: not understood, kept as a title: "???"'],
+  warnings: [{ code: 'line 7: not understood, kept as a title: "???"', with: {} }],
   lines: 9,
   audit: { ...score(1).audit, findings },
 });
@@ -41,7 +43,7 @@ beforeEach(() => {
   ask.current = (url, body) => {
     asked.push({ url, body });
     const answer = answers[url.split('/').pop() ?? ''];
-    const isRefused = typeof answer === 'object' && answer !== null && 'message' in answer;
+    const isRefused = typeof answer === 'object' && answer !== null && 'code' in answer;
     return Promise.resolve(
       isRefused
         ? { error: answer, response: new Response(null, { status: 422 }) }
@@ -87,7 +89,7 @@ describe('a new form', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Read it' }));
     expect(await screen.findByText('6 entries do not say their turn.')).toBeTruthy();
     expect(screen.getByText(/9 lines read · 6 entries/)).toBeTruthy();
-    expect(screen.getByText(/line 7: not understood/)).toBeTruthy();
+    expect(screen.getByText(/Line 7: not understood/)).toBeTruthy();
     await userEvent.click(screen.getByLabelText('Movement 2 (2) mirrors 1'));
     answers.forms = { ...form(), id: 'made' };
     await userEvent.click(screen.getByRole('button', { name: 'Save the form' }));
@@ -111,9 +113,13 @@ describe('a new form', () => {
 
   test('lists every problem of a file with its line and keeps what was typed; one alone stands at the field', async () => {
     answers.preview = {
-      message: 'Line 2: x (and 2 more problems).',
+      code: 'Line 2: x (and 2 more problems).',
       place: '2',
-      problems: ['Line 2: x.', 'Line 4: y.', 'Line 9: z.'],
+      problems: [
+        { code: 'Line 2: x.', with: {} },
+        { code: 'Line 4: y.', with: {} },
+        { code: 'Line 9: z.', with: {} },
+      ],
     };
     open('/forms/new');
     const list = screen.getByLabelText<HTMLTextAreaElement>('The list, a line a movement');
@@ -121,7 +127,7 @@ describe('a new form', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Read it' }));
     expect(await screen.findByText('Line 9: z.')).toBeTruthy();
     expect(list.value).toBe('title;turn');
-    answers.preview = { message: 'Line 2: x.', place: '2', problems: [] };
+    answers.preview = { code: 'Line 2: x.', place: '2', problems: [] };
     await userEvent.click(screen.getByRole('button', { name: 'Read it' }));
     await waitFor(() => {
       expect(screen.queryByText('Line 9: z.')).toBeNull();

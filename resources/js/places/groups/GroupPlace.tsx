@@ -14,6 +14,9 @@ import { StandingMap } from '../../pictures/StandingMap';
 import { Removing } from '../Removing';
 import { useUnmaking } from '../useUnmaking';
 import { namesIn } from './names';
+import { People } from './People';
+import { SamePeople, told, useSamePeople } from './SamePeople';
+import { TaughtBefore } from './TaughtBefore';
 
 type Show = 'taught' | 'recap' | 'whole';
 
@@ -42,6 +45,7 @@ function Standings({ data, onDay }: { data: Group; onDay: (day: string) => void 
   const [sort, setSort] = useState<'frontier' | 'name'>('frontier');
   const [show, setShow] = useState<Show>('taught');
   const [isAdding, setAdding] = useState(false);
+  const [isSaying, setSaying] = useState(false);
   const { group, form, students, taught, nextRecap } = data;
   const spoken = (position: number) => form.entries[position - 1]?.number ?? position;
   const met = new Set(students.flatMap((student) => student.cells.map((cell) => cell.position)));
@@ -53,7 +57,9 @@ function Standings({ data, onDay }: { data: Group; onDay: (day: string) => void 
   const sorted = [...students].sort(
     (a, b) => (sort === 'frontier' ? (b.frontier ?? 0) - (a.frontier ?? 0) : 0) || a.name.localeCompare(b.name),
   );
-  const notReady = students.filter((student) => student.notReady.length > 0);
+  const notYet = sorted.filter((student) => student.ready === 'not_yet');
+  const look = sorted.filter((student) => student.ready === 'look');
+  const ready = students.filter((student) => student.ready === 'ready').length;
   const numbers = (positions: number[]) => ranges(positions.map(spoken));
 
   return (
@@ -68,6 +74,13 @@ function Standings({ data, onDay }: { data: Group; onDay: (day: string) => void 
             }}
           >
             {t('groups.addTitle')}
+          </Button>
+          <Button
+            onClick={() => {
+              setSaying(true);
+            }}
+          >
+            {t('groups.before')}
           </Button>
           {group.termId ? (
             <ButtonLink to={`/terms/${group.termId}`}>{t('groups.openTerm')}</ButtonLink>
@@ -95,23 +108,33 @@ function Standings({ data, onDay }: { data: Group; onDay: (day: string) => void 
           <section aria-label={t('groups.detail')}>
             {data.nextLesson === null ? (
               <p className="text-soft">{t('groups.noNext')}</p>
-            ) : notReady.length === 0 ? (
+            ) : notYet.length + look.length === 0 ? (
               <p>{t('groups.readyAll', { number: data.nextLesson })}</p>
             ) : (
-              <details open={notReady.length <= 4}>
-                <summary className="min-h-11 py-2">
-                  <h2 className="inline text-xl">{t('groups.notReadyTitle', { number: data.nextLesson })}</h2>{' '}
-                  <span className="text-soft">
-                    {notReady.length} / {students.length}
-                  </span>
-                </summary>
-                <p className="mb-1 text-sm text-soft">{t('groups.whyHint')}</p>
-                <ul className="m-0 grid list-none gap-x-10 p-0 md:grid-cols-2">
-                  {notReady.map((student) => (
-                    <Reason key={student.id} student={student} numbers={numbers} />
-                  ))}
-                </ul>
-              </details>
+              <>
+                <p>{t('groups.counts', { ready, look: look.length, notYet: notYet.length })}</p>
+                {[
+                  { title: t('groups.notReadyTitle', { number: data.nextLesson }), who: notYet },
+                  { title: t('groups.lookTitle', { number: data.nextLesson }), who: look },
+                ].map(({ title, who }) =>
+                  who.length === 0 ? null : (
+                    <details key={title} open={who.length <= 4}>
+                      <summary className="min-h-11 py-2">
+                        <h2 className="inline text-xl">{title}</h2>{' '}
+                        <span className="text-soft">
+                          {who.length} / {students.length}
+                        </span>
+                      </summary>
+                      <ul className="m-0 grid list-none gap-x-10 p-0 md:grid-cols-2">
+                        {who.map((student) => (
+                          <Reason key={student.id} student={student} numbers={numbers} />
+                        ))}
+                      </ul>
+                    </details>
+                  ),
+                )}
+                <p className="mt-1 text-sm text-soft">{t('groups.whyHint')}</p>
+              </>
             )}
           </section>
           <Heading aside={t('groups.mapHint')}>{t('groups.map')}</Heading>
@@ -194,6 +217,12 @@ function Standings({ data, onDay }: { data: Group; onDay: (day: string) => void 
           )}
         </>
       )}
+      {students.length > 0 ? (
+        <>
+          <Heading>{t('groups.whoIsIn')}</Heading>
+          <People group={group.id} students={[...students].sort((a, b) => a.name.localeCompare(b.name))} />
+        </>
+      ) : null}
       <p className="no-print mt-8">
         <Removing
           label={t('groups.remove')}
@@ -211,26 +240,33 @@ function Standings({ data, onDay }: { data: Group; onDay: (day: string) => void 
           }}
         />
       </Dialog>
+      <Dialog open={isSaying} onOpenChange={setSaying} title={t('groups.beforeTitle')}>
+        <TaughtBefore
+          group={group.id}
+          form={form}
+          upTo={Math.max(0, ...taught)}
+          onDone={() => {
+            setSaying(false);
+          }}
+        />
+      </Dialog>
     </Page>
   );
 }
 
 function Reason({ student, numbers }: { student: Student; numbers: (positions: number[]) => string }) {
   const { t } = useTranslation();
-  const cells = new Map(student.cells.map((cell) => [cell.position, cell]));
   const alike = new Map<string, number[]>(); // what is known of an entry => the entries it is known of
-  for (const position of student.notReady) {
-    const cell = cells.get(position);
-    const seen =
-      cell?.support && isSupport(cell.support)
-        ? t('groups.lastSeen', { support: t(`support.${cell.support}`) })
-        : t('groups.neverSeen');
-    const known = cell?.isMet ? `${seen}, ${t('groups.recallIs', { recall: recall(cell.recall) })}` : t('groups.neverMet');
+  for (const { position, reason, support, recall: chance } of student.why) {
+    const seen = support !== null && isSupport(support) ? t('groups.lastSeen', { support: t(`support.${support}`) }) : null;
+    const known = [t(`groups.reasons.${reason}`), seen, chance === null ? null : t('groups.recallIs', { recall: recall(chance) })]
+      .filter(Boolean)
+      .join(', ');
     alike.set(known, [...(alike.get(known) ?? []), position]);
   }
   return (
     <li className="grid grid-cols-[8rem_1fr] gap-x-4 border-b border-line py-2">
-      <strong className="font-medium">{student.name}</strong>
+      <strong className="font-medium break-words">{student.name}</strong>
       <span className="text-soft">{[...alike].map(([known, positions]) => `${numbers(positions)} ${known}`).join('; ')}</span>
     </li>
   );
@@ -241,9 +277,15 @@ function Adding({ group, onDone }: { group: string; onDone: () => void }) {
   const unmaking = useUnmaking();
   const [names, setNames] = useState('');
   const [refusal, setProblem] = useProblem();
+  const people = useSamePeople();
   const add = useMutation({
     mutationFn: () =>
-      ask(api.POST('/api/groups/{group}/students', { params: { path: { group } }, body: { students: namesIn(names) } })),
+      ask(
+        api.POST('/api/groups/{group}/students', {
+          params: { path: { group } },
+          body: { students: namesIn(names), ...told(people.meant) },
+        }),
+      ),
     onSuccess: async ({ added }) => {
       await readAgain('roster');
       onDone();
@@ -253,7 +295,9 @@ function Adding({ group, onDone }: { group: string; onDone: () => void }) {
         touches: 'roster',
       });
     },
-    onError: setProblem,
+    onError: (error) => {
+      setProblem(people.asks(error) ? null : error);
+    },
   });
   function submit(event: FormEvent) {
     event.preventDefault();
@@ -268,8 +312,10 @@ function Adding({ group, onDone }: { group: string; onDone: () => void }) {
         error={refusal?.message}
         onChange={(event) => {
           setNames(event.target.value);
+          people.forget();
         }}
       />
+      <SamePeople known={people.known} meant={people.meant} onMean={people.setMeant} />
       <Button look="primary" type="submit" disabled={add.isPending}>
         {t('groups.add')}
       </Button>

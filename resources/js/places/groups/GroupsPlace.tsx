@@ -10,6 +10,7 @@ import { Asked, Empty, Listing, Page } from '../../kit/page';
 import { useProblem } from '../../kit/useProblem';
 import { useUnmaking } from '../useUnmaking';
 import { namesIn } from './names';
+import { SamePeople, told, useSamePeople } from './SamePeople';
 
 const DRAFT = 'group';
 
@@ -70,6 +71,7 @@ function Making({ form: wanted }: { form: string }) {
   const forms = useQuery(formsQuery);
   const [refusal, setProblem] = useProblem();
   const unmaking = useUnmaking();
+  const people = useSamePeople();
   const [given, setGiven] = useState(() => {
     const typed = readDraft<Given>(DRAFT) ?? { name: '', room: '', form: '', names: '' };
     return wanted ? { ...typed, form: wanted } : typed;
@@ -78,7 +80,9 @@ function Making({ form: wanted }: { form: string }) {
   const make = useMutation({
     mutationFn: () =>
       ask(
-        api.POST('/api/groups', { body: { name: given.name, room: given.room || null, form, students: namesIn(given.names) } }),
+        api.POST('/api/groups', {
+          body: { name: given.name, room: given.room || null, form, students: namesIn(given.names), ...told(people.meant) },
+        }),
       ),
     onSuccess: async (group) => {
       dropDraft(DRAFT);
@@ -91,7 +95,9 @@ function Making({ form: wanted }: { form: string }) {
         back: { to: '/groups?new', draft: DRAFT, typed: given },
       });
     },
-    onError: setProblem,
+    onError: (error) => {
+      setProblem(people.asks(error) ? null : error);
+    },
   });
   const put = (key: keyof Given) => ({
     value: given[key],
@@ -99,6 +105,7 @@ function Making({ form: wanted }: { form: string }) {
       const next = { ...given, [key]: event.target.value };
       keepDraft(DRAFT, next);
       setGiven(next);
+      if (key === 'names') people.forget();
     },
     error: refusal?.fields[key]?.[0],
   });
@@ -128,6 +135,7 @@ function Making({ form: wanted }: { form: string }) {
       </Choice>
       <TextField label={t('groups.room')} {...put('room')} />
       <TextArea label={t('groups.names')} rows={8} {...put('names')} />
+      <SamePeople known={people.known} meant={people.meant} onMean={people.setMeant} />
       {refusal && Object.keys(refusal.fields).length === 0 ? (
         <p role="alert" className="font-medium text-persimmon">
           {refusal.message}

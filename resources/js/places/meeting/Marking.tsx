@@ -1,7 +1,7 @@
 import { ToggleGroup } from 'radix-ui';
 import { type KeyboardEvent, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import type { Cell, MeetingPage, Passage, Student } from '../../api/client';
+import type { Cell, Form, MeetingPage, Passage, Student } from '../../api/client';
 import { flush } from '../../api/outbox';
 import { Button } from '../../kit/controls';
 import { LADDER, reedOf } from '../../pictures/reed';
@@ -24,9 +24,16 @@ interface Offered {
 }
 
 /** Marking: a passage, then one tap a student. */
-export function Marking({ page, presence, marks }: { page: MeetingPage; presence: Presence; marks: Marks }) {
+interface Props {
+  page: MeetingPage;
+  form: Form;
+  presence: Presence;
+  marks: Marks;
+}
+
+export function Marking({ page, form, presence, marks }: Props) {
   const { t } = useTranslation();
-  const { meeting, form, students } = page;
+  const { meeting, students } = page;
   const words = usePassageWords(form);
   const offered: Offered[] = [
     ...(meeting.lesson ? [{ key: 'lesson', label: t('meeting.tonightLesson'), passage: meeting.lesson }] : []),
@@ -34,9 +41,13 @@ export function Marking({ page, presence, marks }: { page: MeetingPage; presence
     ...meeting.review.map((item) => ({ key: `review${String(item.from)}`, label: t('meeting.review'), passage: item })),
   ];
   const [chosen, setChosen] = useState<Passage | null>(offered[0]?.passage ?? null);
-  const [side, setSide] = useState<MarkedSide>(null);
+  const [wanted, setSide] = useState<MarkedSide>(null);
+  // A side can be marked only where all of the passage is done on both.
+  const hasSides =
+    chosen !== null && form.entries.slice(chosen.from - 1, chosen.to).every((entry) => entry.hasSides || entry.kind === 'extra');
+  const side = hasSides ? wanted : null;
   const here = students.filter((student) => presence.isHere(student.id));
-  const state = stateIn(meeting, page.season);
+  const state = stateIn(meeting, page.taught);
 
   /** The first click on the ribbon starts a stretch, a second one after it ends it. */
   function choose(position: number) {
@@ -87,25 +98,27 @@ export function Marking({ page, presence, marks }: { page: MeetingPage; presence
             <h2 className="text-xl">
               {words.numbers(chosen)} <span className="font-normal">{words.titles(chosen)}</span>
             </h2>
-            <ToggleGroup.Root
-              type="single"
-              value={side ?? 'whole'}
-              aria-label={t('meeting.side')}
-              className="flex"
-              onValueChange={(value) => {
-                if (value) setSide(value === 'left' || value === 'right' ? value : null);
-              }}
-            >
-              {(['left', 'whole', 'right'] as const).map((value) => (
-                <ToggleGroup.Item
-                  key={value}
-                  value={value}
-                  className="min-h-11 border-b-2 border-transparent px-4 text-soft data-[state=on]:border-pine data-[state=on]:font-medium data-[state=on]:text-ink"
-                >
-                  {t(value === 'whole' ? 'meeting.bothSides' : `meeting.${value}`)}
-                </ToggleGroup.Item>
-              ))}
-            </ToggleGroup.Root>
+            {hasSides ? (
+              <ToggleGroup.Root
+                type="single"
+                value={side ?? 'whole'}
+                aria-label={t('meeting.side')}
+                className="flex"
+                onValueChange={(value) => {
+                  if (value) setSide(value === 'left' || value === 'right' ? value : null);
+                }}
+              >
+                {(['left', 'whole', 'right'] as const).map((value) => (
+                  <ToggleGroup.Item
+                    key={value}
+                    value={value}
+                    className="min-h-11 border-b-2 border-transparent px-4 text-soft data-[state=on]:border-pine data-[state=on]:font-medium data-[state=on]:text-ink"
+                  >
+                    {t(value === 'whole' ? 'meeting.bothSides' : `meeting.${value}`)}
+                  </ToggleGroup.Item>
+                ))}
+              </ToggleGroup.Root>
+            ) : null}
           </div>
           <Roster students={here} passage={chosen} side={side} marks={marks} />
           <p className="mt-3 text-sm text-soft">

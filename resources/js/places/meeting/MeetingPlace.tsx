@@ -3,9 +3,9 @@ import { Tabs } from 'radix-ui';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ulid } from 'ulid';
-import { api, ask, type MeetingPage, Problem } from '../../api/client';
+import { api, ask, type Form, type MeetingPage, Problem } from '../../api/client';
 import { flush, waiting } from '../../api/outbox';
-import { meetingQuery } from '../../api/queries';
+import { formQuery, meetingQuery } from '../../api/queries';
 import { Button } from '../../kit/controls';
 import { clock, day } from '../../kit/format';
 import { Asked, Page } from '../../kit/page';
@@ -14,13 +14,14 @@ import { meetingKind } from '../../pictures/meetingKind';
 import { Ribbon } from '../../pictures/Ribbon';
 import { SeasonLine } from '../../pictures/SeasonLine';
 import { Timeline } from '../../pictures/Timeline';
+import { BeingPlanned } from '../terms/BeingPlanned';
 import { Attendance } from './Attendance';
 import { Marking } from './Marking';
-import { momentOf } from './moment';
+import { asPlanned } from './asPlanned';
 import { PlanList, usePassageWords } from './PlanList';
 import { stateIn } from './stateIn';
 import { useMarks } from './useMarks';
-import { usePresence } from './usePresence';
+import { type Presence, usePresence } from './usePresence';
 
 const tabs = ['plan', 'here', 'mark'] as const;
 
@@ -28,15 +29,20 @@ const tabs = ['plan', 'here', 'mark'] as const;
 export function MeetingPlace() {
   const { meeting = '' } = useParams();
   const query = useQuery(meetingQuery(meeting));
-  return <Asked query={query}>{(page) => <Class key={page.meeting.id} page={page} />}</Asked>;
+  return <Asked query={query}>{(page) => <WithForm key={page.meeting.id} page={page} />}</Asked>;
 }
 
-function Class({ page }: { page: MeetingPage }) {
+function WithForm({ page }: { page: MeetingPage }) {
+  const query = useQuery(formQuery(page.formId, page.courseId));
+  return <Asked query={query}>{(form) => <Class page={page} form={form} />}</Asked>;
+}
+
+function Class({ page, form }: { page: MeetingPage; form: Form }) {
   const { t } = useTranslation();
   const [search, setSearch] = useSearchParams();
-  const { meeting, term, form } = page;
+  const { meeting, term } = page;
   const presence = usePresence(page);
-  const marks = useMarks(page, usePassageWords(form).numbers);
+  const marks = useMarks(page, form, usePassageWords(form).numbers);
   const wanted = tabs.find((tab) => tab === search.get('on')) ?? 'plan';
   const isFuture = !meeting.isToday && !meeting.isPast;
   return (
@@ -53,7 +59,7 @@ function Class({ page }: { page: MeetingPage }) {
             {t('plan.minutes', { count: meeting.minutes })}
           </>
         }
-        actions={isFuture ? null : <Logging page={page} />}
+        actions={isFuture ? null : <Logging page={page} form={form} presence={presence} />}
       >
         <Tabs.Root
           value={wanted}
@@ -73,9 +79,10 @@ function Class({ page }: { page: MeetingPage }) {
             ))}
           </Tabs.List>
           <Tabs.Content value="plan">
+            <BeingPlanned term={term} />
             <Timeline meeting={meeting} />
             <PlanList meeting={meeting} form={form} isLarge />
-            <Ribbon form={form} state={stateIn(meeting, page.season)} />
+            <Ribbon form={form} state={stateIn(meeting, page.taught)} />
           </Tabs.Content>
           <Tabs.Content value="here">
             <Attendance page={page} presence={presence} />
@@ -84,7 +91,7 @@ function Class({ page }: { page: MeetingPage }) {
             {isFuture ? (
               <p className="text-soft">{t('meeting.future')}</p>
             ) : (
-              <Marking page={page} presence={presence} marks={marks} />
+              <Marking page={page} form={form} presence={presence} marks={marks} />
             )}
           </Tabs.Content>
         </Tabs.Root>
@@ -97,7 +104,7 @@ function Class({ page }: { page: MeetingPage }) {
 class Unsent extends Error {}
 
 /** The class went as planned: one action, which can be taken back. */
-function Logging({ page }: { page: MeetingPage }) {
+function Logging({ page, form, presence }: { page: MeetingPage; form: Form; presence: Presence }) {
   const { t } = useTranslation();
   const client = useQueryClient();
   const tell = useTell();
@@ -127,7 +134,7 @@ function Logging({ page }: { page: MeetingPage }) {
       return ask(
         api.POST('/api/meetings/{meeting}/log', {
           params: { path: { meeting: meeting.id } },
-          body: { id, at: momentOf(meeting) },
+          body: asPlanned(id, page, form, presence.isHere),
         }),
       );
     },

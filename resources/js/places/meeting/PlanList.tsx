@@ -4,6 +4,7 @@ import { entryCall } from '../../kit/entryName';
 import { number, recall } from '../../kit/format';
 import { Warnings } from '../../kit/page';
 import { type BoxName, boxesOf } from '../../pictures/Timeline';
+import { sentence } from '../../messages/say';
 
 /** The numbers a teacher says for a passage, and its first and last title. */
 export function usePassageWords(form: Form): { numbers: (passage: Passage) => string; titles: (passage: Passage) => string } {
@@ -54,7 +55,7 @@ export function PlanList({ meeting, form, isLarge = false }: { meeting: Meeting;
               <span className="text-soft">
                 {' '}
                 · {t('plan.passes', { count: item.passes })}, {number(item.minutes, 1)} min ·{' '}
-                {t('plan.meanRecall', { recall: recall(item.meanRecall) })}
+                {item.meanRecall === null ? t('plan.meanRecallNone') : t('plan.meanRecall', { recall: recall(item.meanRecall) })}
               </span>
             </li>
           ))}
@@ -86,7 +87,7 @@ export function PlanList({ meeting, form, isLarge = false }: { meeting: Meeting;
           </li>
         ))}
       </ol>
-      <Warnings title={t('terms.warnings')} lines={meeting.notes} />
+      <Warnings title={t('terms.warnings')} lines={meeting.notes.map(sentence)} />
       <aside aria-label={t('plan.careTitle')} className="my-4 border-l-4 border-river px-4 py-1 text-sm text-soft">
         <strong className="text-ink">{t('plan.careTitle')}.</strong> {t('plan.care')}
       </aside>

@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { ulid } from 'ulid';
-import type { Mark, MeetingPage, Passage, Student } from '../../api/client';
+import type { Form, Mark, MeetingPage, Passage, Student } from '../../api/client';
 import { onOutcome, type Parcel, post, waiting } from '../../api/outbox';
 import { meetingQuery } from '../../api/queries';
 import { useTell } from '../../kit/toasts';
@@ -45,11 +45,11 @@ const toMark = (sent: Sent): Mark => ({
  * The marks of one meeting: those the server has, and those made here that it has not answered yet. One tap is one
  * request, with one id a student and entry, made here once, so that sending it again changes nothing.
  */
-export function useMarks(page: MeetingPage, describe: (passage: Passage) => string): Marks {
+export function useMarks(page: MeetingPage, form: Form, describe: (passage: Passage) => string): Marks {
   const { t } = useTranslation();
   const tell = useTell();
   const client = useQueryClient();
-  const { meeting, form } = page;
+  const { meeting } = page;
   const [made, setMade] = useState<Mark[]>([]);
   const [gone, setGone] = useState<ReadonlySet<string>>(new Set());
   const [waitingCount, setWaiting] = useState(0);

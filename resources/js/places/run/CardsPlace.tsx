@@ -10,6 +10,7 @@ import { Asked } from '../../kit/page';
 import { FormPages } from '../forms/FormPages';
 import { PassageChoice } from './PassageChoice';
 import { usePassage } from './usePassage';
+import { say } from '../../messages/say';
 
 const VIEWS = ['facing', 'same', 'behind', 'plain'] as const;
 type View = (typeof VIEWS)[number];
@@ -36,7 +37,7 @@ function Deck({ form }: { form: Form }) {
     queryKey: ['cards', form.id, asked],
     queryFn: () => ask(api.GET('/api/forms/{form}/cards', { params: { path: { form: form.id }, query: asked } })),
   });
-  const say = (key: string, to: string) => {
+  const put = (key: string, to: string) => {
     setSearch(
       (was) => {
         const next = new URLSearchParams(was);
@@ -80,7 +81,7 @@ function Deck({ form }: { form: Form }) {
               type="single"
               value={view}
               onValueChange={(to) => {
-                if (to !== '') say('view', to);
+                if (to !== '') put('view', to);
               }}
               aria-label={t('cards.view')}
               className="flex flex-wrap"
@@ -101,7 +102,7 @@ function Deck({ form }: { form: Form }) {
               label={t('cards.paper')}
               value={paper}
               onChange={(event) => {
-                say('paper', event.target.value);
+                put('paper', event.target.value);
               }}
             >
               <option value="a4">A4</option>
@@ -130,13 +131,15 @@ function Deck({ form }: { form: Form }) {
 function Card({ card, footer }: { card: CueCard; footer: string }) {
   const { t } = useTranslation();
   const sides: Record<string, string> = t('cards.sideWord', { returnObjects: true });
+  // A cue says left and right as whoever reads the card sees them; one pass, so that what is put in is not read again.
+  const sided = (cue: string) => cue.replace(/\{[LR]\}/g, (token) => say(token === '{L}' ? card.left : card.right));
   const done = [
     card.side === null
       ? null
       : `${sides[card.side] ?? card.side}${card.own === null ? '' : ` (${t('cards.yours', { side: card.own })})`}`,
     card.repetition,
-    card.turn,
-    card.travel,
+    card.turn === null ? null : say(card.turn),
+    ...card.travel.map(say),
   ].filter((part) => part !== null);
   return (
     <li className="card flex flex-col border border-line bg-sheet p-5">
@@ -149,7 +152,7 @@ function Card({ card, footer }: { card: CueCard; footer: string }) {
       {card.cues.length > 0 ? (
         <ul className="card-cues mt-3 list-none p-0 font-serif text-2xl">
           {card.cues.map((cue) => (
-            <li key={cue}>{cue}</li>
+            <li key={cue}>{sided(cue)}</li>
           ))}
         </ul>
       ) : (
@@ -163,12 +166,12 @@ function Card({ card, footer }: { card: CueCard; footer: string }) {
       <div className="card-small mt-auto pt-3 text-sm">
         {card.checks.length > 0 ? (
           <p>
-            <strong className="font-semibold">{t('cards.look')}:</strong> {card.checks.join('; ')}
+            <strong className="font-semibold">{t('cards.look')}:</strong> {card.checks.map(sided).join('; ')}
           </p>
         ) : null}
         {card.cautions.length > 0 ? (
           <p className="border-l-4 border-straw pl-2">
-            <strong className="font-semibold">{t('cards.care')}:</strong> {card.cautions.join('; ')}
+            <strong className="font-semibold">{t('cards.care')}:</strong> {card.cautions.map(say).join('; ')}
           </p>
         ) : null}
         <p className="hidden pt-1 text-soft print:block">{footer}</p>

@@ -39,7 +39,7 @@ beforeEach(() => {
     const { params, body } = options as { params?: { query?: Record<string, unknown> }; body?: unknown };
     asked.push({ method, url, query: params?.query ?? {}, body });
     const answer = answers[url.split('/').pop() ?? ''];
-    const isRefused = typeof answer === 'object' && answer !== null && 'message' in answer;
+    const isRefused = typeof answer === 'object' && answer !== null && 'code' in answer;
     const response = new Response(null, { status: isRefused ? 422 : 200 });
     return Promise.resolve(isRefused ? { error: answer, response } : { data: answer, response });
   };
@@ -70,7 +70,7 @@ function open(page: string) {
 const last = (end: string) => asked.filter((one) => one.url.endsWith(end)).pop();
 
 describe('cue cards', () => {
-  const card = { position: 1, number: 1, title: 'Heron', alias: '鹭', repetition: '3', side: 'left', own: 'right', cues: ['to the left (your right)'], breaths: ['in', 'out'], turn: null, travel: null, checks: ['heel first'], cautions: ['knee: smaller'] }; // prettier-ignore
+  const card = { position: 1, number: 1, title: 'Heron', alias: '鹭', repetition: '3', side: 'left', own: 'right', left: { code: 'left (your right)', with: {} }, right: { code: 'right (your left)', with: {} }, cues: ['to the {L}'], breaths: ['in', 'out'], turn: null, travel: [], checks: ['heel first'], cautions: [{ code: 'cue.caution', with: { for: { code: 'consideration.knee', with: {} }, do: { code: 'adaptation.smaller', with: {} } } }] }; // prettier-ignore
 
   test('are those of the first lesson, facing the class, until another passage or view is chosen', async () => {
     answers.cards = [card, { ...card, position: 2, title: 'Otter', cues: [], side: null, own: null }];
@@ -152,7 +152,7 @@ describe('the floor', () => {
       expect(last('/floor')?.query).toEqual({ width: 10, depth: 8, students: 20, step: 0.6, mirrored: 1, front: 1 });
     });
     expect(router.state.location.search).toContain('students=20');
-    answers.floor = { message: 'The width must be between 1 and 200 metres.', place: '', problems: [] };
+    answers.floor = { code: 'The width must be between 1 and 200 metres.', place: '', problems: [] };
     await userEvent.clear(screen.getByLabelText('Room width, m'));
     await userEvent.type(screen.getByLabelText('Room width, m'), '999');
     expect(await screen.findByText('The width must be between 1 and 200 metres.', { selector: '[id$=hint] *' })).toBeTruthy();
@@ -227,10 +227,10 @@ describe('time', () => {
 
 describe('versions', () => {
   const versions = [
-    { number: 3, by: 'Bea', at: '2026-01-20T19:05:00+01:00', what: ['"Heron": turn – → 90.'] },
-    { number: 2, by: null, at: '2026-01-19T19:05:00+01:00', what: ['Made, 6 entries.'] },
+    { number: 3, by: 'Bea', at: '2026-01-20T19:05:00+01:00', what: [{ code: '"Heron": turn – → 90.', with: {} }] },
+    { number: 2, by: null, at: '2026-01-19T19:05:00+01:00', what: [{ code: 'version.made', with: { count: 6 } }] },
   ];
-  const difference = { added: [{ key: 'x', position: 3, title: 'Kneel', fields: [] }], gone: [], moved: [], changed: [{ key: 'a', position: 1, title: 'Heron', fields: [{ field: 'turn', before: '–', after: '90' }] }], form: [], kept: 5 }; // prettier-ignore
+  const difference = { added: [{ key: 'x', position: 3, title: 'Kneel', fields: [] }], gone: [], moved: [], changed: [{ key: 'a', position: 1, title: 'Heron', fields: [{ field: { code: 'field.turn', with: {} }, before: '–', after: '90' }] }], form: [], kept: 5 }; // prettier-ignore
 
   test('say who, when and what, and are compared with the form as it is', async () => {
     answers.versions = versions;
@@ -249,7 +249,7 @@ describe('versions', () => {
   test('one is restored after what that changes was shown; a refusal is told there', async () => {
     answers.versions = versions;
     answers.difference = difference;
-    answers.restore = { message: 'Bea changed this form since you opened it.', place: 'form', problems: [] };
+    answers.restore = { code: 'Bea changed this form since you opened it.', place: 'form', problems: [] };
     open('versions');
     await userEvent.click(await screen.findByRole('button', { name: 'Restore: Version 2' }));
     const dialog = await screen.findByRole('dialog');
@@ -266,7 +266,13 @@ describe('files', () => {
   const none = { added: [], gone: [], moved: [], changed: [], form: [], kept: 6 };
 
   test('say beforehand what they cannot carry', async () => {
-    answers.losses = { csv: ['phases of 9 entries', 'family of the form'], list: [] };
+    answers.losses = {
+      csv: [
+        { code: 'phases of 9 entries', with: {} },
+        { code: 'family of the form', with: {} },
+      ],
+      list: [],
+    };
     open('files');
     expect((await screen.findByText(/phases of 9 entries/)).textContent).toBe(
       'It cannot carry: phases of 9 entries; family of the form.',
@@ -277,7 +283,14 @@ describe('files', () => {
 
   test('what is wrong with one is listed line by line, and what was pasted stays', async () => {
     answers.losses = { csv: [], list: [] };
-    answers.preview = { message: 'Line 2: x (and one more problem).', place: '2', problems: ['Line 2: x.', 'Line 4: y.'] };
+    answers.preview = {
+      code: 'Line 2: x (and one more problem).',
+      place: '2',
+      problems: [
+        { code: 'Line 2: x.', with: {} },
+        { code: 'Line 4: y.', with: {} },
+      ],
+    };
     open('files');
     const text = await screen.findByLabelText<HTMLTextAreaElement>('The file, or its text');
     await userEvent.type(text, 'title');
@@ -295,10 +308,10 @@ describe('files', () => {
     expect(await screen.findByText('The file says what the form says. There is nothing to change.')).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Change the form' })).toBeNull();
     await userEvent.click(screen.getByRole('button', { name: 'Change the text' }));
-    answers.preview = { version: 7, form: form(), difference: { ...none, gone: [{ key: 'a', position: 1, title: 'Heron', fields: [] }] }, inferred: [{ position: 2, to: 1, isMirror: true, key: 'e2' }], warnings: ['line 3: not understood'], lines: 5 }; // prettier-ignore
+    answers.preview = { version: 7, form: form(), difference: { ...none, gone: [{ key: 'a', position: 1, title: 'Heron', fields: [] }] }, inferred: [{ position: 2, to: 1, isMirror: true, key: 'e2' }], warnings: [{ code: 'line 3: not understood', with: {} }], lines: 5 }; // prettier-ignore
     await userEvent.click(screen.getByRole('button', { name: 'Show what would change' }));
     expect(await screen.findByText(/What is gone keeps its marks/)).toBeTruthy();
-    expect(screen.getByText('line 3: not understood')).toBeTruthy();
+    expect(screen.getByText('Line 3: not understood.')).toBeTruthy();
     await userEvent.click(screen.getByLabelText(/Movement 2 \(2\) mirrors 1/));
     await waitFor(() => {
       expect(last('/preview')?.body).toEqual({ text: 'x', declined: ['e2'] });

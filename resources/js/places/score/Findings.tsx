@@ -5,6 +5,7 @@ import { Button } from '../../kit/controls';
 import type { Severity } from '../../pictures/Ribbon';
 import type { Edit } from './edits';
 import { control } from './Records';
+import { say, sentence } from '../../messages/say';
 
 /** The worst finding of each position, for the ribbon. */
 export function findingsByPosition(findings: Finding[]): Map<number, Severity> {
@@ -71,7 +72,7 @@ export function Findings({ audit, onGo, onEdit }: Props) {
           <ul className="m-0 list-none p-0 text-sm">
             {audit.accepted.map((finding) => (
               <li key={`${finding.code}.${finding.grounds}`} className="border-b border-line py-2">
-                <p>{finding.message}</p>
+                <p>{sentence(finding.says)}</p>
                 <p className="text-soft">“{finding.reason}”</p>
                 <Button
                   look="quiet"
@@ -116,17 +117,17 @@ function One({ finding, onGo, onEdit }: { finding: Finding } & Pick<Props, 'onGo
             </button>
           )}
         </p>
-        <p>{finding.message}</p>
+        <p>{sentence(finding.says)}</p>
         {reason === null ? (
           <p className="mt-1 flex flex-wrap gap-x-3 gap-y-1">
             {mend ? (
               <Button
                 className="!min-h-9 text-sm"
                 onClick={() => {
-                  onEdit(mend.edits as unknown as Edit[], t('score.mended', { what: mend.says }));
+                  onEdit(mend.edits as unknown as Edit[], t('score.mended', { what: say(mend.says) }));
                 }}
               >
-                {mend.says}
+                {say(mend.says)}
               </Button>
             ) : null}
             <Button

@@ -7,8 +7,9 @@ import type { Score } from '../../api/client';
 import { scoreQuery } from '../../api/queries';
 import { Button, Dialog } from '../../kit/controls';
 import { duration, number } from '../../kit/format';
-import { Asked } from '../../kit/page';
+import { Asked, Warnings } from '../../kit/page';
 import { useTell } from '../../kit/toasts';
+import { sentence } from '../../messages/say';
 import { Ribbon } from '../../pictures/Ribbon';
 import { MOST_ZOOM, RibbonTools } from '../forms/RibbonTools';
 import type { WidthBy } from '../../pictures/strip';
@@ -243,6 +244,7 @@ function Editor({ id, start }: { id: string; start: Score }) {
         </>
       }
     >
+      <Warnings title={t('forms.movedTitle')} lines={score.form.moved.map(sentence)} />
       <RibbonTools by={by} onBy={setBy} zoom={zoom} onZoom={setZoom} />
       <Ribbon form={score.form} by={by} zoom={zoom} findings={findings} selected={selected} onSelect={go} />
       <div className="no-print mt-2 mb-1 flex flex-wrap items-center gap-x-1" role="toolbar" aria-label={t('score.grid')}>

@@ -15,7 +15,7 @@ let sent: Edit[][] = [];
 let now: Score;
 /** What answers wait for, where a test lets them. */
 let held: Promise<void> | null = null;
-let refusal: { status: number; message: string; place: string } | null = null;
+let refusal: { status: number; code: string; place: string } | null = null;
 
 const { ask } = vi.hoisted(() => ({
   ask: { current: (url: string, body: unknown): Promise<unknown> => Promise.reject(new Error(url + String(body))) },
@@ -164,7 +164,7 @@ describe('the score', () => {
   });
 
   test('a refused cell is counted, marked and explained where one is', async () => {
-    refusal = { status: 422, message: 'Side: must be left.', place: 'e2.side' };
+    refusal = { status: 422, code: 'Side: must be left.', place: 'e2.side' };
     await open();
     await at('Movement 2', '{ArrowRight}up{Enter}');
     expect(await screen.findByText('1 cell is not saved')).toBeTruthy();
@@ -177,7 +177,7 @@ describe('the score', () => {
   });
 
   test('what somebody else changed is asked about, with what was about to be saved; what is dropped is said', async () => {
-    refusal = { status: 409, message: 'Bea changed entry 2.', place: 'e2' };
+    refusal = { status: 409, code: 'Bea changed entry 2.', place: 'e2' };
     await open();
     await at('Movement 2', '{ArrowRight}L{Enter}');
     const dialog = await screen.findByRole('dialog', { name: 'Someone else was here' });

@@ -17,7 +17,11 @@ describe('findings', () => {
     const [edit, go] = [vi.fn(), vi.fn()];
     const edits = [{ op: 'set', id: 'e2', fields: { one_sided: true } }];
     render(
-      <Findings audit={{ ...audit, findings: [finding({ mend: { says: 'one-sided', edits } })] }} onGo={go} onEdit={edit} />,
+      <Findings
+        audit={{ ...audit, findings: [finding({ mend: { says: { code: 'one-sided', with: {} }, edits } })] }}
+        onGo={go}
+        onEdit={edit}
+      />,
     );
     await userEvent.click(screen.getByRole('button', { name: 'one-sided' }));
     expect(edit).toHaveBeenCalledExactlyOnceWith(edits, 'Mended: one-sided.');

@@ -104,7 +104,7 @@ describe('saving as one goes', () => {
     open();
     set('e1', { turn: 'half' });
     set('e2', { side: 'left' });
-    await answer(0, 422, { message: 'Turn: "half" is not a number.', place: 'e1.turn', problems: [] });
+    await answer(0, 422, { code: 'Turn: "half" is not a number.', place: 'e1.turn', problems: [] });
     await answer(1, 200, score(2, { 2: { side: 'left' } }));
     await waitFor(() => {
       expect(scoring.refused.get('e1.turn')).toEqual({ typed: 'half', message: 'Turn: "half" is not a number.' });
@@ -117,11 +117,11 @@ describe('saving as one goes', () => {
   test('of several cells pasted at once those that are right are saved, and only what is wrong stays with its reason', async () => {
     open();
     set('e1', { side: 'left', turn: 'half', title: 'Heron' });
-    await answer(0, 422, { message: 'Turn: no number.', place: 'e1.turn', problems: [] });
+    await answer(0, 422, { code: 'Turn: no number.', place: 'e1.turn', problems: [] });
     expect((await request(1)).body.edits).toEqual([{ op: 'set', id: 'e1', cells: { side: 'left', turn: 'half' } }]);
-    await answer(1, 422, { message: 'Turn: no number.', place: 'e1.turn', problems: [] });
+    await answer(1, 422, { code: 'Turn: no number.', place: 'e1.turn', problems: [] });
     await answer(2, 200, score(2, { 1: { side: 'left' } }));
-    await answer(3, 422, { message: 'Turn: no number.', place: 'e1.turn', problems: [] });
+    await answer(3, 422, { code: 'Turn: no number.', place: 'e1.turn', problems: [] });
     await answer(4, 200, score(3, { 1: { side: 'left', title: 'Heron' } }));
     await waitFor(() => {
       expect(scoring.saving).toBe('saved');
@@ -161,7 +161,7 @@ describe('saving as one goes', () => {
   test('what somebody else changed is asked about: made on top of it, or dropped for what is there', async () => {
     open();
     set('e1', { side: 'left' });
-    await answer(0, 409, { message: 'Bea changed entry 1.', place: 'e1', problems: [] });
+    await answer(0, 409, { code: 'Bea changed entry 1.', place: 'e1', problems: [] });
     await waitFor(() => {
       expect(scoring.conflict?.message).toBe('Bea changed entry 1.');
     });
@@ -170,7 +170,7 @@ describe('saving as one goes', () => {
     });
     await answer(1, 200, score(5, { 1: { side: 'right' } }));
     expect((await request(2)).body).toMatchObject({ base: 5, edits: [{ id: 'e1', cells: { side: 'left' } }] });
-    await answer(2, 409, { message: 'Bea again.', place: 'e1', problems: [] });
+    await answer(2, 409, { code: 'Bea again.', place: 'e1', problems: [] });
     await waitFor(() => {
       expect(scoring.conflict?.message).toBe('Bea again.');
     });
@@ -209,7 +209,7 @@ describe('saving as one goes', () => {
   test('signed out is no reason to lose what was typed', async () => {
     open();
     set('e1', { side: 'left' });
-    await answer(0, 401, { message: 'Unauthenticated.', place: '', problems: [] });
+    await answer(0, 401, { code: 'Unauthenticated.', place: '', problems: [] });
     await waitFor(() => {
       expect(scoring.saving).toBe('signedOut');
     });
@@ -259,7 +259,7 @@ describe('saving as one goes', () => {
       expect(scoring.undo).not.toBeNull();
     });
     act(() => scoring.undo?.());
-    await answer(1, 409, { message: 'Entry 1 was changed again since.', place: 'e1', problems: [] });
+    await answer(1, 409, { code: 'Entry 1 was changed again since.', place: 'e1', problems: [] });
     await waitFor(() => {
       expect(screen.getByText('Entry 1 was changed again since.')).toBeTruthy();
     });

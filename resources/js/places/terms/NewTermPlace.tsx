@@ -10,6 +10,7 @@ import { day } from '../../kit/format';
 import { Asked, Empty, Heading, Page, Warnings } from '../../kit/page';
 import { useProblem } from '../../kit/useProblem';
 import { useUnmaking } from '../useUnmaking';
+import { sentence } from '../../messages/say';
 
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 const DRAFT = 'term';
@@ -27,7 +28,7 @@ function fresh(today: string, group: string, title: string): Draft {
     to: daysLater(today, 83),
     pattern: [{ weekday: 'Tue', at: '19:00', minutes: 75 }],
     closures: [],
-    approach: 'pieces',
+    approach: 'piece',
   };
 }
 
@@ -217,7 +218,7 @@ function Laying({ groups, today }: { groups: { id: string; name: string; termId:
             change({ approach: event.target.value as Draft['approach'] });
           }}
         >
-          {(['pieces', 'outline', 'sides'] as const).map((approach) => (
+          {(['piece', 'outline', 'sides'] as const).map((approach) => (
             <option key={approach} value={approach}>
               {t(`terms.approaches.${approach}`)}
             </option>
@@ -239,7 +240,7 @@ function Laying({ groups, today }: { groups: { id: string; name: string; termId:
             {wrong}
           </p>
         ) : null}
-        <Warnings title={t('terms.warnings')} lines={dates.isError ? [] : (dates.data?.warnings ?? [])} />
+        <Warnings title={t('terms.warnings')} lines={dates.isError ? [] : (dates.data?.warnings ?? []).map(sentence)} />
         <ul className="m-0 flex list-none flex-wrap gap-2 p-0">
           {(open.data?.meetings ?? []).map((meeting) => {
             const closure = covering(meeting.on);

@@ -9,8 +9,10 @@ import { Asked, Heading, Page, Warnings } from '../../kit/page';
 import { meetingKind } from '../../pictures/meetingKind';
 import { SeasonLine } from '../../pictures/SeasonLine';
 import { Weave } from '../../pictures/Weave';
+import { BeingPlanned } from './BeingPlanned';
 import { Removing } from '../Removing';
 import { usePassageWords } from '../meeting/PlanList';
+import { sentence } from '../../messages/say';
 
 /** A term: the weave of what is new, reviewed and run through at each meeting. */
 export function TermPlace() {
@@ -41,12 +43,13 @@ function Laid({ term }: { term: Term }) {
           </>
         }
       >
-        <Warnings title={t('terms.warnings')} lines={term.warnings} />
+        <BeingPlanned term={term.term} />
+        <Warnings title={t('terms.warnings')} lines={term.warnings.map(sentence)} />
         <Heading aside={t('terms.legend')}>{t('terms.weave')}</Heading>
         <Weave term={term} />
         <p className="mt-2 text-sm text-soft">
           {t('terms.planHint')} {t('terms.taughtAfter', { count: 0 }).replace('0', 'n')} · .nn = {t('terms.recallHint')}.{' '}
-          {t(`terms.approaches.${term.approach as 'outline' | 'pieces' | 'sides'}`)}.
+          {t(`terms.approaches.${term.approach as 'outline' | 'piece' | 'sides'}`)}.
         </p>
         <AsTable term={term} />
         <p className="no-print mt-6">
@@ -88,10 +91,19 @@ function AsTable({ term }: { term: Term }) {
                   <Link to={`/meetings/${meeting.id}`}>{day(meeting.on, 'weekday')}</Link>
                 </th>
                 <td className="pr-4">{t(`kind.${meetingKind(meeting)}`, { number: meeting.lessonNumber ?? '' })}</td>
-                <td className="pr-4">{meeting.lesson ? words.numbers(meeting.lesson) : '–'}</td>
-                <td className="pr-4">{meeting.review.map(words.numbers).join(', ') || '–'}</td>
-                <td className="pr-4 text-right">{meeting.taughtAfter}</td>
-                <td className="text-right">{recall(meeting.recallAfter)}</td>
+                {meetingKind(meeting) === 'past' ? (
+                  // What was planned for an evening nobody spoke of says nothing about what is taught.
+                  <td className="pr-4 text-soft" colSpan={4}>
+                    {t('terms.notSaid')}
+                  </td>
+                ) : (
+                  <>
+                    <td className="pr-4">{meeting.lesson ? words.numbers(meeting.lesson) : '–'}</td>
+                    <td className="pr-4">{meeting.review.map(words.numbers).join(', ') || '–'}</td>
+                    <td className="pr-4 text-right">{meeting.taughtAfter}</td>
+                    <td className="text-right">{recall(meeting.recallAfter)}</td>
+                  </>
+                )}
               </tr>
             ))}
           </tbody>

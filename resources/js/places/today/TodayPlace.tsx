@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
-import type { MeetingPage } from '../../api/client';
-import { todayQuery } from '../../api/queries';
+import type { Today, TonightPage } from '../../api/client';
+import { formQuery, todayQuery } from '../../api/queries';
 import { ButtonLink } from '../../kit/controls';
 import { clock, day } from '../../kit/format';
 import { Asked, Empty, Page, Warnings } from '../../kit/page';
@@ -12,6 +12,7 @@ import { SeasonLine } from '../../pictures/SeasonLine';
 import { Timeline } from '../../pictures/Timeline';
 import { PlanList } from '../meeting/PlanList';
 import { stateIn } from '../meeting/stateIn';
+import { BeingPlanned } from '../terms/BeingPlanned';
 
 /** What is on: tonight's plan is the first thing on the screen. */
 export function TodayPlace() {
@@ -22,6 +23,7 @@ export function TodayPlace() {
       {(data) => (
         <>
           {data.isDemoOver ? <Warnings title={t('terms.warnings')} lines={[t('today.demoOver')]} /> : null}
+          <Unsaid unsaid={data.unsaid} />
           {data.meetings.map((page) => (
             <Tonight key={page.meeting.id} page={page} />
           ))}
@@ -65,16 +67,43 @@ export function TodayPlace() {
   );
 }
 
-function Tonight({ page }: { page: MeetingPage }) {
+/** What classes that went by did hold is asked for, since what nobody said counts as not taught. */
+function Unsaid({ unsaid }: { unsaid: Today['unsaid'] }) {
   const { t } = useTranslation();
-  const { meeting, term, form, students } = page;
-  const notReady = students.filter((student) => student.notReady.length > 0).length;
+  if (unsaid.length === 0) return null;
+  return (
+    <aside
+      aria-label={t('today.unsaid')}
+      title={t('today.unsaidHint')}
+      className="no-print mb-4 flex flex-wrap items-center gap-x-4 border-l-4 border-persimmon bg-sheet px-4 text-[0.95rem]"
+    >
+      <span>{t('today.unsaid')}:</span>
+      {unsaid.map((one) => (
+        <Link
+          key={one.meetingId}
+          to={`/meetings/${one.meetingId}?on=here`}
+          className="inline-flex min-h-11 items-center text-pine underline underline-offset-4"
+        >
+          {t('today.unsaidOne', { group: one.groupName, date: day(one.on, 'weekday') })}
+        </Link>
+      ))}
+    </aside>
+  );
+}
+
+function Tonight({ page }: { page: TonightPage }) {
+  const { t } = useTranslation();
+  const { meeting, term } = page;
+  const form = useQuery(formQuery(page.formId, page.courseId));
+  const { look, notYet, of } = page.readiness;
   const readiness =
     meeting.lesson === null
       ? t('today.noLesson')
-      : notReady === 0
-        ? t('today.allReady', { of: students.length })
-        : t('today.notReady', { count: notReady, of: students.length });
+      : of === 0
+        ? t('today.noStudents')
+        : [notYet > 0 ? t('today.notReady', { count: notYet, of }) : null, look > 0 ? t('today.look', { count: look }) : null]
+            .filter(Boolean)
+            .join(' · ') || t('today.allReady', { of });
   return (
     <section className="mb-14" aria-label={term.groupName}>
       <SeasonLine meetings={page.season} closures={page.closures} current={meeting.id} />
@@ -93,17 +122,24 @@ function Tonight({ page }: { page: MeetingPage }) {
           </ButtonLink>
         }
       >
+        <BeingPlanned term={term} />
         <Timeline meeting={meeting} />
         <p className="my-3">
           {readiness}{' '}
-          {notReady > 0 && meeting.lesson ? (
+          {notYet + look > 0 && meeting.lesson ? (
             <Link to={`/groups/${term.groupId}`} className="text-pine underline underline-offset-4">
               {t('today.who')}
             </Link>
           ) : null}
         </p>
-        <PlanList meeting={meeting} form={form} />
-        <Ribbon form={form} state={stateIn(meeting, page.season)} />
+        <Asked query={form}>
+          {(found) => (
+            <>
+              <PlanList meeting={meeting} form={found} />
+              <Ribbon form={found} state={stateIn(meeting, page.taught)} />
+            </>
+          )}
+        </Asked>
       </Page>
     </section>
   );

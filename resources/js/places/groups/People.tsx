@@ -1,0 +1,210 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { DropdownMenu } from 'radix-ui';
+import { type FormEvent, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { api, ask, Problem, type Student } from '../../api/client';
+import { groupsQuery, readAgain } from '../../api/queries';
+import { Button, Choice, Dialog, RefusalLine, TextField } from '../../kit/controls';
+import { useTell } from '../../kit/toasts';
+import { useProblem } from '../../kit/useProblem';
+import { useUnmaking } from '../useUnmaking';
+import { useSamePeople } from './SamePeople';
+
+interface Props {
+  group: string;
+  students: Student[];
+}
+
+type Doing = { what: 'rename' | 'move'; student: Student } | null;
+
+/** Who is in the group, each to be renamed, moved or taken off the list. */
+export function People({ group, students }: Props) {
+  const { t } = useTranslation();
+  const tell = useTell();
+  const unmaking = useUnmaking();
+  const [doing, setDoing] = useState<Doing>(null);
+  const close = () => {
+    setDoing(null);
+  };
+  const off = useMutation({
+    mutationFn: (student: Student) =>
+      ask(api.DELETE('/api/groups/{group}/students', { params: { path: { group } }, body: { students: [student.id] } })),
+    onSuccess: async (_, { id, name }) => {
+      await readAgain('roster');
+      unmaking({ text: t('groups.offDone', { name }), remove: () => backOn(group, id, name), touches: 'roster' });
+    },
+    onError: (error) => {
+      tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });
+    },
+  });
+  return (
+    <>
+      <ul className="m-0 grid list-none gap-x-10 p-0 sm:grid-cols-2 xl:grid-cols-3">
+        {students.map((student) => (
+          <li key={student.id} className="flex min-h-11 items-center justify-between gap-3 border-b border-line">
+            <span className="min-w-0 break-words">{student.name}</span>
+            <DropdownMenu.Root>
+              <DropdownMenu.Trigger asChild>
+                <Button look="quiet" className="no-print shrink-0" aria-label={`${t('groups.people')}: ${student.name}`}>
+                  {t('groups.people')}
+                </Button>
+              </DropdownMenu.Trigger>
+              <DropdownMenu.Portal>
+                <DropdownMenu.Content
+                  align="end"
+                  className="z-20 min-w-52 rounded border border-line bg-sheet py-1"
+                  style={{ boxShadow: 'var(--float)' }}
+                >
+                  {(['rename', 'move'] as const).map((what) => (
+                    <DropdownMenu.Item
+                      key={what}
+                      className={item}
+                      onSelect={() => {
+                        setDoing({ what, student });
+                      }}
+                    >
+                      {t(`groups.${what}`)}
+                    </DropdownMenu.Item>
+                  ))}
+                  <DropdownMenu.Item
+                    className={item}
+                    onSelect={() => {
+                      off.mutate(student);
+                    }}
+                  >
+                    {t('groups.off')}
+                  </DropdownMenu.Item>
+                </DropdownMenu.Content>
+              </DropdownMenu.Portal>
+            </DropdownMenu.Root>
+          </li>
+        ))}
+      </ul>
+      <Dialog
+        open={doing !== null}
+        onOpenChange={close}
+        title={
+          doing === null
+            ? ''
+            : t(doing.what === 'rename' ? 'groups.renameTitle' : 'groups.moveTitle', { name: doing.student.name })
+        }
+      >
+        {doing?.what === 'rename' ? <Renaming key={doing.student.id} student={doing.student} onDone={close} /> : null}
+        {doing?.what === 'move' ? <Moving key={doing.student.id} group={group} student={doing.student} onDone={close} /> : null}
+      </Dialog>
+    </>
+  );
+}
+
+const item = 'flex min-h-11 cursor-default items-center px-4 outline-none data-[highlighted]:bg-straw-soft';
+
+/** On the list again as the same person; one who had no record went altogether, and is made anew. */
+async function backOn(group: string, id: string, name: string): Promise<unknown> {
+  const add = (people: { same?: Record<string, string>; others?: string[] }) =>
+    ask(api.POST('/api/groups/{group}/students', { params: { path: { group } }, body: { students: [name], ...people } }));
+  try {
+    return await add({ same: { [name]: id } });
+  } catch (error) {
+    if (error instanceof Problem && error.place === 'same') return add({ others: [name] });
+    throw error;
+  }
+}
+
+function Renaming({ student, onDone }: { student: Student; onDone: () => void }) {
+  const { t } = useTranslation();
+  const unmaking = useUnmaking();
+  const [name, setName] = useState(student.name);
+  const [refusal, setProblem] = useProblem();
+  const people = useSamePeople();
+  const call = (to: string, isOther: boolean) =>
+    ask(api.PATCH('/api/students/{student}', { params: { path: { student: student.id } }, body: { name: to, isOther } }));
+  const rename = useMutation({
+    // Somebody else has the name, and that was said: two people may be called the same.
+    mutationFn: () => call(name.trim(), people.known.length > 0),
+    onSuccess: async () => {
+      await readAgain('roster');
+      onDone();
+      unmaking({
+        text: t('groups.renamed', { before: student.name, name: name.trim() }),
+        remove: () => call(student.name, true),
+        touches: 'roster',
+      });
+    },
+    onError: (error) => {
+      people.asks(error);
+      setProblem(error);
+    },
+  });
+  function submit(event: FormEvent) {
+    event.preventDefault();
+    rename.mutate();
+  }
+  return (
+    <form onSubmit={submit} className="flex flex-col gap-3" noValidate>
+      <TextField
+        label={t('groups.newName')}
+        value={name}
+        error={refusal?.message}
+        onChange={(event) => {
+          setName(event.target.value);
+          people.forget();
+        }}
+      />
+      <Button look="primary" type="submit" disabled={rename.isPending || name.trim() === ''}>
+        {t(people.known.length > 0 ? 'groups.renameAnyway' : 'groups.rename')}
+      </Button>
+    </form>
+  );
+}
+
+function Moving({ group, student, onDone }: { group: string; student: Student; onDone: () => void }) {
+  const { t } = useTranslation();
+  const unmaking = useUnmaking();
+  const groups = useQuery(groupsQuery);
+  const others = (groups.data ?? []).filter((one) => one.id !== group);
+  const [chosen, setChosen] = useState('');
+  const [refusal, setProblem] = useProblem();
+  const to = others.find((one) => one.id === chosen) ?? others[0];
+  const go = (from: string, into: string) =>
+    ask(api.POST('/api/groups/{group}/move', { params: { path: { group: from } }, body: { student: student.id, to: into } }));
+  const move = useMutation({
+    mutationFn: (into: { id: string; name: string }) => go(group, into.id),
+    onSuccess: async (_, into) => {
+      await readAgain('roster');
+      onDone();
+      unmaking({
+        text: t('groups.moved', { name: student.name, group: into.name }),
+        remove: () => go(into.id, group),
+        touches: 'roster',
+      });
+    },
+    onError: setProblem,
+  });
+  if (groups.data !== undefined && to === undefined) return <p>{t('groups.noOtherGroup')}</p>;
+  function submit(event: FormEvent) {
+    event.preventDefault();
+    if (to) move.mutate(to);
+  }
+  return (
+    <form onSubmit={submit} className="flex flex-col gap-3">
+      <p className="text-soft">{t('groups.moveHint')}</p>
+      <Choice
+        label={t('groups.moveTo')}
+        value={to?.id ?? ''}
+        onChange={(event) => {
+          setChosen(event.target.value);
+        }}
+      >
+        {others.map((one) => (
+          <option key={one.id} value={one.id}>
+            {one.name}
+          </option>
+        ))}
+      </Choice>
+      <RefusalLine refusal={refusal} />
+      <Button look="primary" type="submit" disabled={move.isPending || to === undefined}>
+        {t('groups.move')}
+      </Button>
+    </form>
+  );
+}
