@@ -1,11 +1,10 @@
 import { defineConfig } from '@playwright/test';
-import { SESSION } from './tests/Browser/teacher';
 
 export default defineConfig({
   globalSetup: './tests/Browser/setup.ts',
   testDir: 'tests/Browser',
   outputDir: 'var/browser',
-  workers: 1,
+  workers: 2, // each with a school of its own
   fullyParallel: false,
   retries: 0,
   // What is expected is waited for, however busy the machine is.
@@ -13,7 +12,6 @@ export default defineConfig({
   expect: { timeout: 60_000 },
   reporter: [['list']],
   use: {
-    storageState: SESSION,
     baseURL: process.env.GORVAN_ADDRESS,
     viewport: { width: 1280, height: 800 },
     trace: 'retain-on-failure',

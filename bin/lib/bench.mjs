@@ -3,15 +3,20 @@ import { readFileSync } from 'node:fs';
 import loadHighs from 'highs';
 import { FSRSAlgorithm, generatorParameters } from 'ts-fsrs';
 
-const { updates, form } = JSON.parse(readFileSync(0, 'utf8'));
+const { histories, warm, form } = JSON.parse(readFileSync(0, 'utf8'));
 const algorithm = new FSRSAlgorithm(generatorParameters());
 
-let state = null;
-const started = performance.now();
-for (let at = 0; at < updates; at++) {
-  state = at % 50 === 0 ? algorithm.next_state(null, 0, 3) : algorithm.next_state(state, 7, 3);
+function run(some) {
+  for (const history of some) {
+    let state = null;
+    for (const [days, grade] of history) state = algorithm.next_state(state, state === null ? 0 : days, grade);
+  }
 }
-const update = (performance.now() - started) / 1000 / updates;
+const length = histories[0].length;
+run(histories.slice(0, warm / length));
+const started = performance.now();
+run(histories);
+const update = (performance.now() - started) / 1000 / (histories.length * length);
 
 function model({ loads, rests, target, lambda, lessons }) {
   const n = loads.length;

@@ -132,6 +132,8 @@ create database gorvan owner gorvan;
 \endif
 SQL
 }
+# The cluster's owner, for what the application's role may not do.
+postgres_owner() { PGPASSWORD=$DB_PASSWORD PGOPTIONS=--client-min-messages=warning "$PG_BIN/psql" -q -h 127.0.0.1 -p "$DB_PORT" -U gorvan_owner -v ON_ERROR_STOP=1 "$@"; }
 stop_postgres() {
   [ -n "${PG_DATA:-}" ] || return 0
   "${PG_RUN[@]}" "$PG_BIN/pg_ctl" -D "$PG_DATA" -m fast -s stop >/dev/null 2>&1 || true
@@ -142,7 +144,7 @@ settings() {
   [ -s "$VAR/app.key" ] || (umask 077; php -r 'echo "base64:".base64_encode(random_bytes(32));' > "$VAR/app.key")
   export APP_NAME=Gorvan APP_ENV="${APP_ENV:-production}" APP_DEBUG=false APP_URL="http://127.0.0.1:$1"
   APP_KEY=$(cat "$VAR/app.key"); export APP_KEY
-  export SESSION_DRIVER=file SESSION_LIFETIME=720 CACHE_STORE=file QUEUE_CONNECTION=sync MAIL_MAILER=log LOG_CHANNEL=single LOG_LEVEL=warning
+  export SESSION_DRIVER=file SESSION_LIFETIME=720 CACHE_STORE=file QUEUE_CONNECTION=database DB_QUEUE_RETRY_AFTER=330 MAIL_MAILER=log LOG_CHANNEL=single LOG_LEVEL=warning
   export SANCTUM_STATEFUL_DOMAINS="127.0.0.1:$1,localhost:$1"
 }
 
@@ -161,4 +163,11 @@ start_server() {
   tail -n 5 "$VAR/server.log" >&2
   fail "The pages do not answer on port $port. Is it in use? Try another with --port."
 }
+# Works on what waits in the queue, in the background; a worker that ends is started again. Sets WORKER_GROUP.
+start_worker() {
+  setsid sh -c 'while :; do php -d memory_limit=512M artisan queue:work --quiet --sleep=1 --timeout=300 --max-time=3600; sleep 1; done' \
+    > "$VAR/worker.log" 2>&1 < /dev/null &
+  WORKER_GROUP=$!
+}
+stop_worker() { [ -z "${WORKER_GROUP:-}" ] || kill -TERM -- "-$WORKER_GROUP" 2>/dev/null || true; }
 stop_server() { [ -z "${SERVER_GROUP:-}" ] || kill -TERM -- "-$SERVER_GROUP" 2>/dev/null || true; }

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { open, openMarking, takeBack } from './teacher';
+import { expect } from '@playwright/test';
+import { open, openMarking, takeBack, test } from './teacher';
 
 test.beforeEach(async ({ page }) => {
   await open(page);

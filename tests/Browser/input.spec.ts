@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { holdBack, open } from './teacher';
+import { expect } from '@playwright/test';
+import { holdBack, open, test } from './teacher';
 
 test.beforeEach(async ({ page }) => {
   await open(page);

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { open, OWNER, PASSWORD } from './teacher';
+import { expect } from '@playwright/test';
+import { open, PASSWORD, test } from './teacher';
 
 test('what was made by mistake is taken back from the toast, and what was typed is there again', async ({ page }) => {
   await open(page);
@@ -60,12 +60,13 @@ test('what has a record in it stays, and says why', async ({ page }) => {
 });
 
 test('what is typed for a group stays when its window is closed, and is gone for the next person at the device', async ({
+  owner,
   browser,
   baseURL,
 }) => {
   const page = await (await browser.newContext({ baseURL, storageState: { cookies: [], origins: [] } })).newPage();
   const signIn = async () => {
-    await page.getByLabel('Email').fill(OWNER);
+    await page.getByLabel('Email').fill(owner);
     await page.getByLabel('Password').fill(PASSWORD);
     await page.getByRole('button', { name: 'Sign in' }).click();
   };

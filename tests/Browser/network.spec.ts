@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { holdBack, openMarking, open, takeBack } from './teacher';
+import { expect } from '@playwright/test';
+import { holdBack, open, openMarking, takeBack, test } from './teacher';
 
 test('marks made while the network is away wait on the device, survive a reload, and are sent once', async ({ page }) => {
   await open(page);

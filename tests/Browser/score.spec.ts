@@ -1,5 +1,5 @@
-import { expect, type Page, test } from '@playwright/test';
-import { expectSaved, longList, newScore, open, row } from './teacher';
+import { expect, type Page } from '@playwright/test';
+import { expectSaved, longList, newScore, open, row, test } from './teacher';
 
 /** What the demo's long form says in a format. */
 async function demoFile(page: Page, as: 'json' | 'list'): Promise<string> {

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, type Page, test } from '@playwright/test';
-import { openMarking, open, takeBack } from './teacher';
+import { expect, type Page } from '@playwright/test';
+import { open, openMarking, takeBack, test } from './teacher';
 
 /** A page of the demo's long form. */
 async function formPage(page: Page, name: string): Promise<void> {

@@ -1,10 +1,23 @@
-import { expect, type Locator, type Page } from '@playwright/test';
+import { test as plain, expect, type Locator, type Page } from '@playwright/test';
 
-export const OWNER = 'ottilie@lantern-quay.example';
+/** Who owns the school of each worker; both schools are made by the application. */
+export const OWNERS = ['ottilie@lantern-quay.example', process.env.SECOND_OWNER ?? 'ottilie@second-quay.example'];
 export const PASSWORD = 'reeds-at-dusk';
 
-/** Where the session of the one sign-in is kept for the tests. */
-export const SESSION = 'var/browser-session.json';
+/** Where the session of a worker's one sign-in is kept for its tests. */
+export const sessionOf = (worker: number): string => `var/browser-session-${String(worker)}.json`;
+
+/** A test in the school of its worker, signed in as its owner. */
+export const test = plain.extend<{ owner: string }>({
+  // eslint-disable-next-line no-empty-pattern
+  storageState: async ({}, give, info) => {
+    await give(sessionOf(info.parallelIndex));
+  },
+  // eslint-disable-next-line no-empty-pattern
+  owner: async ({}, give, info) => {
+    await give(OWNERS[info.parallelIndex] ?? '');
+  },
+});
 
 /** Opens the application, signed in, at Today. */
 export async function open(page: Page): Promise<void> {
@@ -22,12 +35,12 @@ export class Actions {
   }
 }
 
-/** A plain list of 72 movements with sections, sides, mirrors and returns. */
+/** A plain list of 72 movements with sections, sides, mirrors and returns; the first is done on both sides. */
 export function longList(): string {
   const lines = ['# Tide stair, long set'];
   for (let number = 1; number <= 72; number++) {
     if (number % 18 === 1) lines.push(`Part ${String(Math.ceil(number / 18))}:`);
-    const side = number % 3 === 1 ? '(L)' : number % 3 === 2 ? '(R)' : '';
+    const side = number === 1 ? '(L-R)' : number % 3 === 1 ? '(L)' : number % 3 === 2 ? '(R)' : '';
     lines.push(`${String(number)}. Stair ${String(Math.floor((number - 1) / 3) % 16)} ${side}`.trim());
   }
   return lines.join('\n');

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { expectSaved, newScore, open, row } from './teacher';
+import { expect } from '@playwright/test';
+import { expectSaved, newScore, open, row, test } from './teacher';
 
 // A trace takes a picture of the page at every key, which is work of its own.
 test.use({ trace: 'off' });
