@@ -136,8 +136,10 @@ test('from a pasted list to a marked class, as a teacher would', async ({ page }
   );
 
   // The class went as planned: one action; and the standing map shows it.
-  await page.getByRole('button', { name: 'Log as planned' }).click();
+  await page.getByRole('button', { name: 'Log as planned' }).dblclick();
   await expect(page.getByText('The class is logged.').first()).toBeVisible();
+  await expect(page.getByText(/has been logged already/)).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Take the log back' })).toBeVisible();
   await page.getByRole('link', { name: 'Groups' }).click();
   await page.getByRole('link', { name: /Twenty/ }).click();
   const map = page.getByRole('region', { name: 'The standing map' });

@@ -8,6 +8,7 @@ import { Button, RefusalLine, TextArea, TextField } from '../../kit/controls';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { number } from '../../kit/format';
 import { Heading, Page, Warnings } from '../../kit/page';
+import { useOnce } from '../../kit/useOnce';
 import { type Refusal, useProblem } from '../../kit/useProblem';
 import { Ribbon } from '../../pictures/Ribbon';
 import { useUnmaking } from '../useUnmaking';
@@ -69,6 +70,7 @@ export function NewFormPlace() {
     },
     onError: setProblem,
   });
+  const keep = useOnce(save);
 
   async function choose(event: ChangeEvent<HTMLInputElement>) {
     const file = event.target.files?.[0];
@@ -99,7 +101,7 @@ export function NewFormPlace() {
           setRead(null);
         }}
         onSave={() => {
-          save.mutate(read.from);
+          keep(read.from);
         }}
         isSaving={save.isPending}
         refusal={refusal}

@@ -8,6 +8,7 @@ import { Button, ButtonLink, Choice, Dialog, TextArea, TextField } from '../../k
 import { ranges, recall } from '../../kit/format';
 import { isSupport } from '../../pictures/reed';
 import { Asked, Empty, Heading, Page } from '../../kit/page';
+import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
 import { ReedLegend } from '../../pictures/ReedLegend';
 import { StandingMap } from '../../pictures/StandingMap';
@@ -299,9 +300,10 @@ function Adding({ group, onDone }: { group: string; onDone: () => void }) {
       setProblem(people.asks(error) ? null : error);
     },
   });
+  const send = useOnce(add);
   function submit(event: FormEvent) {
     event.preventDefault();
-    add.mutate();
+    send();
   }
   return (
     <form onSubmit={submit} className="flex flex-col gap-3">

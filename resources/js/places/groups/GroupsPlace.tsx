@@ -7,6 +7,7 @@ import { formsQuery, groupsQuery, readAgain } from '../../api/queries';
 import { Button, ButtonLink, Choice, Dialog, TextArea, TextField } from '../../kit/controls';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { Asked, Empty, Listing, Page } from '../../kit/page';
+import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
 import { useUnmaking } from '../useUnmaking';
 import { namesIn } from './names';
@@ -99,6 +100,7 @@ function Making({ form: wanted }: { form: string }) {
       setProblem(people.asks(error) ? null : error);
     },
   });
+  const send = useOnce(make);
   const put = (key: keyof Given) => ({
     value: given[key],
     onChange: (event: { target: { value: string } }) => {
@@ -121,7 +123,7 @@ function Making({ form: wanted }: { form: string }) {
   function submit(event: FormEvent) {
     event.preventDefault();
     setProblem(null);
-    make.mutate();
+    send();
   }
   return (
     <form onSubmit={submit} className="flex flex-col gap-3" noValidate>

@@ -1,5 +1,5 @@
 import { QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, render, screen, waitFor, within } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import { afterEach, beforeAll, beforeEach, describe, expect, test, vi } from 'vitest';
@@ -128,6 +128,17 @@ describe('readiness', () => {
     expect(screen.getByRole('button', { name: 'Change: Ada' })).toBeTruthy();
     expect(screen.getByRole('button', { name: 'Change: Bo' })).toBeTruthy();
   });
+});
+
+test('a group is made once, however quickly the button is pressed again', async () => {
+  answers['POST groups'] = [{ status: 201, body: group().group }];
+  open('/groups?new');
+  await userEvent.type(await screen.findByLabelText('Name of the group'), 'New');
+  const make = screen.getByRole('button', { name: 'Make the group' });
+  fireEvent.click(make);
+  fireEvent.click(make);
+  await screen.findByText('The group is made.');
+  expect(asked.filter((one) => one.method === 'POST')).toHaveLength(1);
 });
 
 describe('who is in a group', () => {

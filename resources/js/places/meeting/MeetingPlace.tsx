@@ -10,6 +10,7 @@ import { Button } from '../../kit/controls';
 import { clock, day } from '../../kit/format';
 import { Asked, Page } from '../../kit/page';
 import { useTell } from '../../kit/toasts';
+import { useOnce } from '../../kit/useOnce';
 import { meetingKind } from '../../pictures/meetingKind';
 import { Ribbon } from '../../pictures/Ribbon';
 import { SeasonLine } from '../../pictures/SeasonLine';
@@ -148,13 +149,15 @@ function Logging({ page, form, presence }: { page: MeetingPage; form: Form; pres
     },
     onError,
   });
+  const keep = useOnce(log);
+  const takeBack = useOnce(back);
   if (page.logId !== null) {
     const logId = page.logId;
     return (
       <Button
         disabled={back.isPending}
         onClick={() => {
-          back.mutate(logId);
+          takeBack(logId);
         }}
       >
         {t('meeting.logBack')}
@@ -167,7 +170,7 @@ function Logging({ page, form, presence }: { page: MeetingPage; form: Form; pres
       title={t('meeting.logHint')}
       disabled={log.isPending}
       onClick={() => {
-        log.mutate(ulid());
+        keep(ulid());
       }}
     >
       {t('meeting.log')}

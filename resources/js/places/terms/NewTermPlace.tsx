@@ -8,6 +8,7 @@ import { Button, ButtonLink, Choice, TextField } from '../../kit/controls';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { day } from '../../kit/format';
 import { Asked, Empty, Heading, Page, Warnings } from '../../kit/page';
+import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
 import { useUnmaking } from '../useUnmaking';
 import { sentence } from '../../messages/say';
@@ -106,9 +107,10 @@ function Laying({ groups, today }: { groups: { id: string; name: string; termId:
   const covering = (on: string) => draft.closures.find((closure) => closure.from <= on && on <= closure.to);
   const isSingle = (closure: Closure) => closure.from === closure.to;
 
+  const send = useOnce(lay);
   function submit(event: FormEvent) {
     event.preventDefault();
-    lay.mutate(draft);
+    send(draft);
   }
   return (
     <form onSubmit={submit} className="grid max-w-6xl gap-x-12 gap-y-4 lg:grid-cols-[24rem_1fr]" noValidate>
