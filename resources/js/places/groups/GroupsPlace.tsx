@@ -143,7 +143,7 @@ function Making({ form: wanted }: { form: string }) {
           {refusal.message}
         </p>
       ) : null}
-      <Button look="primary" type="submit" disabled={make.isPending}>
+      <Button look="primary" type="submit" disabled={make.isPending || form === ''}>
         {t('groups.make')}
       </Button>
     </form>

@@ -130,11 +130,21 @@ describe('readiness', () => {
   });
 });
 
+test('a group cannot be made before its form is known', async () => {
+  const answer = ask.current;
+  ask.current = (method, url, body) => (url.endsWith('/forms') ? new Promise(() => undefined) : answer(method, url, body));
+  open('/groups?new');
+  expect(await screen.findByRole('button', { name: 'Make the group' })).toHaveProperty('disabled', true);
+});
+
 test('a group is made once, however quickly the button is pressed again', async () => {
   answers['POST groups'] = [{ status: 201, body: group().group }];
   open('/groups?new');
   await userEvent.type(await screen.findByLabelText('Name of the group'), 'New');
   const make = screen.getByRole('button', { name: 'Make the group' });
+  await waitFor(() => {
+    expect(make).toHaveProperty('disabled', false);
+  });
   fireEvent.click(make);
   fireEvent.click(make);
   await screen.findByText('The group is made.');
