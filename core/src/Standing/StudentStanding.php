@@ -16,20 +16,39 @@ use Gorvan\Core\Memory\Tracks;
  */
 final readonly class StudentStanding
 {
-    /** @param  array<int, EntryStanding>  $entries  by position, every entry of the form */
-    private function __construct(private Form $form, private array $entries)
-    {
+    /**
+     * @param  array<int, EntryStanding>  $entries  by position, every entry of the form
+     * @param  list<int>  $movements  their positions
+     * @param  array<int, true>  $passing  by position, the movements that pass
+     */
+    private function __construct(
+        private Form $form,
+        private array $entries,
+        private array $movements,
+        private array $passing,
+        private int $furthestPassing,
+    ) {
     }
 
     /** @param  array<string, Tracks>  $tracks  by entry id; those without any record may be left out */
     public static function of(Form $form, array $tracks, int $day, MemoryModel $model): self
     {
-        $entries = [];
+        $entries = $movements = $passing = [];
+        $furthest = 0;
         foreach ($form->entries as $at => $entry) {
-            $entries[$at + 1] = EntryStanding::of($at + 1, $tracks[$entry->id] ?? null, $entry->isDoneOnBothSides(), $day, $model);
+            $position = $at + 1;
+            $entries[$position] = EntryStanding::of($position, $tracks[$entry->id] ?? null, $entry->isDoneOnBothSides(), $day, $model);
+            if ($entry->kind !== EntryKind::Movement) {
+                continue;
+            }
+            $movements[] = $position;
+            if ($entries[$position]->whole->passes()) {
+                $passing[$position] = true;
+                $furthest = $position;
+            }
         }
 
-        return new self($form, $entries);
+        return new self($form, $entries, $movements, $passing, $furthest);
     }
 
     public function at(int $position): EntryStanding
@@ -51,14 +70,13 @@ final readonly class StudentStanding
     {
         $frontier = null;
         $forgiven = false;
-        $movements = $this->movements();
-        foreach ($movements as $at => $position) {
+        foreach ($this->movements as $at => $position) {
             if ($this->passes($position)) {
                 $frontier = $position;
 
                 continue;
             }
-            $next = $movements[$at + 1] ?? null;
+            $next = $this->movements[$at + 1] ?? null;
             if ($forgiven || $next === null || ! $this->passes($next)) {
                 break;
             }
@@ -71,7 +89,7 @@ final readonly class StudentStanding
     /** @return list<int> positions that hold: remembered, and last seen alone or better */
     public function holding(): array
     {
-        return array_values(array_filter($this->movements(), fn (int $position): bool => $this->at($position)->whole->holds()));
+        return array_values(array_filter($this->movements, fn (int $position): bool => $this->at($position)->whole->holds()));
     }
 
     /**
@@ -82,9 +100,7 @@ final readonly class StudentStanding
      */
     public function holes(array $taught): array
     {
-        $furthest = $this->furthestPassing();
-
-        return $this->lacking($taught, static fn (int $position): bool => $position < $furthest);
+        return $this->lacking($taught, fn (int $position): bool => $position < $this->furthestPassing);
     }
 
     /**
@@ -95,9 +111,7 @@ final readonly class StudentStanding
      */
     public function behind(array $taught): array
     {
-        $furthest = $this->furthestPassing();
-
-        return $this->lacking($taught, static fn (int $position): bool => $position > $furthest);
+        return $this->lacking($taught, fn (int $position): bool => $position > $this->furthestPassing);
     }
 
     /**
@@ -141,12 +155,7 @@ final readonly class StudentStanding
 
     private function passes(int $position): bool
     {
-        return $this->at($position)->whole->passes();
-    }
-
-    private function furthestPassing(): int
-    {
-        return max([0, ...array_filter($this->movements(), $this->passes(...))]);
+        return isset($this->passing[$position]);
     }
 
     /**
@@ -159,21 +168,8 @@ final readonly class StudentStanding
         $isTaught = array_fill_keys($taught, true);
 
         return array_values(array_filter(
-            $this->movements(),
+            $this->movements,
             fn (int $position): bool => isset($isTaught[$position]) && ! $this->passes($position) && $where($position),
         ));
-    }
-
-    /** @return list<int> */
-    private function movements(): array
-    {
-        $positions = [];
-        foreach ($this->form->entries as $at => $entry) {
-            if ($entry->kind === EntryKind::Movement) {
-                $positions[] = $at + 1;
-            }
-        }
-
-        return $positions;
     }
 }
