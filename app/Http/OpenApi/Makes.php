@@ -11,19 +11,7 @@ use OpenApi\Attributes as OA;
 #[Attribute(Attribute::TARGET_METHOD)]
 final class Makes extends OA\Post
 {
-    /**
-     * @param  class-string|array{class-string}|null  $answers  a list where it stands in brackets
-     * @param  array<array-key, mixed>  $takes  the body, see {@see Shape}
-     * @param  array<string, string>  $query
-     */
-    public function __construct(string $path, string $id, string $says, string|array|null $answers = null, array $takes = [], array $query = [], int $status = 200, bool $mayConflict = false)
-    {
-        parent::__construct(
-            path: $path,
-            operationId: $id,
-            requestBody: $takes === [] ? null : Shape::body($takes),
-            parameters: Shape::parameters($path, $query),
-            responses: [Shape::answer($status, $says, $answers), ...Shape::problems(...($mayConflict ? [409, 422] : [422]))],
-        );
-    }
+    use ShortOperation;
+
+    private const STATUS = 200;
 }

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\OpenApi;
+
+/** What the operations of the API have in common; `STATUS` is what they answer when all is well. */
+trait ShortOperation
+{
+    /**
+     * @param  class-string|array{class-string}|null  $answers  a list where it stands in brackets
+     * @param  array<array-key, mixed>  $takes  the body, see {@see Shape}
+     * @param  array<string, string>  $query
+     */
+    public function __construct(string $path, string $id, string $says, string|array|null $answers = null, array $takes = [], array $query = [], int $status = self::STATUS, bool $mayConflict = false)
+    {
+        parent::__construct(
+            path: $path,
+            operationId: $id,
+            requestBody: $takes === [] ? null : Shape::body($takes),
+            parameters: Shape::parameters($path, $query),
+            responses: [Shape::answer($status, $says, $answers), ...Shape::problems(...($mayConflict ? [409, 422] : [422]))],
+        );
+    }
+}
