@@ -85,7 +85,7 @@ abstract class TestCase extends Framework
                 'to' => '2026-03-10',
                 'pattern' => [['weekday' => 'Tue', 'at' => '19:00', 'minutes' => 60]],
                 'closures' => [],
-            ], [new NewCourse($form, Approach::PieceByPiece, lessonLoad: 4.0)]);
+            ], [new NewCourse($form, Approach::PieceByPiece, lessonLoad: 3.0)]);
 
             return ['user' => $user, 'form' => $form, 'group' => $group, 'term' => $term];
         });
@@ -124,7 +124,7 @@ abstract class TestCase extends Framework
                 'did' => [
                     ...array_merge([], ...array_map(static fn ($review): array => $doing('reviewed', $review->entries), $part->review ?? [])),
                     ...$doing('reviewed', $part->recap ?? []),
-                    ...$doing('taught', $part->lesson->entries ?? []),
+                    ...$doing('taught', $part?->given() ?? []),
                     ...$doing('run_through', $part->runThrough ?? []),
                 ],
             ], ...$change];

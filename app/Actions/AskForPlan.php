@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Jobs\PlanTermJob;
 use App\Models\CurrentSchool;
 use App\Models\Term;
+use Gorvan\Core\Reading\Message;
 
 /**
  * Asks for a term to be planned again, in the background, once what is being written is there. Until then its old plan is
@@ -18,12 +19,12 @@ final class AskForPlan
     {
     }
 
-    public function __invoke(Term $term): void
+    public function __invoke(Term $term, Message $cause): void
     {
         if ($term->ends_on < $this->school->today()) {
             return;
         }
-        Term::whereKey($term->id)->increment('plan_asked');
+        Term::whereKey($term->id)->increment('plan_asked', 1, ['plan_cause' => json_encode($cause, JSON_THROW_ON_ERROR)]);
         PlanTermJob::dispatch($term->school_id, $term->id)->afterCommit();
     }
 }

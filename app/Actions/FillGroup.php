@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\DB;
 /** Puts students, by name, into a group. A name that is in the school already is asked about. */
 final class FillGroup
 {
-    public function __construct(private readonly CurrentSchool $school)
+    public function __construct(private readonly CurrentSchool $school, private readonly ReplanGroup $replan)
     {
     }
 
@@ -43,6 +43,7 @@ final class FillGroup
                     $added[] = $student;
                 }
             }
+            $this->replan->because($group->id, 'cause.joined', $added);
 
             return $added;
         });

@@ -62,7 +62,7 @@ final class LogClass
             $this->withdraw->log($standing, $log->id, $log->madeAt, $by);
         }
         ($this->keep)($meeting->term->group_id, $meeting->id, $log, $by);
-        ($this->ask)($meeting->term);
+        ($this->ask)($meeting->term, Message::of('cause.logged', on: $meeting->on));
     }
 
     /** The log with what the page may leave out: the form where the term has one course. Everything it names is there. */

@@ -40,7 +40,7 @@ final class RecutCourses
                 // The form's own cut is possible; a course with other sizes or pins may keep what it had.
                 $moved[] = $in('moved.cannot', why: $e->reason);
             }
-            ($this->ask)($course->term);
+            ($this->ask)($course->term, Message::of('cause.form', form: $form->title));
         }
 
         return $moved;

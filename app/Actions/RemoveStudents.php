@@ -18,7 +18,7 @@ use Illuminate\Support\Facades\DB;
  */
 final class RemoveStudents
 {
-    public function __construct(private readonly CurrentSchool $school)
+    public function __construct(private readonly CurrentSchool $school, private readonly ReplanGroup $replan)
     {
     }
 
@@ -29,6 +29,7 @@ final class RemoveStudents
             if ($group->students()->whereKey($students)->count() < count(array_unique($students))) {
                 throw Refused::because(Message::of('students.not_in_group'), 'students');
             }
+            $this->replan->because($group->id, 'cause.left', array_values(Student::whereKey($students)->orderBy('name')->get()->all()));
             $recorded = Recorded::among($students);
             GroupMember::where('group_id', $group->id)->whereIn('student_id', $recorded)->whereNull('left_on')->update(['left_on' => $this->school->today()]);
             $mistaken = array_values(array_diff($students, $recorded));

@@ -55,7 +55,7 @@ final class SayTaughtBefore
             ]);
             ($this->keep)($group->id, null, $log, $by);
             foreach (Term::where('group_id', $group->id)->where('ends_on', '>=', $this->school->today())->get() as $term) {
-                ($this->ask)($term);
+                ($this->ask)($term, Message::of('cause.before'));
             }
         });
     }

@@ -71,7 +71,7 @@ final class WithdrawFacts
             $meeting = $logged->meeting_id === null ? null : Meeting::find($logged->meeting_id);
             // What was taught before any meeting weighs on every term the group has.
             foreach ($meeting === null ? Term::where('group_id', $logged->group_id)->get() : [$meeting->term] as $term) {
-                ($this->ask)($term);
+                ($this->ask)($term, Message::of('cause.log_withdrawn', on: $logged->on));
             }
 
             return;

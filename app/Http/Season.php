@@ -13,6 +13,7 @@ use App\Models\LoggedClass;
 use App\Models\Meeting;
 use App\Models\PlacedForm;
 use App\Models\Term;
+use Gorvan\Core\Reading\Message;
 use Illuminate\Database\Eloquent\Collection;
 
 /** The meetings of a term as pages show them: what is planned, and what was held. */
@@ -73,7 +74,7 @@ final class Season
         $went = $term->meetings()->where('on', '<', $today)->when($planned !== null, static fn ($since) => $since->where('on', '>=', $planned))
             ->whereDoesntHave('logs', static fn ($logs) => $logs->standing());
         if ($went->exists()) {
-            ($this->ask)($term);
+            ($this->ask)($term, Message::of('cause.unsaid'));
         }
     }
 }

@@ -28,6 +28,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property array<string, string|null> $pins
  * @property array{lessons: list<list<string>>}|null $cut
  * @property string|null $showing
+ * @property int|null $rhythm  lessons in a row, at most; 0 for any number, null for the approach's own
  * @property Term $term
  * @property Form $form
  */
@@ -42,7 +43,7 @@ final class Course extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['approach' => Approach::class, 'share' => 'float', 'lesson_load' => 'float', 'lesson_count' => 'integer', 'pins' => 'array', 'cut' => 'array', 'ordinal' => 'integer'];
+        return ['approach' => Approach::class, 'share' => 'float', 'lesson_load' => 'float', 'lesson_count' => 'integer', 'pins' => 'array', 'cut' => 'array', 'ordinal' => 'integer', 'rhythm' => 'integer'];
     }
 
     /** @return BelongsTo<Term, $this> */
@@ -74,6 +75,7 @@ final class Course extends Model
             $this->lesson_count,
             array_map(static fn (?string $pin): ?CutPin => $pin === null ? null : CutPin::from($pin), $this->pins),
             $this->showing === null ? null : Showing::read(JsonNode::parse($this->showing)),
+            $this->rhythm,
         );
     }
 

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Term\MeetingPins;
 use Gorvan\Core\Term\MeetingPlan;
+use Gorvan\Core\Term\MeetingState;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -18,6 +20,11 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property \Illuminate\Support\Carbon $starts_at
  * @property int $minutes
  * @property string|null $plan
+ * @property MeetingState $state
+ * @property string|null $reason  why it was moved, cancelled, added or is of another length
+ * @property string|null $room  where it is not the usual one
+ * @property string|null $pins
+ * @property int $sequence  how often calendars were told something new of it
  * @property Term $term
  */
 final class Meeting extends Model
@@ -29,7 +36,7 @@ final class Meeting extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['starts_at' => 'datetime', 'minutes' => 'integer'];
+        return ['starts_at' => 'datetime', 'minutes' => 'integer', 'state' => MeetingState::class, 'sequence' => 'integer'];
     }
 
     /** @return BelongsTo<Term, $this> */
@@ -54,6 +61,12 @@ final class Meeting extends Model
     public function standingLog(): ?LoggedClass
     {
         return LoggedClass::where('meeting_id', $this->id)->standing()->first();
+    }
+
+    /** What the teacher fixed of it. */
+    public function fixed(): MeetingPins
+    {
+        return $this->pins === null ? new MeetingPins : MeetingPins::read(JsonNode::parse($this->pins));
     }
 
     /** What it is meant to hold, null while nothing was planned. */

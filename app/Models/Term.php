@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Message;
+use Gorvan\Core\Term\CourseForecast;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -21,6 +22,9 @@ use Illuminate\Support\Carbon;
  * @property list<array{weekday: string, at: string, minutes: int}> $pattern
  * @property list<array{from: string, to: string}> $closures
  * @property string $warnings
+ * @property string|null $forecast
+ * @property string|null $room
+ * @property string|null $plan_cause
  * @property int $plan_asked  how often something changed that the plan rests on
  * @property int $plan_answered  how many of those changes the plan knows
  * @property Carbon|null $planned_at
@@ -65,6 +69,12 @@ final class Term extends Model
     public function isBeingPlanned(): bool
     {
         return $this->plan_answered < $this->plan_asked;
+    }
+
+    /** @return list<CourseForecast> what its courses should come to */
+    public function forecasts(): array
+    {
+        return $this->forecast === null ? [] : array_map(CourseForecast::read(...), JsonNode::parse($this->forecast)->items());
     }
 
     /** @return list<Message> */

@@ -7,8 +7,6 @@ namespace App\Providers;
 use App\Models\CurrentSchool;
 use App\Policies\Abilities;
 use App\Record\EntryRows;
-use Gorvan\Core\Term\FirstLayout;
-use Gorvan\Core\Term\TermLayout;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -22,7 +20,6 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->scoped(CurrentSchool::class);
-        $this->app->bind(TermLayout::class, FirstLayout::class);
         $this->app->scoped(EntryRows::class);
         // Nothing is kept in files that are handed out, so no route for them either.
         config(['filesystems.disks.local.serve' => false]);

@@ -164,7 +164,7 @@ final class DemoSchool
     private function marks(Meeting $meeting, array $present, PlacedForm $score, int $number, DateTimeImmutable $at, array &$looks): array
     {
         $plan = $meeting->planned()?->courses[0] ?? null;
-        $passages = [$plan->lesson->entries ?? [], ...array_map(static fn (PlannedReview $one): array => $one->entries, $plan->review ?? [])];
+        $passages = [$plan?->given() ?? [], ...array_map(static fn (PlannedReview $one): array => $one->entries, $plan->review ?? [])];
         $marks = [];
         $place = 0;
         foreach ($present as $student => $profile) {
@@ -201,7 +201,7 @@ final class DemoSchool
             new Doing(DoingKind::WarmUp, minutes: (float) (($plan->boxes['settle'] ?? 0) + ($plan->boxes['warm_up'] ?? 0))),
             ...array_merge([], ...array_map(static fn (PlannedReview $one): array => $doing(DoingKind::Reviewed, $one->entries, $one->minutes, $one->passes), $part->review ?? [])),
             ...$doing(DoingKind::Reviewed, $part->recap ?? [], null),
-            ...$doing(DoingKind::Taught, $form->form->countedIdsOf($form->form->passageOf($part->lesson->entries ?? [])), (float) ($plan->boxes['new'] ?? 0)),
+            ...$doing(DoingKind::Taught, $form->form->countedIdsOf($form->form->passageOf($part?->given() ?? [])), (float) ($plan->boxes['new'] ?? 0)),
             ...$doing(DoingKind::RunThrough, $part->runThrough ?? [], (float) ($plan->boxes['run_through'] ?? 0)),
         ]);
     }

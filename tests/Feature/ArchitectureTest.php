@@ -79,7 +79,7 @@ arch('the application never reaches into what is internal to core')
 
 arch('controllers do not compute: they use actions, models and shapes')
     ->expect('App\Http\Controllers')
-    ->not->toUse(['Gorvan\Core\Memory', 'Gorvan\Core\Term\FirstLayout', 'Gorvan\Core\Term\MeetingBoxes']);
+    ->not->toUse(['Gorvan\Core\Memory', 'Gorvan\Core\Term\TermPlanner', 'Gorvan\Core\Term\MeetingBoxes']);
 
 arch('shapes of answers describe and compute nothing, and no action knows them')
     ->expect('App\Http\Data')

@@ -39,7 +39,7 @@ test('the profiles lead to the standings they must, whatever day it is loaded', 
     $of = array_map(fn (string $name) => $students[$name], $names);
     expect($meeting->planned()->kind->value)->toBe('lesson')->and($meeting->standingLog())->toBeNull()->and(count($taught))->toBeGreaterThan(12)
         // steady: nearly everything taught is held, nothing missed
-        ->and($of['steady']->frontier)->toBeGreaterThan(8)->and($of['steady']->missed)->toBe([])
+        ->and($of['steady']->frontier)->toBeGreaterThan(7)->and($of['steady']->missed)->toBe([])
         // quick: flowing or leading on what they were seen on, and no one's frontier is further
         ->and(collect($of['quick']->cells)->pluck('support')->all())->toContain('Flowing')
         ->and($of['quick']->frontier)->toBe($students->max('frontier'))

@@ -39,9 +39,9 @@ test('what was taught while someone was away is missed, until it is met', functi
     $taught = ($this->show)()['taught'];
     expect(($this->named)(($this->show)(), 'Bo')['missed'])->toBe($taught)
         ->and(($this->named)(($this->show)(), 'Ada')['missed'])->toBe([]);
-    ($this->log)(3, '2026-01-27T20:00:00+01:00'); // the fourth meeting consolidates: everyone goes through it
-    expect(($this->named)(($this->show)(), 'Bo')['missed'])->toBe([])
-        ->and(($this->show)()['taught'])->toBe($taught);
+    ($this->log)(3, '2026-01-27T20:00:00+01:00'); // its recap and its review go through all of it: everyone meets it
+    expect(array_intersect(($this->named)(($this->show)(), 'Bo')['missed'], $taught))->toBe([])
+        ->and(array_slice(($this->show)()['taught'], 0, count($taught)))->toBe($taught);
 });
 
 test('who is not ready for the next lesson is known by its lead-in', function () {

@@ -39,7 +39,7 @@ function schoolTables(): array
 
 test('every table of a school shows a connection only that school’s rows, whatever the query forgets', function () {
     $tables = schoolTables();
-    expect(count($tables))->toBe(16);
+    expect(count($tables))->toBe(18);
     $ids = [$this->own['user']->school_id, $this->other['user']->school_id];
     foreach ($tables as $table) {
         foreach ([0, 1] as $who) {

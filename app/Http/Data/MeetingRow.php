@@ -66,8 +66,8 @@ final readonly class MeetingRow
         $plan = $meeting->planned();
         $part = $plan?->course($course);
         $today = $school->today();
-        $given = $taught === null ? $form->passageOf($part?->lesson->entries ?? []) : $form->passageOf($taught);
-        $isAsPlanned = $taught === null || array_diff($form->countedIdsOf($given), $part?->lesson->entries ?? []) === [];
+        $given = $taught === null ? $form->passageOf($part?->given() ?? []) : $form->passageOf($taught);
+        $isAsPlanned = $taught === null || array_diff($form->countedIdsOf($given), $part?->given() ?? []) === [];
 
         return new self(
             id: $meeting->id,

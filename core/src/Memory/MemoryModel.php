@@ -71,11 +71,12 @@ final readonly class MemoryModel
      * The state after a later contact.
      *
      * @param  int  $days  whole days since the last one, 1 or more
+     * @param  float  $trust  how the share of what nobody saw stands to the recall that is forecast (engine 9)
      */
-    public function later(MemoryState $state, int $days, Evidence $evidence): MemoryState
+    public function later(MemoryState $state, int $days, Evidence $evidence, float $trust = 1.0): MemoryState
     {
         $recall = $this->recall($days, $state->stability);
-        $share = $evidence->laterShare ?? $recall * $evidence->recallPart;
+        $share = $evidence->laterShare ?? min(1.0, $recall * $evidence->recallPart * $trust);
         // Only what is mixed is computed: most marks are all remembered or all forgotten.
         $stability = match (true) {
             $share === 0.0 || $evidence->grade === self::FORGOTTEN => $this->stabilityAfterForgetting($state, $recall),

@@ -19,6 +19,17 @@ final class Contradiction extends BadInput
         return new self($place, Message::of("contradiction.section_$how", title: $title, entries: $count));
     }
 
+    public static function passage(string $place): self
+    {
+        return new self($place, Message::of('contradiction.passage'));
+    }
+
+    /** @param  string  $on  and the first and the last day of the term, `Y-m-d` */
+    public static function showingOutside(string $place, string $on, string $from, string $to): self
+    {
+        return new self($place, Message::of('contradiction.showing_outside', on: $on, from: $from, to: $to));
+    }
+
     public static function smallerAfterLarger(string $place): self
     {
         return new self($place, Message::of('contradiction.range'));

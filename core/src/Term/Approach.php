@@ -4,20 +4,40 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Term;
 
-/** How the material goes round (engine 9). */
+/** How the material goes round (engine 9); every number is *default*. */
 enum Approach: string
 {
     case OutlineFirst = 'outline';
     case PieceByPiece = 'piece';
     case SidesThenJoined = 'sides';
 
-    /** Minutes one unit of load takes, *default*; an outline's first round. */
-    public function minutesPerLoad(): float
+    /** Minutes one unit of load takes; an outline's first round. */
+    public function minutesPerLoad(LessonKind $kind = LessonKind::Fresh): float
     {
         return match ($this) {
-            self::OutlineFirst => 5.0,
+            self::OutlineFirst => $kind === LessonKind::Detail ? 4.0 : 5.0,
             self::PieceByPiece => 8.0,
             self::SidesThenJoined => 6.0,
+        };
+    }
+
+    /** The mean recall of the last lesson from which the next one is given. */
+    public function gate(): float
+    {
+        return match ($this) {
+            self::OutlineFirst => 0.55,
+            self::PieceByPiece => 0.65,
+            self::SidesThenJoined => 0.62,
+        };
+    }
+
+    /** Lessons in a row, at most, before a meeting that brings nothing new: people tire (practice). */
+    public function rhythm(): int
+    {
+        return match ($this) {
+            self::OutlineFirst => 4,
+            self::PieceByPiece => 3,
+            self::SidesThenJoined => 2,
         };
     }
 }

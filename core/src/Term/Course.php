@@ -10,6 +10,7 @@ use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Lesson\CutScope;
 use Gorvan\Core\Lesson\LessonCut;
 use Gorvan\Core\Lesson\LessonCutter;
+use Gorvan\Core\Lesson\SideStretches;
 
 /**
  * One form as one group learns it in one term: what of it, how it goes round, its share of the minutes, how large its
@@ -33,6 +34,8 @@ final readonly class Course
      * @param  float|null  $lessonLoad  load of a lesson, where the teacher says it
      * @param  int|null  $lessons  how many lessons, where the teacher says that
      * @param  array<string, CutPin|null>  $pins  by the id of the entry before the join, instead of the form's own
+     * @param  int|null  $rhythm  lessons in a row, at most; 0 for as many as come; null for the approach's own
+     * @param  float|null  $gate  mean recall of the last lesson from which the next is given; null for the approach's own
      */
     public function __construct(
         public string $id,
@@ -44,7 +47,43 @@ final readonly class Course
         public ?int $lessons = null,
         public array $pins = [],
         public ?Showing $showing = null,
+        public ?int $rhythm = null,
+        public ?float $gate = null,
     ) {
+    }
+
+    /**
+     * The same with some properties changed. Pure.
+     *
+     * @param  array<string, mixed>  $changes  by the names of the properties
+     */
+    public function with(array $changes): self
+    {
+        return new self(...[...get_object_vars($this), ...$changes]); // @phpstan-ignore argument.type
+    }
+
+    /** Lessons in a row, at most, before a meeting that brings nothing new. */
+    public function lessonsInARow(): int
+    {
+        return match ($this->rhythm) {
+            null => $this->approach->rhythm(),
+            0 => PHP_INT_MAX,
+            default => $this->rhythm,
+        };
+    }
+
+    /** The mean recall of the last lesson from which the next one is given. */
+    public function gate(): float
+    {
+        return $this->gate ?? $this->approach->gate();
+    }
+
+    /** The passage that must hold at the showing: from the start of the form to its end, null where there is no showing. */
+    public function showingPassage(): ?Passage
+    {
+        $to = $this->showing === null ? null : $this->form->positionOf($this->showing->to);
+
+        return $to === null ? null : new Passage($to < $this->target->from ? 1 : $this->target->from, $to);
     }
 
     /**
@@ -92,6 +131,9 @@ final readonly class Course
             if ($position !== null) {
                 $pins[$position] = $pin;
             }
+        }
+        if ($this->approach === Approach::SidesThenJoined) {
+            $pins += SideStretches::cuts($this->form, $this->target);
         }
 
         return new CutScope($this->target, $learned, $pins);

@@ -6,18 +6,21 @@ namespace Gorvan\Core\Term;
 
 use Gorvan\Core\Reading\Fields;
 use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Reading\Written;
 use stdClass;
 
 /** What a meeting is meant to hold of one course. Entries by id, so that a change of the form shifts nothing. */
 final readonly class CoursePlan implements Written
 {
-    public const KEYS = ['course', 'lesson', 'recap', 'review', 'run_through', 'forecast'];
+    public const KEYS = ['course', 'lesson', 'further', 'recap', 'review', 'run_through', 'forecast', 'why'];
 
     /**
      * @param  list<string>  $recap  what leads into the lesson
      * @param  list<PlannedReview>  $review
      * @param  list<string>  $runThrough
+     * @param  Message|null  $why  why this lesson, or why none
+     * @param  list<PlannedLesson>  $further  lessons beside the first, where the minutes allow
      * @param  array<string, mixed>  $others
      */
     public function __construct(
@@ -27,6 +30,8 @@ final readonly class CoursePlan implements Written
         public array $review,
         public array $runThrough,
         public ?Forecast $forecast = null,
+        public ?Message $why = null,
+        public array $further = [],
         public array $others = [],
     ) {
     }
@@ -36,6 +41,7 @@ final readonly class CoursePlan implements Written
     {
         $lesson = $node->optional('lesson');
         $forecast = $node->optional('forecast');
+        $why = $node->optional('why');
 
         return new self(
             $node->required('course')->text(Fields::SHORT),
@@ -44,6 +50,8 @@ final readonly class CoursePlan implements Written
             Fields::each($node->optional('review'), PlannedReview::read(...)),
             Fields::ids($node->optional('run_through')),
             $forecast === null ? null : Forecast::read($forecast),
+            $why === null ? null : Message::read($why),
+            Fields::each($node->optional('further'), PlannedLesson::read(...)),
             $node->others(self::KEYS),
         );
     }
@@ -53,11 +61,25 @@ final readonly class CoursePlan implements Written
         return Fields::written([
             'course' => $this->course,
             'lesson' => $this->lesson?->toData(),
+            'further' => array_map(static fn (PlannedLesson $lesson): stdClass => $lesson->toData(), $this->further),
             'recap' => $this->recap,
             'review' => array_map(static fn (PlannedReview $review): stdClass => $review->toData(), $this->review),
             'run_through' => $this->runThrough,
             'forecast' => $this->forecast?->toData(),
+            'why' => $this->why?->toData(),
         ], $this->others);
+    }
+
+    /** @return list<PlannedLesson> all of the meeting's, in order */
+    public function lessons(): array
+    {
+        return $this->lesson === null ? $this->further : [$this->lesson, ...$this->further];
+    }
+
+    /** @return list<string> what is given as a lesson; what is only joined was given before */
+    public function given(): array
+    {
+        return array_merge([], ...array_map(static fn (PlannedLesson $lesson): array => $lesson->kind === LessonKind::Join ? [] : $lesson->entries, $this->lessons()));
     }
 
     /**
@@ -68,9 +90,9 @@ final readonly class CoursePlan implements Written
     public function entries(): array
     {
         return array_values(array_unique(array_merge(
-            $this->lesson->entries ?? [],
             $this->recap,
             $this->runThrough,
+            ...array_map(static fn (PlannedLesson $lesson): array => $lesson->entries, $this->lessons()),
             ...array_map(static fn (PlannedReview $review): array => $review->entries, $this->review),
         )));
     }

@@ -44,15 +44,19 @@ final readonly class MeetingBoxes
      * run-through rounded up, at most 15 % of the meeting; review the rest.
      *
      * @param  non-empty-list<CourseNeed>  $needs
+     * @param  array<string, int>  $fixed  minutes of boxes the teacher said, by the name of the {@see Box}
      */
-    public static function planned(int $total, array $needs): self
+    public static function planned(int $total, array $needs, array $fixed = []): self
     {
-        $around = self::shared($total, self::AROUND);
+        $around = self::around($total, $fixed);
         $notes = self::empty($around);
         $courses = [];
-        foreach (self::parts($around['middle'], array_map(static fn (CourseNeed $need): float => $need->share, $needs)) as $at => $middle) {
-            [$courses[], $said] = self::course($total, $middle, $needs[$at]);
-            array_push($notes, ...$said);
+        $shares = array_map(static fn (CourseNeed $need): float => $need->share, $needs);
+        $own = static fn (Box $box): array => isset($fixed[$box->value]) ? self::parts(min($fixed[$box->value], $around['middle']), $shares) : [];
+        $said = ['review' => $own(Box::Review), 'new' => $own(Box::New), 'run' => $own(Box::RunThrough)];
+        foreach (self::parts($around['middle'], $shares) as $at => $middle) {
+            [$courses[], $lacks] = self::course($total, $middle, $needs[$at], $said['review'][$at] ?? null, $said['new'][$at] ?? null, $said['run'][$at] ?? null);
+            array_push($notes, ...$lacks);
         }
         $sum = static fn (callable $of): int => (int) array_sum(array_map($of, $courses));
 
@@ -73,6 +77,54 @@ final readonly class MeetingBoxes
         return self::shared($total, self::AROUND)['middle'];
     }
 
+    /**
+     * The middle of each course.
+     *
+     * @param  non-empty-list<float>  $shares
+     * @param  array<string, int>  $fixed
+     * @return non-empty-list<int>
+     */
+    public static function middles(int $total, array $shares, array $fixed = []): array
+    {
+        return self::parts(self::around($total, $fixed)['middle'], $shares);
+    }
+
+    /** What stays for review of a course's middle: a fifth, rounded up. */
+    public static function keptForReview(int $middle): int
+    {
+        return intdiv($middle + self::REVIEW_PART - 1, self::REVIEW_PART);
+    }
+
+    /** The most a course's run-through takes. */
+    public static function mostRunThrough(int $total, float $share): int
+    {
+        return (int) floor(round($total * self::MOST_RUN_THROUGH / 100 * $share, 9));
+    }
+
+    /** Whole minutes, rounded up; what is whole but for the arithmetic stays so. */
+    public static function roundedUp(float $minutes): int
+    {
+        return (int) ceil(round($minutes, 9));
+    }
+
+    /**
+     * Settle, warm-up, focus and close as the teacher said or by their shares; the middle is what they leave.
+     *
+     * @param  array<string, int>  $fixed
+     * @return array{settle: int, warm_up: int, focus: int, middle: int, close: int}
+     */
+    private static function around(int $total, array $fixed): array
+    {
+        $around = self::shared($total, self::AROUND);
+        foreach (['settle', 'warm_up', 'focus', 'close'] as $box) {
+            $minutes = $fixed[$box] ?? $around[$box];
+            $around['middle'] -= $minutes - $around[$box];
+            $around[$box] = $minutes;
+        }
+
+        return $around['middle'] < 0 ? throw BoxesTooLong::fixed($total, $total - $around['middle']) : $around;
+    }
+
     public function minutes(Box $box): int
     {
         return $this->minutes[$box->value];
@@ -84,23 +136,31 @@ final readonly class MeetingBoxes
         return $this->minutes;
     }
 
-    /** Moves minutes from one box to another, never more than there are. */
-    public function moved(int $minutes, Box $from, Box $to): self
+    /** Gives a course's minutes of one box to another, never more than there are. */
+    public function given(int $course, int $minutes, Box $from, Box $to): self
     {
+        $of = static fn (CourseMinutes $own): array => ['review' => $own->review, 'new' => $own->new, 'run_through' => $own->runThrough];
+        $own = $of($this->courses[$course]);
+        $moved = min($minutes, $own[$from->value] ?? 0);
         $all = $this->minutes;
-        $moved = min($minutes, $all[$from->value]);
-        $all[$from->value] -= $moved;
-        $all[$to->value] += $moved;
+        foreach ([[$from->value, -$moved], [$to->value, $moved]] as [$box, $by]) {
+            $all[$box] += $by;
+            if (isset($own[$box])) {
+                $own[$box] += $by;
+            }
+        }
+        $courses = $this->courses;
+        $courses[$course] = new CourseMinutes($own['review'], $own['new'], $own['run_through']);
 
-        return new self($this->total, $all, $this->courses, $this->notes);
+        return new self($this->total, $all, array_values($courses), $this->notes);
     }
 
     /** @return array{CourseMinutes, list<Message>} */
-    private static function course(int $total, int $middle, CourseNeed $need): array
+    private static function course(int $total, int $middle, CourseNeed $need, ?int $review, ?int $fixedNew, ?int $fixedRun): array
     {
-        $wantedNew = self::roundedUp($need->newMinutes);
-        $wantedRun = min(self::roundedUp($need->runThroughMinutes), (int) floor(round($total * self::MOST_RUN_THROUGH / 100 * $need->share, 9)));
-        $kept = $wantedNew === 0 ? 0 : intdiv($middle + self::REVIEW_PART - 1, self::REVIEW_PART);
+        $wantedNew = $fixedNew ?? self::roundedUp($need->newMinutes);
+        $wantedRun = $fixedRun ?? min(self::roundedUp($need->runThroughMinutes), self::mostRunThrough($total, $need->share));
+        $kept = min($middle, $review ?? ($wantedNew === 0 || $fixedNew !== null ? 0 : self::keptForReview($middle)));
         $new = min($wantedNew, $middle - $kept);
         $run = min($wantedRun, $middle - $kept - $new);
         $notes = [];
@@ -173,10 +233,5 @@ final readonly class MeetingBoxes
         }
 
         return array_values($parts);
-    }
-
-    private static function roundedUp(float $minutes): int
-    {
-        return (int) ceil(round($minutes, 9));
     }
 }

@@ -6,14 +6,25 @@ namespace Gorvan\Core\Term;
 
 use Gorvan\Core\Reading\Message;
 
-/** A term laid out: a plan for each open meeting, by its place in the term from 0, and warnings with numbers. */
+/**
+ * A term laid out: a plan for each open meeting, by its place in the term from 0, what each course should come to, and
+ * warnings with numbers.
+ */
 final readonly class TermPlan
 {
     /**
      * @param  array<int, MeetingPlan>  $meetings
+     * @param  non-empty-list<CourseForecast>  $courses  in the order of the courses
      * @param  list<Message>  $warnings
+     * @param  array<int, list<ReviewProblem>>  $reviews  what the choice of review saw, by meeting and course
      */
-    public function __construct(public array $meetings, public array $warnings)
+    public function __construct(public array $meetings, public array $courses, public array $warnings, public array $reviews = [])
     {
+    }
+
+    /** Movements expected to be there at the end, over all courses: what a choice costs is counted in these. */
+    public function expected(): float
+    {
+        return array_sum(array_map(static fn (CourseForecast $course): float => $course->expected, $this->courses));
     }
 }

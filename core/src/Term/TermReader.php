@@ -28,8 +28,14 @@ final class TermReader
         return $this->readNode(JsonNode::parse($json));
     }
 
-    /** @throws BadInput */
-    public function readNode(JsonNode $root): Term
+    private const KEYS = ['from', 'to', 'timezone', 'pattern', 'closures'];
+
+    /**
+     * @param  list<string>  $known  keys that are read elsewhere
+     *
+     * @throws BadInput
+     */
+    public function readNode(JsonNode $root, array $known = []): Term
     {
         $from = Instant::day($root->required('from'));
         $last = $root->required('to');
@@ -56,7 +62,7 @@ final class TermReader
             $rows,
             array_map(self::closure(...), $closures),
             [
-                ...$root->unknown(['from', 'to', 'timezone', 'pattern', 'closures']),
+                ...$root->unknown([...self::KEYS, ...$known]),
                 ...array_merge(...array_map(static fn (JsonNode $row): array => $row->unknown(['weekday', 'at', 'minutes']), $pattern->items())),
                 ...array_merge(...array_map(static fn (JsonNode $row): array => $row->unknown(['from', 'to']), $closures)),
             ],

@@ -60,10 +60,10 @@ test('several courses share the middle by their shares, and their boxes are the 
 test('minutes move from one box to another, never more than there are', function () {
     $boxes = boxes(60, 20, 4);
     $review = $boxes->minutes(Box::Review);
-    $moved = $boxes->moved(5, Box::Review, Box::Focus);
+    $moved = $boxes->given(0, 5, Box::Review, Box::Focus);
     expect($moved->minutes(Box::Review))->toBe($review - 5)
         ->and($moved->minutes(Box::Focus))->toBe($boxes->minutes(Box::Focus) + 5)
-        ->and($boxes->moved(999, Box::Review, Box::Focus)->minutes(Box::Review))->toBe(0)
+        ->and($boxes->given(0, 999, Box::Review, Box::Focus)->minutes(Box::Review))->toBe(0)
         ->and(array_sum($moved->all()))->toBe(60)
         ->and($boxes->minutes(Box::Review))->toBe($review); // what it was moved from is as it was
 });

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use Gorvan\Core\Term\Change\DraftMeeting;
+use Gorvan\Core\Term\Change\TermDraft;
+use Gorvan\Core\Term\CourseOutset;
+use Gorvan\Core\Term\TermMeeting;
+use Gorvan\Core\Term\TermRequest;
+
+/** What a plan of a term is computed from: where its courses stand, and the term, as it is or as it is being changed. */
+final readonly class Planning
+{
+    /** @param  non-empty-list<CourseOutset>  $courses */
+    public function __construct(public string $seed, public array $courses, public TermDraft $draft)
+    {
+    }
+
+    public function of(TermDraft $draft): self
+    {
+        return new self($this->seed, $this->courses, $draft);
+    }
+
+    /** @param  callable(DraftMeeting): bool|null  $isOpen  which are planned; those that are still to come, unless said */
+    public function request(?callable $isOpen = null): TermRequest
+    {
+        $taking = $this->draft->taking();
+        $meetings = [];
+        foreach ($taking as $at => $meeting) {
+            $meetings[] = new TermMeeting($meeting->on, $meeting->minutes, $isOpen === null ? $meeting->isOpen : $isOpen($meeting), $meeting->pins, TermMeeting::keyOf($meeting->on, $meeting->at, ($taking[$at - 1]->on ?? null) === $meeting->on));
+        }
+
+        return new TermRequest($this->seed, $meetings, $this->courses);
+    }
+
+    /** @return list<string> the meetings of a request, in its order */
+    public function ids(): array
+    {
+        return array_map(static fn (DraftMeeting $meeting): string => $meeting->id, $this->draft->taking());
+    }
+}

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Course;
+use App\Models\CurrentSchool;
+use App\Models\LoggedClass;
+use App\Models\PlacedForm;
+use App\Models\Term;
+use Gorvan\Core\Lesson\LessonCutter;
+use Gorvan\Core\Memory\MemoryModel;
+use Gorvan\Core\Memory\Tracks;
+use Gorvan\Core\Reading\Day;
+use Gorvan\Core\Term\CourseHistory;
+use Gorvan\Core\Term\CourseOutset;
+use Gorvan\Core\Term\ExpectedStudent;
+use Gorvan\Core\Term\KnownEntry;
+use Illuminate\Support\Facades\DB;
+use LogicException;
+
+/** Reads what a plan of a term rests on: its meetings, what was taught, what each student remembers, and how often they come. */
+final class ReadPlanning
+{
+    public function __construct(
+        private readonly CurrentSchool $school,
+        private readonly LessonCutter $cutter,
+        private readonly ReadStandings $standings,
+        private readonly TaughtEntries $taught,
+        private readonly ReadTermDraft $draft,
+        private readonly MemoryModel $model = new MemoryModel,
+    ) {
+    }
+
+    public function __invoke(Term $term): Planning
+    {
+        $today = $this->school->today();
+        $comes = $this->attendance($term->group_id, $today);
+        $courses = [];
+        foreach ($term->courses()->with('form.entries')->get() as $row) {
+            $courses[] = $this->course($term, $row, $comes, $today);
+        }
+
+        return new Planning($term->id, $courses === [] ? throw new LogicException("term $term->id has no course") : $courses, ($this->draft)($term));
+    }
+
+    /** @param  array<string, float>  $comes  chance of coming, by student */
+    private function course(Term $term, Course $row, array $comes, string $today): CourseOutset
+    {
+        $placed = $row->form->placed();
+        $course = $row->course($placed);
+        $cut = $this->cutter->kept($placed->form, $course->scope(($this->taught)($term->group_id, $placed)->by(Day::number($term->starts_on) - 1, $placed->form)), $row->lessons());
+        $tracks = $this->standings->tracks($placed, array_keys($comes), $today);
+        $history = CourseHistory::of($this->evenings($term, $placed), $placed->form, $cut);
+
+        return new CourseOutset(
+            $course,
+            $cut,
+            ($this->taught)($term->group_id, $placed)->by(Day::number($today), $placed->form),
+            array_map(fn (string $student, float $chance): ExpectedStudent => new ExpectedStudent($student, $chance, 1.0, $this->known($placed, $tracks[$student] ?? [], $today)), array_keys($comes), array_values($comes)),
+            $history->twice,
+            $history->last,
+            $history->inARow,
+        );
+    }
+
+    /**
+     * What the classes of the term's group taught of a form, in order.
+     *
+     * @return list<list<string>> entries by the form's own ids, empty where nothing was
+     */
+    private function evenings(Term $term, PlacedForm $placed): array
+    {
+        $evenings = [];
+        $rows = LoggedClass::standing()->where('group_id', $term->group_id)->whereNotNull('meeting_id')->orderBy('on')->orderBy('made_at')->toBase()
+            ->selectRaw('array_to_json(taught) as taught')->get();
+        foreach ($rows as $row) {
+            $prefix = "$placed->id/";
+            $own = array_filter(json_decode($row->taught, true), static fn (string $one): bool => str_starts_with($one, $prefix));
+            $evenings[] = array_values(array_map(static fn (string $one): string => substr($one, strlen($prefix)), $own));
+        }
+
+        return $evenings;
+    }
+
+    /**
+     * How likely each member of a group comes, by what the logs since they joined say.
+     *
+     * @return array<string, float>
+     */
+    private function attendance(string $group, string $today): array
+    {
+        $rows = DB::select(<<<'SQL'
+            select m.student_id, count(l.id) as meetings, count(l.id) filter (where m.student_id = any(l.students)) as present
+            from group_members m
+            left join class_logs l on l.school_id = m.school_id and l.group_id = m.group_id and l.meeting_id is not null and l.on >= m.joined_on and l.on <= ?
+                and not exists (select from withdrawn w where w.school_id = l.school_id and w.id = l.id)
+            where m.school_id = ? and m.group_id = ? and m.left_on is null
+            group by m.student_id order by m.student_id
+            SQL, [$today, $this->school->id(), $group]);
+        $comes = [];
+        foreach ($rows as $row) {
+            $comes[$row->student_id] = ExpectedStudent::comesBy((int) $row->present, (int) $row->meetings);
+        }
+
+        return $comes;
+    }
+
+    /**
+     * @param  array<string, Tracks>  $tracks  by the entry's id in the form
+     * @return array<int, KnownEntry> by position
+     */
+    private function known(PlacedForm $placed, array $tracks, string $today): array
+    {
+        $known = [];
+        foreach ($tracks as $entry => $of) {
+            $position = $placed->form->positionOf((string) $entry);
+            $weaker = KnownEntry::weakerOf($of, Day::number($today), $this->model);
+            if ($position !== null && $weaker !== null) {
+                $known[$position] = $weaker;
+            }
+        }
+
+        return $known;
+    }
+}

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Term;
+
+use Gorvan\Core\Reading\Day;
+use Gorvan\Core\Reading\Fields;
+use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Reading\Written;
+use stdClass;
+
+/** What a course should come to on its day: that of the showing, or a week after the last meeting (engine 9). */
+final readonly class CourseForecast implements Written
+{
+    /** A movement holds, and a passage does at a showing, at this mean recall. */
+    public const HOLD_RECALL = 0.8;
+
+    /** No entry of a passage that holds at a showing is under this. */
+    public const LEAST_RECALL = 0.6;
+
+    /** What falls under this on any day of the term is named. */
+    public const LOW_RECALL = 0.5;
+
+    /**
+     * @param  int  $day  what is said is said of this day
+     * @param  int|null  $reach  position of the last entry taught
+     * @param  int  $movements  taught by then
+     * @param  int  $holds  movements whose mean recall is 0.8 or more
+     * @param  float  $expected  movements: the sum of their mean recalls
+     * @param  float|null  $mean  recall of what was taught
+     * @param  array<int, float>  $weakest  the lowest mean recalls, by position
+     * @param  list<int>  $low  positions that fall under 0.5 on some day
+     * @param  list<int>  $left  numbers of the lessons that are not reached
+     * @param  ShowingForecast|null  $showing  null where there is none
+     * @param  array<string, int>  $minutes  of the planned meetings, by box
+     */
+    public function __construct(
+        public string $course,
+        public int $day,
+        public ?int $reach,
+        public int $movements,
+        public int $holds,
+        public float $expected,
+        public ?float $mean,
+        public array $weakest,
+        public array $low,
+        public array $left,
+        public ?ShowingForecast $showing,
+        public array $minutes,
+    ) {
+    }
+
+    /** @throws \Gorvan\Core\Reading\BadInput */
+    public static function read(JsonNode $node): self
+    {
+        $whole = static fn (string $key): array => Fields::each($node->optional($key), static fn (JsonNode $one): int => $one->whole(0, 600));
+        $weakest = [];
+        foreach ($node->optional('weakest')?->items() ?? [] as $one) {
+            $weakest[$one->required('at')->whole(1, 600)] = $one->required('recall')->number(0, 1);
+        }
+        $minutes = [];
+        foreach ($node->optional('minutes')?->items() ?? [] as $box) {
+            $minutes[$box->required('kind')->oneOf(Box::class)->value] = $box->required('minutes')->whole(0, 1_000_000);
+        }
+        $showing = $node->optional('showing');
+
+        return new self(
+            $node->required('course')->text(Fields::SHORT),
+            Day::number(\Gorvan\Core\Reading\Instant::day($node->required('day'))),
+            $node->optional('reach')?->whole(1, 600),
+            $node->required('movements')->whole(0, 600),
+            $node->required('holds')->whole(0, 600),
+            $node->required('expected')->number(0, 600),
+            $node->optional('mean')?->number(0, 1),
+            $weakest,
+            $whole('low'),
+            $whole('left'),
+            $showing === null ? null : ShowingForecast::read($showing),
+            $minutes,
+        );
+    }
+
+    public function toData(): stdClass
+    {
+        return Fields::written([
+            'course' => $this->course,
+            'day' => Day::text($this->day),
+            'reach' => $this->reach,
+            'movements' => $this->movements,
+            'holds' => $this->holds,
+            'expected' => $this->expected,
+            'mean' => $this->mean,
+            'weakest' => array_map(static fn (int $at, float $recall): array => ['at' => $at, 'recall' => $recall], array_keys($this->weakest), $this->weakest),
+            'low' => $this->low,
+            'left' => $this->left,
+            'showing' => $this->showing?->toData(),
+            'minutes' => array_map(static fn (string $box, int $minutes): array => ['kind' => $box, 'minutes' => $minutes], array_keys($this->minutes), $this->minutes),
+        ]);
+    }
+}

@@ -1,0 +1,208 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Term\Internal;
+
+use Gorvan\Core\Memory\Evidence;
+use Gorvan\Core\Memory\MemoryModel;
+use Gorvan\Core\Memory\MemoryState;
+use Gorvan\Core\Term\ExpectedStudent;
+
+/**
+ * The memories of a class while a plan is walked through: each student several times over, so that a forecast is an average
+ * and not a best case (engine 9). Days are whole numbers ({@see \Gorvan\Core\Reading\Day}).
+ *
+ * @internal
+ */
+final class SimulatedClass
+{
+    /** So many memories at least stand for a class. */
+    private const LEAST_COPIES = 64;
+
+    /** Draws are read from the first 52 bits of a hash. */
+    private const HEX_DIGITS = 13;
+
+    private const DRAWS = 2 ** 52;
+
+    public readonly int $count;
+
+    /** @var non-empty-list<ExpectedStudent> whom each memory belongs to */
+    private array $students;
+
+    /** @var non-empty-list<int> which copy of the student each memory is */
+    private array $copies;
+
+    /** @var array<int, array<int, MemoryState>> by position and memory */
+    private array $states = [];
+
+    /** @var array<int, array<int, int>> day of the last contact, by position and memory */
+    private array $lasts = [];
+
+    /** @var array<int, array<int, MemoryState>> states after practice on the day that is looked at */
+    private array $practised = [];
+
+    private int $practisedOn = PHP_INT_MIN;
+
+    private readonly Evidence $practice;
+
+    private readonly MemoryState $firstPractised;
+
+    private float $allCome = 0.0;
+
+    /** @param  list<ExpectedStudent>  $students  none: invented ones */
+    public function __construct(private readonly string $seed, array $students, private readonly MemoryModel $model = new MemoryModel)
+    {
+        $roster = $students === [] ? ExpectedStudent::invented() : $students;
+        $times = max(1, (int) ceil(self::LEAST_COPIES / count($roster)));
+        $all = $copies = [];
+        foreach ($roster as $student) {
+            for ($copy = 0; $copy < $times; $copy++) {
+                foreach ($student->known as $position => $known) {
+                    $this->states[$position][count($all)] = $known->state;
+                    $this->lasts[$position][count($all)] = $known->last;
+                }
+                $all[] = $student;
+                $copies[] = $copy;
+                $this->allCome += $student->comes;
+            }
+        }
+        $this->students = $all; // @phpstan-ignore assign.propertyType (a roster is never empty)
+        $this->copies = $copies; // @phpstan-ignore assign.propertyType
+        $this->count = count($all);
+        $this->practice = Evidence::practised();
+        $this->firstPractised = $model->first($this->practice);
+    }
+
+    /**
+     * Who comes, by a pure function of seed, student, date and copy.
+     *
+     * @return list<int> the memories that are there
+     */
+    public function present(string $date): array
+    {
+        $present = [];
+        foreach ($this->students as $at => $student) {
+            $bits = substr(hash('sha256', "$this->seed|$student->id|$date|{$this->copies[$at]}"), 0, self::HEX_DIGITS);
+            if (hexdec($bits) / self::DRAWS < $student->comes) {
+                $present[] = $at;
+            }
+        }
+
+        return $present;
+    }
+
+    /**
+     * Unmarked contact with an entry on a day; a second one on the same day changes nothing.
+     *
+     * @param  list<int>  $present
+     */
+    public function contact(int $position, int $day, Evidence $evidence, array $present): void
+    {
+        $known = $evidence === $this->practice && $this->practisedOn === $day ? $this->practised[$position] ?? [] : [];
+        foreach ($present as $at) {
+            $state = $this->states[$position][$at] ?? null;
+            if ($state === null) {
+                $this->states[$position][$at] = $this->model->first($evidence);
+            } elseif ($this->lasts[$position][$at] < $day) {
+                $this->states[$position][$at] = $known[$at] ?? $this->model->later($state, $day - $this->lasts[$position][$at], $evidence, $this->students[$at]->trust);
+            } else {
+                continue;
+            }
+            $this->lasts[$position][$at] = $day;
+        }
+    }
+
+    /** How many of the class come to a meeting, on average, 0..1. */
+    public function usuallyComes(): float
+    {
+        return $this->allCome / $this->count;
+    }
+
+    /** What {@see gain()} and {@see contact()} call practice. */
+    public function practice(): Evidence
+    {
+        return $this->practice;
+    }
+
+    /**
+     * What practising an entry tonight is worth (engine 7).
+     *
+     * @param  Evidence|null  $other  what else tonight does to the entry
+     */
+    public function gain(int $position, int $day, int $next, ?Evidence $other): EntryGain
+    {
+        if ($this->practisedOn !== $day) {
+            [$this->practised, $this->practisedOn] = [[], $day];
+        }
+        $states = $this->states[$position] ?? [];
+        $lasts = $this->lasts[$position] ?? [];
+        $model = $this->model;
+        $ahead = $next - $day;
+        $fromNothing = $model->recall($ahead, $this->firstPractised->stability);
+        $fromOther = $other === null ? 0.0 : $model->recall($ahead, $model->first($other)->stability);
+        $sum = $with = $without = 0.0;
+        $byStudent = [];
+        $after = [];
+        foreach ($this->students as $at => $student) {
+            $state = $states[$at] ?? null;
+            if ($state === null) {
+                [$one, $none] = [$fromNothing, $fromOther];
+            } elseif ($lasts[$at] >= $day) {
+                $one = $none = $model->recall($next - $lasts[$at], $state->stability);
+            } else {
+                $after[$at] = $model->later($state, $day - $lasts[$at], $this->practice, $student->trust);
+                $one = $model->recall($ahead, $after[$at]->stability);
+                $none = $other === null
+                    ? $model->recall($next - $lasts[$at], $state->stability)
+                    : $model->recall($ahead, $model->later($state, $day - $lasts[$at], $other, $student->trust)->stability);
+            }
+            $sum += $student->comes * ($one - $none);
+            $with += $one;
+            $without += $none;
+            $byStudent[$student->id] = ($byStudent[$student->id] ?? 0.0) + $one - $none;
+        }
+        $this->practised[$position] = $after;
+
+        return new EntryGain($this->allCome > 0.0 ? $sum / $this->allCome : 0.0, $with / $this->count, $without / $this->count, $byStudent);
+    }
+
+    /** Mean recall over the class; who has never met the entry counts as 0. */
+    public function meanRecall(int $position, int $day): float
+    {
+        $sum = 0.0;
+        $lasts = $this->lasts[$position] ?? [];
+        foreach ($this->states[$position] ?? [] as $at => $state) {
+            $sum += $this->model->recall(max(0, $day - $lasts[$at]), $state->stability);
+        }
+
+        return $sum / $this->count;
+    }
+
+    /**
+     * The share of the class that has met every one of some entries, and their mean recall of them, read after so many days
+     * at most.
+     *
+     * @param  non-empty-list<int>  $positions
+     * @return array{float, float}
+     */
+    public function met(array $positions, int $day, int $mostDays): array
+    {
+        $met = 0;
+        $sum = 0.0;
+        for ($at = 0; $at < $this->count; $at++) {
+            $own = 0.0;
+            foreach ($positions as $position) {
+                $state = $this->states[$position][$at] ?? null;
+                if ($state === null) {
+                    continue 2;
+                }
+                $own += $this->model->recall(max(0, min($mostDays, $day - $this->lasts[$position][$at])), $state->stability);
+            }
+            $met++;
+            $sum += $own / count($positions);
+        }
+
+        return [$met / $this->count, $met === 0 ? 0.0 : $sum / $met];
+    }
+}

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Term;
+
+use Gorvan\Core\Reading\Fields;
+use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Reading\Written;
+use stdClass;
+
+/** What the teacher fixed of a meeting: the planner keeps it, and plans around it (engine 9). */
+final readonly class MeetingPins implements Written
+{
+    /**
+     * @param  bool  $nothingNew  tonight brings nothing new
+     * @param  bool  $spendsReserve  this reserve may be used for new work
+     * @param  array<string, int>  $lessons  number of the lesson that is given here, by course
+     * @param  array<string, int>  $boxes  minutes of a box, by the name of the {@see Box}
+     * @param  array<string, list<string>>  $without  entries that are not reviewed tonight, by course
+     * @param  array<string, list<list<string>>>  $with  passages that are reviewed tonight whatever they are worth, by course
+     * @param  string|null  $focus  in the teacher's own words
+     */
+    public function __construct(
+        public bool $nothingNew = false,
+        public bool $spendsReserve = false,
+        public array $lessons = [],
+        public array $boxes = [],
+        public array $without = [],
+        public array $with = [],
+        public ?string $focus = null,
+    ) {
+    }
+
+    /** @throws \Gorvan\Core\Reading\BadInput */
+    public static function read(JsonNode $node): self
+    {
+        return new self(
+            $node->optional('nothing_new')?->bool() ?? false,
+            $node->optional('spends_reserve')?->bool() ?? false,
+            self::by($node->optional('lessons'), static fn (JsonNode $one): int => $one->whole(1, 600)),
+            self::by($node->optional('boxes'), static fn (JsonNode $one): int => $one->whole(0, 1440)),
+            self::by($node->optional('without'), Fields::ids(...)),
+            self::by($node->optional('with'), static fn (JsonNode $one): array => array_map(Fields::ids(...), $one->items())),
+            $node->optional('focus')?->text(Fields::LONG),
+        );
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(JsonNode): T  $read
+     * @return array<string, T>
+     */
+    private static function by(?JsonNode $node, callable $read): array
+    {
+        $all = [];
+        foreach ($node?->others([]) ?? [] as $name => $value) {
+            $all[(string) $name] = $read(JsonNode::of($value, "{$node?->path}.$name"));
+        }
+
+        return $all;
+    }
+
+    public function toData(): stdClass
+    {
+        return Fields::written([
+            'nothing_new' => $this->nothingNew ?: null,
+            'spends_reserve' => $this->spendsReserve ?: null,
+            'lessons' => $this->lessons === [] ? null : (object) $this->lessons,
+            'boxes' => $this->boxes === [] ? null : (object) $this->boxes,
+            'without' => $this->without === [] ? null : (object) $this->without,
+            'with' => $this->with === [] ? null : (object) $this->with,
+            'focus' => $this->focus,
+        ]);
+    }
+
+    /** @return list<array<string, mixed>> as a plan carries them */
+    public function listed(): array
+    {
+        $listed = [];
+        foreach ([['nothing_new', $this->nothingNew], ['spend_reserve', $this->spendsReserve]] as [$what, $isSaid]) {
+            $isSaid && $listed[] = ['what' => $what];
+        }
+        foreach ($this->lessons as $course => $number) {
+            $listed[] = ['what' => 'lesson', 'course' => $course, 'value' => $number];
+        }
+        foreach ($this->boxes as $box => $minutes) {
+            $listed[] = ['what' => 'box', 'box' => $box, 'value' => $minutes];
+        }
+        foreach ($this->without as $course => $entries) {
+            $listed[] = ['what' => 'review_out', 'course' => $course, 'entries' => $entries];
+        }
+        foreach ($this->with as $course => $passages) {
+            foreach ($passages as $entries) {
+                $listed[] = ['what' => 'review_in', 'course' => $course, 'entries' => $entries];
+            }
+        }
+
+        return $listed;
+    }
+
+    public function isEmpty(): bool
+    {
+        return $this == new self;
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Term;
+
+/** Everything a plan of a term is decided by. */
+final readonly class TermRequest
+{
+    /**
+     * @param  list<TermMeeting>  $meetings  the whole term in order; those not open stay as they were, cancelled ones are not among them
+     * @param  non-empty-list<CourseOutset>  $courses  all with the same students
+     */
+    public function __construct(public string $seed, public array $meetings, public array $courses)
+    {
+    }
+}

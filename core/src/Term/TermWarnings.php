@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Term;
+
+use Gorvan\Core\Form\EntryKind;
+use Gorvan\Core\Form\Form;
+use Gorvan\Core\Reading\Message;
+
+/** What a plan has to say of itself, with numbers (engine 9). */
+final class TermWarnings
+{
+    /**
+     * @param  array<int, MeetingPlan>  $planned
+     * @return list<Message>
+     */
+    public static function of(CourseOutset $outset, CourseForecast $forecast, array $planned): array
+    {
+        $form = $outset->course->form;
+        $warnings = [];
+        if ($forecast->left !== []) {
+            $warnings[] = $forecast->reach === null
+                ? Message::of('plan.reaches_nothing', count: count($forecast->left))
+                : Message::of('plan.ends_at', reached: self::movements($form, $forecast->reach), all: self::movements($form, $form->count()), count: count($forecast->left));
+        }
+        $showing = $outset->course->showing;
+        if ($showing !== null && $forecast->showing !== null && ! $forecast->showing->holds()) {
+            $warnings[] = Message::of('plan.showing_fails', on: $showing->on, mean: (int) round(100 * $forecast->showing->mean), title: $form->at($forecast->showing->leastAt)->title, least: (int) round(100 * $forecast->showing->least));
+        }
+        if ($forecast->low !== []) {
+            $warnings[] = Message::of('plan.low', count: count($forecast->low), positions: $forecast->low);
+        }
+        if ($outset->course->approach === Approach::SidesThenJoined && \Gorvan\Core\Lesson\SideStretches::of($form, $outset->course->target) === []) {
+            $warnings[] = Message::of('plan.no_sides');
+        }
+        $long = self::inParts($outset, $planned);
+        if ($long !== null) {
+            $warnings[] = $long;
+        }
+
+        return $warnings;
+    }
+
+    /**
+     * Lessons that no evening takes in whole.
+     *
+     * @param  array<int, MeetingPlan>  $planned
+     */
+    private static function inParts(CourseOutset $outset, array $planned): ?Message
+    {
+        $whys = array_filter(array_map(static fn (MeetingPlan $plan): ?Message => $plan->course($outset->course->id)?->why, $planned), static fn (?Message $why): bool => $why?->code === 'plan.why.in_part');
+        if ($whys === []) {
+            return null;
+        }
+        $most = min(array_map(static fn (Message $why): int => is_int($why->with['most'] ?? null) ? $why->with['most'] : 0, $whys));
+
+        return Message::of('plan.in_parts', count: count($whys), load: round($most / $outset->course->approach->minutesPerLoad(), 1));
+    }
+
+    /** How many movements a form has up to a position. */
+    private static function movements(Form $form, int $to): int
+    {
+        return count(array_filter(array_slice($form->entries, 0, $to), static fn ($entry): bool => $entry->kind === EntryKind::Movement));
+    }
+}
