@@ -2,10 +2,12 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\CalendarController;
 use App\Http\Controllers\FormController;
 use App\Http\Controllers\FormFileController;
 use App\Http\Controllers\GroupController;
 use App\Http\Controllers\MeetingController;
+use App\Http\Controllers\PlanController;
 use App\Http\Controllers\RunController;
 use App\Http\Controllers\ScoreController;
 use App\Http\Controllers\SessionController;
@@ -62,6 +64,22 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::post('terms', [TermController::class, 'store'])->can('plan');
     Route::get('terms/{term}', [TermController::class, 'show'])->can('read', 'term');
     Route::delete('terms/{term}', [TermController::class, 'destroy'])->can('plan', 'term');
+
+    Route::get('terms/{term}/changes', [PlanController::class, 'history'])->can('read', 'term');
+    Route::post('terms/{term}/changes/preview', [PlanController::class, 'preview'])->can('plan', 'term');
+    Route::post('terms/{term}/changes', [PlanController::class, 'change'])->can('plan', 'term');
+    Route::post('plan-changes/{change}/take-back', [PlanController::class, 'takeBack'])->can('plan', 'change');
+    Route::post('terms/{term}/courses', [PlanController::class, 'addCourse'])->can('plan', 'term');
+    Route::patch('courses/{course}', [PlanController::class, 'changeCourse'])->can('plan', 'course');
+    Route::delete('courses/{course}', [PlanController::class, 'removeCourse'])->can('plan', 'course');
+    Route::get('terms/{term}/questions', [PlanController::class, 'questions'])->can('read', 'term');
+    Route::post('terms/{term}/questions', [PlanController::class, 'ask'])->can('plan', 'term');
+    Route::post('plan-questions/{question}/take-over', [PlanController::class, 'takeOver'])->can('plan', 'question');
+
+    Route::post('calendar/closures', [CalendarController::class, 'closures'])->can('plan');
+    Route::get('groups/{group}/calendar', [CalendarController::class, 'file'])->can('read', 'group');
+    Route::post('groups/{group}/feed', [CalendarController::class, 'make'])->can('plan', 'group');
+    Route::delete('groups/{group}/feed', [CalendarController::class, 'revoke'])->can('plan', 'group');
 
     Route::get('meetings/{meeting}', [MeetingController::class, 'show'])->can('read', 'meeting');
     Route::put('meetings/{meeting}/attendance', [MeetingController::class, 'attendance'])->can('mark', 'meeting');

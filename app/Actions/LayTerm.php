@@ -57,6 +57,11 @@ final class LayTerm
     public function __invoke(Group $group, string $title, array $term, array $courses): Term
     {
         $dates = $this->dates($term);
+        foreach ($courses as $course) {
+            if ($course->showing !== null && ($course->showing->on < $term['from'] || $course->showing->on > $term['to'])) {
+                throw Refused::because(Message::of('contradiction.showing_outside', on: $course->showing->on, from: $term['from'], to: $term['to']), 'showing');
+            }
+        }
         $row = DB::transaction(function () use ($group, $title, $term, $courses, $dates): Term {
             $row = Term::create([
                 'group_id' => $group->id,
@@ -81,6 +86,7 @@ final class LayTerm
                     'lesson_load' => $course->lessonLoad,
                     'lesson_count' => $course->lessonCount,
                     'pins' => (object) [],
+                    'showing' => $course->showing === null ? null : json_encode($course->showing->toData(), JSON_THROW_ON_ERROR),
                 ]);
                 ($this->cut)($made->setRelation('term', $row), $course->form->placed(), self::minutes($dates));
             }

@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Models\Form;
 use Gorvan\Core\Term\Approach;
+use Gorvan\Core\Term\Showing;
 
 /** A course as it is asked for when a term is laid; ends of its target by the id in the form, null for the form's own. */
 final readonly class NewCourse
@@ -18,6 +19,7 @@ final readonly class NewCourse
         public ?string $lastEntry = null,
         public ?float $lessonLoad = null,
         public ?int $lessonCount = null,
+        public ?Showing $showing = null,
     ) {
     }
 }

@@ -33,7 +33,11 @@ final class PlanTerm
     ) {
     }
 
-    public function __invoke(Term $term): void
+    /**
+     * @param  PlanChange|null  $change  by hand, that asked for it; it is told what it moved
+     * @param  PlanView|null  $was  the plan before that change
+     */
+    public function __invoke(Term $term, ?PlanChange $change = null, ?PlanView $was = null): void
     {
         $today = $this->school->today();
         if ($term->ends_on < $today) {
@@ -42,7 +46,7 @@ final class PlanTerm
         $asked = $term->plan_asked;
         $cause = $term->plan_cause;
         $planning = ($this->read)($term);
-        $was = $this->views->of($term, $planning->draft);
+        $was ??= $this->views->of($term, $planning->draft);
         $ids = $planning->ids();
         $plan = $this->planner->plan($planning->request());
         $plans = self::byMeeting($plan, $ids);
@@ -52,14 +56,16 @@ final class PlanTerm
             $plans += self::byMeeting($this->planner->plan($planning->request($isUnplanned)), $ids);
         }
         $difference = PlanDifference::between($was, new PlanView($planning->draft->meetings, [...$was->plans, ...$plans], $plan->courses), $this->views->titles($term));
-        DB::transaction(function () use ($term, $asked, $plans, $plan, $difference, $cause, $was): void {
+        DB::transaction(function () use ($term, $asked, $plans, $plan, $difference, $cause, $was, $change): void {
             $now = Term::lockForUpdate()->find($term->id);
             if ($now === null || $now->plan_asked !== $asked) {
                 return; // something changed meanwhile, and whoever changed it has asked again
             }
             $this->write($now, $plans, $plan);
-            if ($was->plans !== [] && $difference !== []) {
-                PlanChange::create(['term_id' => $now->id, 'cause' => $cause ?? json_encode(Message::of('cause.day'), JSON_THROW_ON_ERROR), 'difference' => json_encode($difference, JSON_THROW_ON_ERROR)]);
+            if ($change !== null) {
+                $change->update(['difference' => json_encode($difference, JSON_THROW_ON_ERROR)]);
+            } elseif ($was->plans !== [] && $difference !== []) {
+                PlanChange::create(['term_id' => $now->id, 'plan' => $asked, 'touched' => '[]', 'cause' => $cause ?? json_encode(Message::of('cause.day'), JSON_THROW_ON_ERROR), 'difference' => json_encode($difference, JSON_THROW_ON_ERROR)]);
             }
         });
     }

@@ -50,18 +50,21 @@ final class ReadPlanning
     {
         $placed = $row->form->placed();
         $course = $row->course($placed);
-        $cut = $this->cutter->kept($placed->form, $course->scope(($this->taught)($term->group_id, $placed)->by(Day::number($term->starts_on) - 1, $placed->form)), $row->lessons());
+        $taught = ($this->taught)($term->group_id, $placed);
+        $learned = $taught->by(Day::number($term->starts_on) - 1, $placed->form);
+        $cut = $this->cutter->kept($placed->form, $course->scope($learned), $row->lessons());
         $tracks = $this->standings->tracks($placed, array_keys($comes), $today);
         $history = CourseHistory::of($this->evenings($term, $placed), $placed->form, $cut);
 
         return new CourseOutset(
             $course,
             $cut,
-            ($this->taught)($term->group_id, $placed)->by(Day::number($today), $placed->form),
+            $taught->by(Day::number($today), $placed->form),
             array_map(fn (string $student, float $chance): ExpectedStudent => new ExpectedStudent($student, $chance, 1.0, $this->known($placed, $tracks[$student] ?? [], $today)), array_keys($comes), array_values($comes)),
             $history->twice,
             $history->last,
             $history->inARow,
+            $learned,
         );
     }
 

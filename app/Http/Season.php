@@ -13,6 +13,7 @@ use App\Models\LoggedClass;
 use App\Models\Meeting;
 use App\Models\PlacedForm;
 use App\Models\Term;
+use Gorvan\Core\Form\Form;
 use Gorvan\Core\Reading\Message;
 use Illuminate\Database\Eloquent\Collection;
 
@@ -23,14 +24,17 @@ final class Season
     {
     }
 
-    /** @return list<MeetingRow> by instant */
-    public function rows(Term $term, PlacedForm $placed, string $course): array
+    /**
+     * @param  array<string, Form>  $forms  of the other courses, by course
+     * @return list<MeetingRow> by instant
+     */
+    public function rows(Term $term, PlacedForm $placed, string $course, array $forms = []): array
     {
         /** @var Collection<int, Meeting> $meetings */
         $meetings = $term->meetings()->orderBy('starts_at')->get();
         $taught = $this->taught($meetings->pluck('id')->all(), $placed);
 
-        return array_values($meetings->map(fn (Meeting $meeting): MeetingRow => MeetingRow::of($meeting, $placed->form, $course, $taught[$meeting->id] ?? null, $this->school))->all());
+        return array_values($meetings->map(fn (Meeting $meeting): MeetingRow => MeetingRow::of($meeting, $placed->form, $course, $taught[$meeting->id] ?? null, $this->school, $forms))->all());
     }
 
     /** @return list<TickData> */
@@ -71,7 +75,7 @@ final class Season
         if ($term->isBeingPlanned() || $planned === $today || $term->ends_on < $today) {
             return;
         }
-        $went = $term->meetings()->where('on', '<', $today)->when($planned !== null, static fn ($since) => $since->where('on', '>=', $planned))
+        $went = $term->meetings()->where('on', '<', $today)->where('state', '<>', 'cancelled')->when($planned !== null, static fn ($since) => $since->where('on', '>=', $planned))
             ->whereDoesntHave('logs', static fn ($logs) => $logs->standing());
         if ($went->exists()) {
             ($this->ask)($term, Message::of('cause.unsaid'));

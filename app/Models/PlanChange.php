@@ -15,6 +15,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $term_id
  * @property string|null $made_by
  * @property \Illuminate\Support\Carbon $at
+ * @property int $plan  of the term, as often as it had been asked for by then
+ * @property string $touched  JSON list of what was changed by hand
  * @property string $cause
  * @property string $difference
  * @property string|null $before
@@ -34,6 +36,13 @@ final class PlanChange extends Model
     protected function casts(): array
     {
         return ['at' => 'datetime', 'is_taken_back' => 'boolean'];
+    }
+
+    protected static function booted(): void
+    {
+        self::creating(static function (self $row): void {
+            $row->at ??= now();
+        });
     }
 
     /** @return BelongsTo<Term, $this> */

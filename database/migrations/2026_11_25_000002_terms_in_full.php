@@ -36,6 +36,8 @@ return new class extends Migration
             $table->uuid('term_id');
             $table->uuid('made_by')->nullable()->comment('null where nobody did: a class was not said, a day passed');
             $table->timestampTz('at', 6)->useCurrent();
+            $table->integer('plan')->comment('of the term, as often as it had been asked for by then');
+            $table->json('touched')->comment('the meetings that were changed by hand');
             $table->json('cause')->comment('because of what');
             $table->json('difference')->comment('what it moved, in codes');
             $table->json('before')->nullable()->comment('the term before, where it can be taken back');

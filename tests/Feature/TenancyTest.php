@@ -24,11 +24,16 @@ beforeEach(function () {
         app(App\Actions\WithdrawFacts::class)([['id' => (string) Str::ulid(), 'of' => $this->markId, 'at' => new DateTimeImmutable]], $this->other['user']);
     });
     $this->inside($this->other['user']->school, fn () => app(App\Actions\TakeAttendance::class)($meeting, [Student::first()->id => true], $this->other['user']));
+    $this->inside($this->other['user']->school, function () use ($meeting) {
+        app(App\Actions\ChangeTerm::class)($meeting->term, [new Gorvan\Core\Term\Change\SetRoom($this->meetings($this->other['term'])[9]->id, 'Loft')], 0, $this->other['user']);
+        app(App\Actions\AskQuestion::class)($meeting->term->fresh(), App\Models\QuestionKind::Minutes, [], $this->other['user']->id);
+    });
     $this->logged($meeting, $this->other['user']);
     $this->inside($this->other['user']->school, fn () => app(App\Actions\ReadStandings::class)(App\Models\Form::first()->placed(), [Student::first()->id], '2026-01-25'));
     $this->clockAt('2026-01-25T20:00:00+01:00');
     $this->inside($this->other['user']->school, fn () => app(App\Actions\ReadStandings::class)(App\Models\Form::first()->placed(), Student::pluck('id')->all(), '2026-01-25'));
-    $this->theirs = ['form' => $this->other['form']->id, 'group' => $this->other['group']->id, 'term' => $this->other['term']->id, 'meeting' => $meeting->id, 'student' => $this->inside($this->other['user']->school, fn () => Student::first()->id)];
+    $this->theirs = ['form' => $this->other['form']->id, 'group' => $this->other['group']->id, 'term' => $this->other['term']->id, 'meeting' => $meeting->id, 'student' => $this->inside($this->other['user']->school, fn () => Student::first()->id),
+        'change' => $this->inside($this->other['user']->school, fn () => App\Models\PlanChange::first()->id), 'course' => $this->inside($this->other['user']->school, fn () => App\Models\Course::first()->id), 'question' => $this->inside($this->other['user']->school, fn () => App\Models\PlanQuestion::first()->id)];
 });
 
 /** @return list<string> every table whose rows belong to a school */

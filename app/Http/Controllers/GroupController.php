@@ -156,12 +156,12 @@ final class GroupController extends Controller
     /** What is planned of the group's form at the first meeting to come that brings something new. */
     private function nextLesson(Group $group, PlacedForm $placed): ?CoursePlan
     {
-        $meetings = Meeting::with('term.courses')->where('on', '>=', $this->school->today())->whereIn('term_id', Term::where('group_id', $group->id)->select('id'))
+        $meetings = Meeting::with('term.courses')->where('on', '>=', $this->school->today())->where('state', '<>', 'cancelled')->whereIn('term_id', Term::where('group_id', $group->id)->select('id'))
             ->whereDoesntHave('logs', static fn ($logs) => $logs->standing())->orderBy('starts_at')->limit(self::MEETINGS_AHEAD)->get();
         foreach ($meetings as $meeting) {
             $course = $meeting->term->courses->firstWhere('form_id', $placed->id);
             $part = $course === null ? null : $meeting->planned()?->course($course->id);
-            if ($part?->lesson !== null) {
+            if ($part !== null && $part->given() !== []) {
                 return $part;
             }
         }

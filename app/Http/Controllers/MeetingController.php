@@ -66,9 +66,9 @@ final class MeetingController extends Controller
     {
         $today = $this->school->today();
         /** @var \Illuminate\Database\Eloquent\Collection<int, Meeting> $meetings */
-        $meetings = Meeting::with('term')->where('on', $today)->orderBy('starts_at')->get();
+        $meetings = Meeting::with('term')->where('on', $today)->where('state', '<>', 'cancelled')->orderBy('starts_at')->get();
         /** @var Meeting|null $next */
-        $next = Meeting::with('term.courses.form')->where('on', '>', $today)->orderBy('starts_at')->first();
+        $next = Meeting::with('term.courses.form')->where('on', '>', $today)->where('state', '<>', 'cancelled')->orderBy('starts_at')->first();
         $course = $next?->term->courses->first();
 
         return new JsonResponse(new TodayData(
@@ -212,7 +212,7 @@ final class MeetingController extends Controller
     private function unsaid(string $today): array
     {
         $running = Term::where('ends_on', '>=', $today)->where('starts_on', '<', $today);
-        $meetings = Meeting::with('term.group')->whereIn('term_id', $running->select('id'))->where('on', '<', $today)
+        $meetings = Meeting::with('term.group')->whereIn('term_id', $running->select('id'))->where('on', '<', $today)->where('state', '<>', 'cancelled')
             ->whereDoesntHave('logs', static fn ($logs) => $logs->standing())->orderByDesc('starts_at')->limit(self::MOST_UNSAID)->get();
 
         return array_values($meetings->map(static fn (Meeting $meeting): UnsaidData => new UnsaidData($meeting->id, $meeting->term->group->name, $meeting->on))->all());

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\AskQuestion;
 use App\Actions\LayTerm;
 use App\Actions\NewCourse;
 use App\Actions\Refused;
@@ -11,18 +12,22 @@ use App\Actions\RemoveTerm;
 use App\Http\Data\ClosureData;
 use App\Http\Data\DateData;
 use App\Http\Data\DatesData;
-use App\Http\Data\FormData;
 use App\Http\Data\TermData;
 use App\Http\Data\TermSummary;
 use App\Http\OpenApi\Makes;
 use App\Http\OpenApi\Reads;
 use App\Http\OpenApi\Removes;
 use App\Http\Season;
+use App\Http\TermPages;
+use App\Models\CurrentSchool;
 use App\Models\Group;
+use App\Models\QuestionKind;
 use App\Models\Term;
+use App\Policies\Ability;
 use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Term\Approach;
 use Gorvan\Core\Term\MeetingDate;
+use Gorvan\Core\Term\Showing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -37,6 +42,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'pattern', type: 'array', items: new OA\Items(ref: '#/components/schemas/NewMeetingRow')),
     new OA\Property(property: 'closures', type: 'array', items: new OA\Items(ref: ClosureData::class)),
     new OA\Property(property: 'approach', type: 'string', enum: ['outline', 'piece', 'sides']),
+    new OA\Property(property: 'showing', type: 'object', nullable: true, required: ['on', 'to'], properties: [new OA\Property(property: 'on', type: 'string'), new OA\Property(property: 'to', type: 'integer')]),
 ])]
 #[OA\Schema(schema: 'NewMeetingRow', required: ['weekday', 'at', 'minutes'], properties: [
     new OA\Property(property: 'weekday', type: 'string'),
@@ -45,7 +51,7 @@ use OpenApi\Attributes as OA;
 ])]
 final class TermController extends Controller
 {
-    private const NEW_TERM = ['group' => 'string', 'title' => 'string', 'from' => 'string', 'to' => 'string', 'pattern' => [['weekday' => 'string', 'at' => 'string', 'minutes' => 'integer']], 'closures' => [ClosureData::class], 'approach' => 'enum:outline,piece,sides'];
+    private const NEW_TERM = ['group' => 'string', 'title' => 'string', 'from' => 'string', 'to' => 'string', 'pattern' => [['weekday' => 'string', 'at' => 'string', 'minutes' => 'integer']], 'closures' => [ClosureData::class], 'approach' => 'enum:outline,piece,sides', 'showing?' => ['on' => 'string', 'to' => 'integer']];
 
     #[Reads('/api/terms', 'terms', 'The terms of the school', [TermSummary::class])]
     public function index(): JsonResponse
@@ -59,42 +65,35 @@ final class TermController extends Controller
     #[Makes('/api/terms/preview', 'previewTerm', 'The dates it would have', DatesData::class, takes: self::NEW_TERM)]
     public function preview(Request $request, LayTerm $lay): JsonResponse
     {
-        [$group, $given] = $this->given($request);
+        [, $given, $courses] = $this->given($request);
         $dates = $lay->dates($given);
 
         return new JsonResponse(new DatesData(
             array_map(static fn (MeetingDate $date): DateData => new DateData($date->on, $date->starts->format(DATE_ATOM), $date->minutes), $dates->meetings),
             $dates->warnings,
-            $lay->lessons(new NewCourse($group->form, Approach::from($given['approach'])), $dates),
+            $lay->lessons($courses[0], $dates),
         ));
     }
 
     #[Makes('/api/terms', 'layTerm', 'Laid', TermSummary::class, takes: self::NEW_TERM, status: 201)]
     public function store(Request $request, LayTerm $lay): JsonResponse
     {
-        [$group, $given] = $this->given($request);
-        $term = $lay($group, $given['title'], $given, [new NewCourse($group->form, Approach::from($given['approach']))]);
+        [$group, $given, $courses] = $this->given($request);
+        $term = $lay($group, $given['title'], $given, $courses);
 
         return new JsonResponse(TermSummary::find($term->id), 201);
     }
 
     #[Reads('/api/terms/{term}', 'term', 'A term laid out', TermData::class)]
-    public function show(Term $term, Season $season): JsonResponse
+    public function show(Request $request, Term $term, Season $season, TermPages $pages, AskQuestion $ask, CurrentSchool $school): JsonResponse
     {
-        $course = $term->courses()->with('form.entries')->firstOrFail();
-        $placed = $course->form->placed();
         $season->keepCurrent($term);
+        $term->refresh();
+        if ($this->viewer($request)->may(Ability::Plan) && ! $term->isBeingPlanned() && $term->ends_on >= $school->today()) {
+            $ask($term, QuestionKind::Costs, [], $this->viewer($request)->authorId());
+        }
 
-        return new JsonResponse(new TermData(
-            TermSummary::find($term->id),
-            FormData::inCourse($course->form, $placed, $course),
-            $course->id,
-            $course->approach->value,
-            $course->approach->minutesPerLoad(),
-            Season::closures($term),
-            $season->rows($term, $placed, $course->id),
-            $term->warned(),
-        ));
+        return new JsonResponse($pages->term($term));
     }
 
     #[Removes('/api/terms/{term}', 'removeTerm', 'Taken back', mayConflict: true)]
@@ -105,10 +104,10 @@ final class TermController extends Controller
         return response()->noContent();
     }
 
-    /** @return array{Group, array{title: string, approach: string, from: string, to: string}} */
+    /** @return array{Group, array{title: string, from: string, to: string}, non-empty-list<NewCourse>} */
     private function given(Request $request): array
     {
-        /** @var array{group: string, title: string, approach: string, from: string, to: string} $given */
+        /** @var array{group: string, title: string, approach: string, from: string, to: string, courses?: list<array<string, mixed>>} $given */
         $given = $request->validate([
             'group' => ['required', 'uuid'],
             'title' => ['required', 'string', 'max:120'],
@@ -122,9 +121,18 @@ final class TermController extends Controller
             'closures.*.from' => ['required', 'date_format:Y-m-d'],
             'closures.*.to' => ['required', 'date_format:Y-m-d'],
             'approach' => ['required', Rule::enum(Approach::class)],
+            'showing' => ['nullable', 'array'],
+            'showing.on' => ['required_with:showing', 'date_format:Y-m-d'],
+            'showing.to' => ['required_with:showing', 'integer', 'min:1', 'max:600'],
         ]);
         $group = Group::find($given['group']) ?? throw Refused::because(Message::of('group.unknown'), 'group');
+        $showing = null;
+        if (isset($given['showing'])) {
+            $form = $group->form->placed()->form;
+            $to = (int) $given['showing']['to'];
+            $showing = new Showing((string) $given['showing']['on'], $to <= $form->count() ? $form->at($to)->id : throw Refused::because(Message::of('before.entry', count: $form->count()), 'showing.to'));
+        }
 
-        return [$group, $given];
+        return [$group, $given, [new NewCourse($group->form, Approach::from($given['approach']), showing: $showing)]];
     }
 }

@@ -28,6 +28,8 @@ final readonly class GroupSummary
         public int $students,
         #[OA\Property]
         public ?string $termId,
+        #[OA\Property]
+        public bool $hasFeed,
     ) {
     }
 
@@ -42,6 +44,7 @@ final readonly class GroupSummary
             $group->form->title,
             (int) $group->getAttribute('students_count'),
             $group->getAttribute('latest_term'),
+            $group->getAttribute('feed') !== null,
         );
     }
 

@@ -8,6 +8,7 @@ use App\Models\CurrentSchool;
 use App\Models\Meeting;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Reading\Message;
+use Gorvan\Core\Term\MeetingPlan;
 use Gorvan\Core\Term\PlannedReview;
 use OpenApi\Attributes as OA;
 
@@ -18,6 +19,7 @@ final readonly class MeetingRow
     /**
      * @param  list<ReviewData>  $review
      * @param  list<Message>  $notes
+     * @param  list<MeetingCourse>  $courses  the same for every course, in their order
      */
     public function __construct(
         #[OA\Property]
@@ -54,14 +56,27 @@ final readonly class MeetingRow
         public ?float $recallAfter,
         #[OA\Property(type: 'array', items: new OA\Items(ref: MessageData::class))]
         public array $notes,
+        #[OA\Property(enum: ['laid', 'added', 'cancelled'])]
+        public string $state,
+        #[OA\Property]
+        public ?string $reason,
+        #[OA\Property]
+        public ?string $room,
+        #[OA\Property(type: 'object', additionalProperties: true)]
+        public object $pins,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: MeetingCourse::class))]
+        public array $courses,
+        #[OA\Property]
+        public bool $isOpen,
     ) {
     }
 
     /**
      * @param  string  $course  the course that is shown
      * @param  list<string>|null  $taught  entries of the form that its log says were taught; null while nobody has said
+     * @param  array<string, Form>  $forms  of the other courses, by course
      */
-    public static function of(Meeting $meeting, Form $form, string $course, ?array $taught, CurrentSchool $school): self
+    public static function of(Meeting $meeting, Form $form, string $course, ?array $taught, CurrentSchool $school, array $forms = []): self
     {
         $plan = $meeting->planned();
         $part = $plan?->course($course);
@@ -82,28 +97,33 @@ final readonly class MeetingRow
             lessonNumber: $isAsPlanned && $given !== null ? $part?->lesson?->number : null,
             lesson: PassageData::of($given),
             recap: PassageData::of($form->passageOf($part->recap ?? [])),
-            review: self::reviews($part->review ?? [], $form),
+            review: array_values(array_filter(array_map(static fn (PlannedReview $one): ?ReviewData => ReviewData::of($one, $form), $part->review ?? []))),
             runThrough: PassageData::of($form->passageOf($part->runThrough ?? [])),
             taughtAfter: $part?->forecast?->taught,
             recallAfter: $part?->forecast?->recall,
             notes: $plan->notes ?? [],
+            state: $meeting->state->value,
+            reason: $meeting->reason,
+            room: $meeting->room,
+            pins: $meeting->fixed()->toData(),
+            courses: self::courses($plan, [$course => $form, ...$forms]),
+            isOpen: $taught === null && $meeting->on >= $today,
         );
     }
 
     /**
-     * @param  list<PlannedReview>  $planned
-     * @return list<ReviewData>
+     * @param  array<string, Form>  $forms  by course
+     * @return list<MeetingCourse>
      */
-    private static function reviews(array $planned, Form $form): array
+    private static function courses(?MeetingPlan $plan, array $forms): array
     {
-        $reviews = [];
-        foreach ($planned as $item) {
-            $passage = $form->passageOf($item->entries);
-            if ($passage !== null) {
-                $reviews[] = new ReviewData($passage->from, $passage->to, $item->passes, $item->minutes, is_numeric($item->why['recall'] ?? null) ? (float) $item->why['recall'] : null);
+        $courses = [];
+        foreach ($plan->courses ?? [] as $part) {
+            if (isset($forms[$part->course])) {
+                $courses[] = MeetingCourse::of($part, $forms[$part->course]);
             }
         }
 
-        return $reviews;
+        return $courses;
     }
 }

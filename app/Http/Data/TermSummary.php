@@ -66,6 +66,6 @@ final readonly class TermSummary
      */
     public static function counted(): Builder
     {
-        return Term::query()->with('group', 'courses.form')->withCount(['meetings', 'meetings as held_count' => static fn ($meetings) => $meetings->whereHas('logs', static fn ($logs) => $logs->standing())]);
+        return Term::query()->with('group', 'courses.form')->withCount(['meetings' => static fn ($meetings) => $meetings->where('state', '<>', 'cancelled'), 'meetings as held_count' => static fn ($meetings) => $meetings->whereHas('logs', static fn ($logs) => $logs->standing())]);
     }
 }

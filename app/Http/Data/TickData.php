@@ -27,11 +27,13 @@ final readonly class TickData
         public ?string $kind,
         #[OA\Property]
         public ?int $lessonNumber,
+        #[OA\Property(enum: ['laid', 'added', 'cancelled'])]
+        public string $state,
     ) {
     }
 
     public static function of(MeetingRow $row): self
     {
-        return new self($row->id, $row->on, $row->startsAt, $row->isHeld, $row->isPast, $row->isToday, $row->kind, $row->lessonNumber);
+        return new self($row->id, $row->on, $row->startsAt, $row->isHeld, $row->isPast, $row->isToday, $row->kind, $row->lessonNumber, $row->state);
     }
 }

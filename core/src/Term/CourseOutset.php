@@ -16,6 +16,7 @@ final readonly class CourseOutset
      * @param  list<ExpectedStudent>  $students
      * @param  Passage|null  $lastLesson  what was taught last
      * @param  int  $inARow  lessons given since a meeting that brought nothing new
+     * @param  list<int>  $learned  positions the group was taught before this course
      */
     public function __construct(
         public Course $course,
@@ -25,6 +26,7 @@ final readonly class CourseOutset
         public array $detailed = [],
         public ?Passage $lastLesson = null,
         public int $inARow = 0,
+        public array $learned = [],
     ) {
     }
 

@@ -75,6 +75,16 @@ final readonly class MeetingPins implements Written
         ]);
     }
 
+    /**
+     * The same with some properties changed. Pure.
+     *
+     * @param  array<string, mixed>  $changes  by the names of the properties
+     */
+    public function with(array $changes): self
+    {
+        return new self(...[...get_object_vars($this), ...$changes]); // @phpstan-ignore argument.type
+    }
+
     /** @return list<array<string, mixed>> as a plan carries them */
     public function listed(): array
     {

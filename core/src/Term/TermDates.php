@@ -67,7 +67,7 @@ final readonly class TermDates
     }
 
     /** The instant of a local time: the first of two, or moved forward by the gap where there is none. */
-    private static function instant(string $day, string $at, DateTimeZone $zone): DateTimeImmutable
+    public static function instant(string $day, string $at, DateTimeZone $zone): DateTimeImmutable
     {
         $local = new DateTimeImmutable("$day $at", new DateTimeZone('UTC'));
         $offset = static fn (DateTimeImmutable $instant): int => $zone->getOffset($instant);

@@ -40,6 +40,6 @@ final readonly class DraftMeeting
     /** @param  array<string, mixed>  $changes  by the names of {@see MeetingPins} */
     public function pinned(array $changes): self
     {
-        return $this->with(['pins' => new MeetingPins(...[...get_object_vars($this->pins), ...$changes])]); // @phpstan-ignore argument.type
+        return $this->with(['pins' => $this->pins->with($changes)]);
     }
 }

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Course;
+use App\Models\PlanChange;
+use App\Models\PlanQuestion;
+use App\Models\QuestionKind;
+use App\Models\QuestionState;
+use App\Models\Term;
+use App\Models\Viewer;
+use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Reading\Message;
+use Gorvan\Core\Term\Change\AddMeeting;
+use Gorvan\Core\Term\Change\ChangeMinutes;
+use Gorvan\Core\Term\Change\DraftMeeting;
+use Gorvan\Core\Term\Change\PlanVariant;
+use Gorvan\Core\Term\Change\TermDraft;
+use Gorvan\Core\Term\MeetingState;
+use Gorvan\Core\Term\Showing;
+use Illuminate\Support\Str;
+
+/** Makes the answer to a question the plan: the meetings, the minutes, the target or the approach it found. */
+final class TakeOverPlan
+{
+    public function __construct(private readonly ChangeTerm $change, private readonly ChangeCourses $courses, private readonly ReadTermDraft $draft)
+    {
+    }
+
+    /** @param  int  $at  which of the plans that were compared */
+    public function __invoke(PlanQuestion $question, int $at, Viewer $by): PlanChange
+    {
+        $term = $question->term;
+        if ($question->state !== QuestionState::Done || $question->plan !== $term->plan_asked) {
+            throw Refused::conflict(Message::of('question.old'));
+        }
+        $answer = json_decode((string) $question->answer, true, 64, JSON_THROW_ON_ERROR);
+        $variant = match ($question->kind) {
+            QuestionKind::Furthest => new PlanVariant(to: $answer['to'] ?? throw Refused::because(Message::of('question.nothing'))),
+            QuestionKind::Meetings => new PlanVariant(extra: count($answer['days'] ?? throw Refused::because(Message::of('question.nothing')))),
+            QuestionKind::Minutes => new PlanVariant(minutes: $answer['minutes'] ?? throw Refused::because(Message::of('question.nothing'))),
+            QuestionKind::Compare => PlanVariant::list($question->question['plans'] ?? [])[$at] ?? throw Refused::because(Message::of('question.nothing')),
+            default => throw Refused::because(Message::of('question.nothing')),
+        };
+
+        return $this->taken($term, $this->course($question), $variant, $by);
+    }
+
+    private function taken(Term $term, Course $course, PlanVariant $variant, Viewer $by): PlanChange
+    {
+        $made = null;
+        $changes = $this->meetings(($this->draft)($term), $variant);
+        if ($changes !== []) {
+            $made = ($this->change)($term, $changes, $term->plan_asked, $by, Message::of('cause.taken_over'));
+        }
+        $is = array_filter([
+            'approach' => $variant->approach !== null && $variant->approach !== $course->approach ? $variant->approach->value : null,
+            'last_entry' => $variant->to === null ? null : $this->entry($course, $variant->to),
+            // What is shown goes no further than what is aimed at.
+            'showing' => $variant->to === null ? null : $this->showing($course, $variant->to),
+        ]);
+        if ($is !== []) {
+            $made = $this->courses->change($course->refresh(), $is, $by, isset($is['approach']) || isset($is['last_entry']));
+        }
+
+        return $made ?? throw Refused::because(Message::of('question.same'));
+    }
+
+    private function entry(Course $course, int $to): string
+    {
+        $form = $course->form->placed()->form;
+
+        return $form->at(min($to, $form->count()))->id;
+    }
+
+    private function showing(Course $course, int $to): ?string
+    {
+        $showing = $course->showing === null ? null : Showing::read(JsonNode::parse($course->showing));
+        $is = $showing === null ? null : $course->form->placed()->form->positionOf($showing->to);
+
+        return $showing === null || ($is !== null && $is <= $to) ? null : json_encode((new Showing($showing->on, $this->entry($course, $to)))->toData(), JSON_THROW_ON_ERROR);
+    }
+
+    private function course(PlanQuestion $question): Course
+    {
+        $rows = $question->term->courses()->get();
+
+        return $rows->firstWhere('id', $question->question['course'] ?? null) ?? $rows->firstOrFail();
+    }
+
+    /** @return list<AddMeeting|ChangeMinutes> */
+    private function meetings(TermDraft $draft, PlanVariant $variant): array
+    {
+        $changes = [];
+        foreach ($variant->minutes === 0 ? [] : $draft->taking() as $meeting) {
+            if ($meeting->isOpen) {
+                $changes[] = new ChangeMinutes($meeting->id, $meeting->minutes + $variant->minutes);
+            }
+        }
+        for ($more = 0; $more < $variant->extra; $more++) {
+            $day = $draft->widestGap();
+            $like = array_values(array_filter($draft->taking(), static fn (DraftMeeting $one): bool => $one->isOpen))[0] ?? null;
+            if ($day === null || $like === null) {
+                break;
+            }
+            $id = (string) Str::uuid7();
+            $draft = $draft->put(new DraftMeeting($id, $day, $like->at, $like->minutes, true, MeetingState::Added));
+            $changes[] = new AddMeeting($id, $day, $like->at, $like->minutes + $variant->minutes);
+        }
+
+        return $changes;
+    }
+}

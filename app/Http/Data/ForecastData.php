@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data;
+
+use Gorvan\Core\Reading\Day;
+use Gorvan\Core\Term\CourseForecast;
+use OpenApi\Attributes as OA;
+
+/** What a course should come to: on the day of its showing, or a week after the last meeting. */
+#[OA\Schema]
+final readonly class ForecastData
+{
+    /**
+     * @param  list<WeakEntry>  $weakest
+     * @param  list<int>  $low  positions that fall under half on some day
+     * @param  list<int>  $left  numbers of lessons that are not reached
+     */
+    public function __construct(
+        #[OA\Property]
+        public string $day,
+        #[OA\Property]
+        public ?int $reach,
+        #[OA\Property]
+        public int $movements,
+        #[OA\Property]
+        public int $holds,
+        #[OA\Property]
+        public float $expected,
+        #[OA\Property]
+        public ?float $mean,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: WeakEntry::class))]
+        public array $weakest,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))]
+        public array $low,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))]
+        public array $left,
+        #[OA\Property]
+        public ?bool $showingHolds,
+        #[OA\Property]
+        public ?float $showingMean,
+        #[OA\Property]
+        public ?float $showingLeast,
+        #[OA\Property]
+        public ?int $showingLeastAt,
+    ) {
+    }
+
+    public static function of(CourseForecast $one): self
+    {
+        return new self(
+            Day::text($one->day),
+            $one->reach,
+            $one->movements,
+            $one->holds,
+            $one->expected,
+            $one->mean,
+            array_map(static fn (int $at, float $recall): WeakEntry => new WeakEntry($at, $recall), array_keys($one->weakest), $one->weakest),
+            $one->low,
+            $one->left,
+            $one->showing?->holds(),
+            $one->showing?->mean,
+            $one->showing?->least,
+            $one->showing?->leastAt,
+        );
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data;
+
+use Gorvan\Core\Form\Form;
+use Gorvan\Core\Reading\Message;
+use Gorvan\Core\Term\CoursePlan;
+use Gorvan\Core\Term\PlannedReview;
+use OpenApi\Attributes as OA;
+
+/** What a meeting is meant to hold of one course. */
+#[OA\Schema]
+final readonly class MeetingCourse
+{
+    /**
+     * @param  list<PlannedLessonData>  $lessons
+     * @param  list<ReviewData>  $review
+     */
+    public function __construct(
+        #[OA\Property]
+        public string $courseId,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PlannedLessonData::class))]
+        public array $lessons,
+        #[OA\Property]
+        public ?PassageData $recap,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ReviewData::class))]
+        public array $review,
+        #[OA\Property]
+        public ?PassageData $runThrough,
+        #[OA\Property(ref: MessageData::class, nullable: true)]
+        public ?Message $why,
+        #[OA\Property]
+        public ?int $taughtAfter,
+        #[OA\Property]
+        public ?float $recallAfter,
+    ) {
+    }
+
+    public static function of(CoursePlan $plan, Form $form): self
+    {
+        $lessons = [];
+        foreach ($plan->lessons() as $lesson) {
+            $passage = $form->passageOf($lesson->entries);
+            if ($passage !== null) {
+                $lessons[] = new PlannedLessonData($lesson->number, $lesson->kind->value, $passage->from, $passage->to);
+            }
+        }
+
+        return new self(
+            $plan->course,
+            $lessons,
+            PassageData::of($form->passageOf($plan->recap)),
+            array_values(array_filter(array_map(static fn (PlannedReview $one): ?ReviewData => ReviewData::of($one, $form), $plan->review))),
+            PassageData::of($form->passageOf($plan->runThrough)),
+            $plan->why,
+            $plan->forecast?->taught,
+            $plan->forecast?->recall,
+        );
+    }
+}

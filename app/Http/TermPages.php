@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Actions\ChangedPlan;
+use App\Http\Data\ChangePreviewData;
+use App\Http\Data\CourseData;
+use App\Http\Data\ForecastData;
+use App\Http\Data\MeetingRow;
+use App\Http\Data\TermData;
+use App\Http\Data\TermSummary;
+use App\Models\Course;
+use App\Models\CurrentSchool;
+use App\Models\Meeting;
+use App\Models\PlacedForm;
+use App\Models\Student;
+use App\Models\Term;
+use Gorvan\Core\Form\Form;
+use Gorvan\Core\Term\Change\DraftMeeting;
+use Gorvan\Core\Term\TermDates;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Carbon;
+
+/** A term as its pages show it: as it is, or as some changes would leave it. */
+final class TermPages
+{
+    public function __construct(private readonly CurrentSchool $school, private readonly Season $season)
+    {
+    }
+
+    public function term(Term $term): TermData
+    {
+        [$rows, $placed] = $this->courses($term);
+        $forecasts = collect($term->forecasts())->keyBy('course');
+        $meetings = $this->season->rows($term, $placed[$rows[0]->id], $rows[0]->id, self::others($rows, $placed));
+
+        return new TermData(
+            TermSummary::find($term->id),
+            array_values(array_map(static fn (Course $row): CourseData => CourseData::of($row, $placed[$row->id], $forecasts[$row->id] ?? null), $rows)),
+            Season::closures($term),
+            $meetings,
+            $term->warned(),
+            (object) $this->names($meetings),
+            $term->plan_asked,
+            $term->room ?? $term->group->room,
+            $term->ends_on < $this->school->today(),
+        );
+    }
+
+    public function preview(Term $term, ChangedPlan $changed): ChangePreviewData
+    {
+        [$rows, $placed] = $this->courses($term);
+        $known = Meeting::where('term_id', $term->id)->get()->keyBy('id');
+        $meetings = array_map(function (DraftMeeting $draft) use ($known, $changed): Meeting {
+            $meeting = $known[$draft->id] ?? new Meeting;
+            $plan = $changed->plans[$draft->id] ?? null;
+            $meeting->forceFill([
+                'id' => $draft->id, 'on' => $draft->on, 'starts_at' => Carbon::instance(TermDates::instant($draft->on, $draft->at, $this->school->zone())),
+                'minutes' => $draft->minutes, 'state' => $draft->state, 'reason' => $draft->reason, 'room' => $draft->room, 'pins' => json_encode($draft->pins->toData(), JSON_THROW_ON_ERROR),
+                ...($plan === null ? [] : ['plan' => $plan->json()]),
+            ]);
+
+            return $meeting;
+        }, $changed->draft->meetings);
+        $taught = $this->season->taught(array_map(static fn (Meeting $one): string => $one->id, $meetings), $placed[$rows[0]->id]);
+
+        return new ChangePreviewData(
+            $changed->difference,
+            $changed->cost(),
+            array_map(fn (Meeting $one): MeetingRow => MeetingRow::of($one, $placed[$rows[0]->id]->form, $rows[0]->id, $taught[$one->id] ?? null, $this->school, self::others($rows, $placed)), $meetings),
+            array_map(ForecastData::of(...), $changed->plan->courses),
+        );
+    }
+
+    /** @return array{non-empty-list<Course>, array<string, PlacedForm>} */
+    private function courses(Term $term): array
+    {
+        /** @var Collection<int, Course> $rows */
+        $rows = $term->courses()->with('form.entries')->get();
+        $placed = [];
+        foreach ($rows as $row) {
+            $placed[$row->id] = $row->form->placed();
+        }
+
+        return [array_values($rows->all()), $placed]; // @phpstan-ignore return.type (a term has a course)
+    }
+
+    /**
+     * @param  list<Course>  $rows
+     * @param  array<string, PlacedForm>  $placed
+     * @return array<string, Form> of the courses after the first
+     */
+    private static function others(array $rows, array $placed): array
+    {
+        $others = [];
+        foreach (array_slice($rows, 1) as $row) {
+            $others[$row->id] = $placed[$row->id]->form;
+        }
+
+        return $others;
+    }
+
+    /**
+     * Whom the plan speaks of.
+     *
+     * @param  list<MeetingRow>  $meetings
+     * @return array<string, string> names by student
+     */
+    private function names(array $meetings): array
+    {
+        $ids = [];
+        foreach ($meetings as $meeting) {
+            foreach ($meeting->courses as $course) {
+                foreach ($course->review as $review) {
+                    $ids[] = $review->most;
+                }
+            }
+        }
+        $ids = array_filter(array_unique($ids), static fn (?string $id): bool => $id !== null && strlen($id) === 36);
+
+        return Student::whereIn('id', $ids)->pluck('name', 'id')->all();
+    }
+}
