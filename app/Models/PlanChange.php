@@ -41,7 +41,7 @@ final class PlanChange extends Model
     protected static function booted(): void
     {
         self::creating(static function (self $row): void {
-            $row->at ??= now();
+            $row->at ??= \Illuminate\Support\Carbon::now();
         });
     }
 

@@ -13,7 +13,7 @@ import { VersionsPlace } from './places/files/VersionsPlace';
 import { FormPlace } from './places/forms/FormPlace';
 import { FormsPlace } from './places/forms/FormsPlace';
 import { NewFormPlace } from './places/forms/NewFormPlace';
-import { GroupPlace } from './places/groups/GroupPlace';
+import { GroupPeoplePlace, GroupPlace } from './places/groups/GroupPlace';
 import { GroupsPlace } from './places/groups/GroupsPlace';
 import { MeetingPlace } from './places/meeting/MeetingPlace';
 import { NotFound } from './places/NotFound';
@@ -22,7 +22,6 @@ import { FloorPlace } from './places/run/FloorPlace';
 import { TimePlace } from './places/run/TimePlace';
 import { ScorePlace } from './places/score/ScorePlace';
 import { NewTermPlace } from './places/terms/NewTermPlace';
-import { TermPlace } from './places/terms/TermPlace';
 import { TermsPlace } from './places/terms/TermsPlace';
 import { TodayPlace } from './places/today/TodayPlace';
 
@@ -46,10 +45,24 @@ const router = createBrowserRouter([
       { path: 'forms/:form/files', Component: FilesPlace },
       { path: 'terms', Component: TermsPlace },
       { path: 'terms/new', Component: NewTermPlace },
-      { path: 'terms/:term', Component: TermPlace },
+      { path: 'terms/:term', lazy: async () => ({ Component: (await import('./places/terms/TermPlace')).TermPlace }) },
+      {
+        path: 'terms/:term/compare',
+        lazy: async () => ({ Component: (await import('./places/terms/ComparePlace')).ComparePlace }),
+      },
+      { path: 'terms/:term/wall', lazy: async () => ({ Component: (await import('./places/terms/WallPlace')).WallPlace }) },
       { path: 'groups', Component: GroupsPlace },
       { path: 'groups/:group', Component: GroupPlace },
+      { path: 'groups/:group/people', Component: GroupPeoplePlace },
+      {
+        path: 'groups/:group/terms',
+        lazy: async () => ({ Component: (await import('./places/groups/GroupTermsPlace')).GroupTermsPlace }),
+      },
       { path: 'meetings/:meeting', Component: MeetingPlace },
+      {
+        path: 'meetings/:meeting/sheet',
+        lazy: async () => ({ Component: (await import('./places/meeting/SheetPlace')).SheetPlace }),
+      },
       { path: '*', Component: NotFound },
     ],
   },

@@ -1,4 +1,16 @@
-import type { Cell, Entry, Finding, Form, Meeting, MeetingPage, Score, Student, Term } from '../../resources/js/api/client';
+import type {
+  Cell,
+  Course,
+  Entry,
+  Finding,
+  Form,
+  Meeting,
+  MeetingPage,
+  Review,
+  Score,
+  Student,
+  Term,
+} from '../../resources/js/api/client';
 
 /** Small made-up data of the shapes the API answers with; each maker takes what is different. */
 
@@ -75,11 +87,67 @@ export function meeting(change: Partial<Meeting> = {}): Meeting {
     lessonNumber: 2,
     lesson: { from: 3, to: 4 },
     recap: { from: 1, to: 2 },
-    review: [{ from: 1, to: 2, passes: 3, minutes: 2.7, meanRecall: 0.66 }],
+    review: [review()],
     runThrough: { from: 1, to: 4 },
     taughtAfter: 4,
     recallAfter: 0.824,
     notes: [],
+    state: 'laid',
+    reason: null,
+    room: null,
+    pins: {},
+    courses: [],
+    isOpen: true,
+    ...change,
+  };
+}
+
+export function review(change: Partial<Review> = {}): Review {
+  return {
+    from: 1,
+    to: 2,
+    passes: 3,
+    minutes: 2.7,
+    meanRecall: 0.66,
+    without: 0.52,
+    with: 0.71,
+    weight: 1,
+    value: 0.4,
+    most: null,
+    instead: null,
+    isPinned: false,
+    ...change,
+  };
+}
+
+export function course(change: Partial<Course> = {}): Course {
+  return {
+    id: 'course',
+    form: form(),
+    approach: 'piece',
+    share: 1,
+    target: { from: 1, to: 6 },
+    minutesPerLoad: 8,
+    gate: 0.65,
+    rhythm: null,
+    usualRhythm: 3,
+    showingOn: null,
+    showingTo: null,
+    forecast: {
+      day: '2026-02-10',
+      reach: 4,
+      movements: 4,
+      holds: 3,
+      expected: 3.4,
+      mean: 0.85,
+      weakest: [{ at: 3, recall: 0.71 }],
+      low: [],
+      left: [3],
+      showingHolds: null,
+      showingMean: null,
+      showingLeast: null,
+      showingLeastAt: null,
+    },
     ...change,
   };
 }
@@ -100,10 +168,7 @@ export function term(): Term {
       held: 1,
       isBeingPlanned: false,
     },
-    form: form(),
-    courseId: 'course',
-    approach: 'piece',
-    minutesPerLoad: 8,
+    courses: [course()],
     closures: [{ from: '2026-01-26', to: '2026-01-28' }],
     meetings: [
       meeting({
@@ -111,6 +176,7 @@ export function term(): Term {
         id: 'first',
         on: '2026-01-13',
         isHeld: true,
+        isOpen: false,
         lessonNumber: 1,
         lesson: { from: 1, to: 2 },
         recap: null,
@@ -120,6 +186,10 @@ export function term(): Term {
       meeting({ id: 'last', on: '2026-02-03', isToday: false, kind: 'reserve', lessonNumber: null, lesson: null, recap: null }),
     ],
     warnings: [],
+    names: {},
+    version: 3,
+    room: null,
+    isOver: false,
   };
 }
 
@@ -168,6 +238,10 @@ export function page(change: Partial<MeetingPage> = {}): MeetingPage {
     season: meetings,
     closures,
     logId: null,
+    courses: [{ courseId: 'course', formId: 'form', title: 'Tide stair' }],
+    awayLast: [],
+    newcomers: [],
+    room: null,
     ...change,
   };
 }

@@ -11,6 +11,7 @@ use App\Actions\RecordMarks;
 use App\Actions\TakeAttendance;
 use App\Actions\TaughtEntries;
 use App\Actions\WithdrawFacts;
+use App\Http\Data\CourseFormData;
 use App\Http\Data\MarkData;
 use App\Http\Data\MeetingData;
 use App\Http\Data\MeetingRow;
@@ -29,10 +30,12 @@ use App\Models\Course;
 use App\Models\CurrentSchool;
 use App\Models\Form;
 use App\Models\Group;
+use App\Models\GroupMember;
 use App\Models\LoggedClass;
 use App\Models\Mark;
 use App\Models\Meeting;
 use App\Models\PlacedForm;
+use App\Models\Student;
 use App\Models\Term;
 use DateTimeImmutable;
 use Gorvan\Core\Form\Side;
@@ -92,7 +95,8 @@ final class MeetingController extends Controller
         $placed = $this->form($course);
         $log = $meeting->standingLog();
         $taught = $this->season->taught([$meeting->id], $placed)[$meeting->id] ?? null;
-        $row = MeetingRow::of($meeting, $placed->form, $course->id, $taught, $this->school);
+        $courses = $term->courses()->with('form')->get();
+        $row = MeetingRow::of($meeting, $placed->form, $course->id, $taught, $this->school, $this->others($courses));
         $recap = $placed->form->passageOf($meeting->planned()?->course($course->id)->recap ?? []);
         $given = $this->taught->by($term->group_id, $placed, $this->school->today());
 
@@ -110,6 +114,9 @@ final class MeetingController extends Controller
             $this->season->ticks($term, $placed, $course->id),
             Season::closures($term),
             $log?->id,
+            self::named($courses),
+            ...$this->sinceLast($meeting),
+            room: $meeting->room ?? $term->room ?? $term->group->room,
         ));
     }
 
@@ -191,7 +198,8 @@ final class MeetingController extends Controller
         $course = $term->courses()->with('form.entries')->firstOrFail();
         $placed = $this->form($course);
         $this->season->keepCurrent($term);
-        $rows = $this->season->rows($term, $placed, $course->id);
+        $courses = $term->courses()->with('form')->get();
+        $rows = $this->season->rows($term, $placed, $course->id, $this->others($courses));
         $recap = $placed->form->passageOf($meeting->planned()?->course($course->id)->recap ?? []);
         $entries = array_map($placed->idAt(...), $recap?->positions() ?? []);
         $standings = ($this->standings)($term->group, $placed, $this->school->today(), null, $entries);
@@ -205,7 +213,47 @@ final class MeetingController extends Controller
             ReadinessData::of(array_map(static fn (array $one): ?Readiness => $one[1]->readiness($recap), $standings)),
             array_map(TickData::of(...), $rows),
             Season::closures($term),
+            self::named($courses),
         );
+    }
+
+    /**
+     * The forms of the courses after the first.
+     *
+     * @param  \Illuminate\Database\Eloquent\Collection<int, Course>  $courses
+     * @return array<string, \Gorvan\Core\Form\Form> by course
+     */
+    private function others(\Illuminate\Database\Eloquent\Collection $courses): array
+    {
+        return $courses->slice(1)->mapWithKeys(fn (Course $one): array => [$one->id => $this->form($one)->form])->all();
+    }
+
+    /**
+     * @param  \Illuminate\Database\Eloquent\Collection<int, Course>  $courses
+     * @return list<CourseFormData>
+     */
+    private static function named(\Illuminate\Database\Eloquent\Collection $courses): array
+    {
+        return array_values($courses->map(static fn (Course $one): CourseFormData => new CourseFormData($one->id, $one->form_id, $one->form->title))->all());
+    }
+
+    /**
+     * Who was away at the class before this one, and who has joined since.
+     *
+     * @return array{awayLast: list<string>, newcomers: list<string>}
+     */
+    private function sinceLast(Meeting $meeting): array
+    {
+        $last = LoggedClass::standing()->where('group_id', $meeting->term->group_id)->whereNotNull('meeting_id')->where('on', '<', $meeting->on)->orderByDesc('on')->orderByDesc('made_at')->first();
+        if ($last === null) {
+            return ['awayLast' => [], 'newcomers' => []];
+        }
+        $members = GroupMember::where('group_id', $meeting->term->group_id)->whereNull('left_on')->pluck('joined_on', 'student_id')->all();
+        $new = array_keys(array_filter($members, static fn (string $joined): bool => $joined > $last->on));
+        $away = array_diff(array_keys($members), $new, $last->log()->there());
+        $names = static fn (array $ids): array => array_values(Student::whereIn('id', $ids)->orderBy('name')->pluck('name')->all());
+
+        return ['awayLast' => $names($away), 'newcomers' => $names($new)];
     }
 
     /** @return list<UnsaidData> the latest first */

@@ -21,6 +21,8 @@ final readonly class MeetingCourse
     public function __construct(
         #[OA\Property]
         public string $courseId,
+        #[OA\Property]
+        public string $formTitle,
         #[OA\Property(type: 'array', items: new OA\Items(ref: PlannedLessonData::class))]
         public array $lessons,
         #[OA\Property]
@@ -50,6 +52,7 @@ final readonly class MeetingCourse
 
         return new self(
             $plan->course,
+            $form->title,
             $lessons,
             PassageData::of($form->passageOf($plan->recap)),
             array_values(array_filter(array_map(static fn (PlannedReview $one): ?ReviewData => ReviewData::of($one, $form), $plan->review))),

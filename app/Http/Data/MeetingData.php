@@ -16,6 +16,9 @@ final readonly class MeetingData
      * @param  list<MarkData>  $marks
      * @param  list<TickData>  $season
      * @param  list<ClosureData>  $closures
+     * @param  list<CourseFormData>  $courses  in their order
+     * @param  list<string>  $awayLast  names of members who were not at the class before
+     * @param  list<string>  $newcomers  names of members who have joined since
      */
     public function __construct(
         #[OA\Property]
@@ -40,6 +43,14 @@ final readonly class MeetingData
         public array $closures,
         #[OA\Property]
         public ?string $logId,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: CourseFormData::class))]
+        public array $courses,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $awayLast,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $newcomers,
+        #[OA\Property]
+        public ?string $room,
     ) {
     }
 }

@@ -14,6 +14,7 @@ final readonly class TonightData
      * @param  list<int>  $taught  positions given to the group by today
      * @param  list<TickData>  $season
      * @param  list<ClosureData>  $closures
+     * @param  list<CourseFormData>  $courses  in their order
      */
     public function __construct(
         #[OA\Property]
@@ -32,6 +33,8 @@ final readonly class TonightData
         public array $season,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ClosureData::class))]
         public array $closures,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: CourseFormData::class))]
+        public array $courses,
     ) {
     }
 }

@@ -56,6 +56,19 @@ export const termQuery = (term: string) =>
     queryFn: () => ask(api.GET('/api/terms/{term}', { params: { path: { term } } })),
     refetchInterval: ({ state }) => isBeingMade(state.data?.term),
   });
+export const changesQuery = (term: string) =>
+  queryOptions({
+    queryKey: ['changes', term],
+    queryFn: () => ask(api.GET('/api/terms/{term}/changes', { params: { path: { term } } })),
+  });
+/** What was asked about a plan; looked at again while an answer is being worked out. */
+export const questionsQuery = (term: string) =>
+  queryOptions({
+    queryKey: ['questions', term],
+    queryFn: () => ask(api.GET('/api/terms/{term}/questions', { params: { path: { term } } })),
+    refetchInterval: ({ state }) =>
+      state.data?.some((one) => one.state === 'waiting' || one.state === 'running') ? 1000 : false,
+  });
 export const groupQuery = (group: string, on: string) =>
   queryOptions({
     queryKey: ['group', group, on],
@@ -76,6 +89,8 @@ const touched = {
   group: ['groups', 'forms', 'today'],
   roster: ['group', 'groups', 'meeting', 'today'],
   term: ['terms', 'today', 'groups', 'group'],
+  /** A plan that was changed, as distinct from which terms there are. */
+  plan: ['term', 'terms', 'changes', 'questions', 'today', 'meeting', 'group'],
 } as const;
 export type Touched = keyof typeof touched;
 

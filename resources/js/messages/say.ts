@@ -1,3 +1,4 @@
+import { day } from '../kit/format';
 import { i18next } from './index';
 
 /** What the server says: a code of the catalogue (under `told`), and what it is said with. */
@@ -37,6 +38,7 @@ function value(one: unknown): string {
     const last = all.pop() ?? '';
     return all.length === 0 ? last : words('list.and', { first: all.join(', '), last });
   }
+  if (typeof one === 'string' && /^\d{4}-\d{2}-\d{2}$/.test(one)) return day(one, 'weekday');
   return typeof one === 'string' || typeof one === 'number' || typeof one === 'boolean' ? String(one) : '–';
 }
 

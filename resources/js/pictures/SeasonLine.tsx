@@ -8,6 +8,8 @@ interface Props {
   meetings: Season[];
   closures: Closure[];
   current?: string;
+  /** The day of a showing, which is flagged. */
+  showing?: string | null;
 }
 
 type Tick = { kind: 'meeting'; on: string; meeting: Season } | { kind: 'closed'; on: string };
@@ -19,7 +21,7 @@ function showTick(tick: HTMLElement | null): void {
 }
 
 /** A thin line along the top of everything inside a term: a tick for each meeting, hatched where there is no class. */
-export function SeasonLine({ meetings, closures, current }: Props) {
+export function SeasonLine({ meetings, closures, current, showing = null }: Props) {
   const { t } = useTranslation();
   const ticks: Tick[] = [
     ...meetings.map((meeting): Tick => ({ kind: 'meeting', on: meeting.on, meeting })),
@@ -56,7 +58,9 @@ export function SeasonLine({ meetings, closures, current }: Props) {
                 } ${tick.meeting.isToday ? 'bg-straw-soft text-ink' : ''}`}
               >
                 <svg width="14" height="14" aria-hidden="true">
-                  {tick.meeting.isHeld ? (
+                  {tick.meeting.state === 'cancelled' ? (
+                    <path d="M3 3 11 11M11 3 3 11" stroke="var(--soft)" strokeWidth="1.5" />
+                  ) : tick.meeting.isHeld ? (
                     <rect x="4" y="0" width="6" height="14" fill="var(--pine)" />
                   ) : tick.meeting.isPast ? (
                     <path d="M7 0V5M7 9V14" stroke="var(--persimmon)" strokeWidth="2" />
@@ -64,7 +68,10 @@ export function SeasonLine({ meetings, closures, current }: Props) {
                     <rect x="4.75" y="0.75" width="4.5" height="12.5" fill="none" stroke="var(--pine)" strokeWidth="1.5" />
                   )}
                 </svg>
-                {day(tick.on)}
+                <span>
+                  {day(tick.on)}
+                  {tick.on === showing ? <span title={t('terms.showing')}> ⚑</span> : null}
+                </span>
               </Link>
             </li>
           ),

@@ -1,163 +1,353 @@
+import {
+  type Announcements,
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  type KeyboardCoordinateGetter,
+  KeyboardSensor,
+  PointerSensor,
+  useDraggable,
+  useDroppable,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
-import type { Meeting, Passage, Term } from '../api/client';
+import type { Closure, Form, Meeting, Passage } from '../api/client';
 import { day, recall } from '../kit/format';
+import { type Part, partOf } from './coursePart';
 import { meetingKind } from './meetingKind';
 import { type Strip, stripOf } from './strip';
 import { useWidth } from './useWidth';
 
 const ROW = 30;
-const LEFT = 150;
+const LEFT = 162;
 const RIGHT = 118;
 const TOP = 30;
 
 type Row = { kind: 'meeting'; on: string; meeting: Meeting } | { kind: 'closed'; on: string; to: string };
 
+interface Woven {
+  form: Form;
+  course: string;
+  meetings: Meeting[];
+  closures: Closure[];
+}
+
+interface Props extends Woven {
+  /** The plan as it was, drawn behind as ghosts. */
+  was?: Meeting[] | undefined;
+  /** A lesson was put on another evening; without it nothing can be moved. */
+  onMove?: ((lesson: number, meeting: string) => void) | undefined;
+  /** An evening was chosen, to change it. */
+  onChoose?: ((meeting: Meeting) => void) | undefined;
+  /** How wide the strip is, where several stand on one scale. */
+  inner?: number | undefined;
+}
+
 /** The meetings and the closures of a term, in the order of their days. */
-export function rowsOf(term: Term): Row[] {
+export function rowsOf({ meetings, closures }: Pick<Woven, 'meetings' | 'closures'>): Row[] {
   const rows: Row[] = [
-    ...term.meetings.map((meeting): Row => ({ kind: 'meeting', on: meeting.on, meeting })),
-    ...term.closures.map((closure): Row => ({ kind: 'closed', on: closure.from, to: closure.to })),
+    ...meetings.map((meeting): Row => ({ kind: 'meeting', on: meeting.on, meeting })),
+    ...closures.map((closure): Row => ({ kind: 'closed', on: closure.from, to: closure.to })),
   ];
   return rows.sort((a, b) => a.on.localeCompare(b.on));
 }
 
-/** A term: meetings down, entries across. */
-export function Weave({ term }: { term: Term }) {
+/** Up and down carry a lesson from evening to evening. */
+const byRows: KeyboardCoordinateGetter = (event, { currentCoordinates }) => {
+  if (event.code === 'ArrowDown') return { ...currentCoordinates, y: currentCoordinates.y + ROW };
+  if (event.code === 'ArrowUp') return { ...currentCoordinates, y: currentCoordinates.y - ROW };
+  return undefined;
+};
+
+/** A term: meetings down, entries across. Lessons to come are carried from one evening to another. */
+export function Weave({ form, course, meetings, closures, was, onMove, onChoose, inner }: Props) {
   const { t } = useTranslation();
   const [ref, available] = useWidth<HTMLDivElement>();
-  const rows = rowsOf(term);
-  const inner = Math.max(available - LEFT - RIGHT - 4, 420);
-  const strip = stripOf(term.form.entries, inner, 'load', 3);
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: byRows }),
+  );
+  const rows = rowsOf({ meetings, closures });
+  const strip = stripOf(form.entries, inner ?? Math.max(available - LEFT - RIGHT - 4, 420), 'load', 3);
   const width = LEFT + strip.width + RIGHT;
+  const dateOf = (id: unknown) => day(meetings.find((one) => one.id === id)?.on ?? '2000-01-01', 'weekday');
+  const announcements: Announcements = {
+    onDragStart: ({ active }) => t('terms.draggedTaken', { number: Number(active.data.current?.lesson) }),
+    onDragOver: ({ over }) => (over ? t('terms.draggedOver', { date: dateOf(over.id) }) : undefined),
+    onDragEnd: ({ over }) => (over ? t('terms.draggedEnd', { date: dateOf(over.id) }) : undefined),
+    onDragCancel: () => undefined,
+  };
+  const put = ({ active, over }: DragEndEvent) => {
+    const { lesson, meeting } = active.data.current as { lesson: number; meeting: string };
+    if (over && over.id !== meeting) onMove?.(lesson, String(over.id));
+  };
+  const old = new Map((was ?? []).map((meeting) => [meeting.id, meeting]));
   return (
-    <div ref={ref} className="w-full relative overflow-x-auto">
-      <svg
-        width={width}
-        height={TOP + rows.length * ROW + 6}
-        className="block font-sans"
-        aria-label={t('terms.weave')}
-        role="group"
+    <div ref={ref} className="relative w-full overflow-x-auto">
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={put}
+        accessibility={{ announcements, screenReaderInstructions: { draggable: t('terms.dragHint') } }}
       >
-        <defs>
-          <pattern id="closed" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(35)">
-            <line x1="0" x2="0" y1="0" y2="7" stroke="var(--line)" strokeWidth="3" />
-          </pattern>
-        </defs>
-        {term.form.sections.map((section) => (
-          <g key={section.first} transform={`translate(${String(LEFT)} 0)`}>
-            <text x={strip.x(section.first)} y={14} fontSize={12} fill="var(--soft)">
-              {section.title}
-            </text>
-            <line
-              x1={strip.x(section.first)}
-              x2={strip.x(section.last + 1) - 4}
-              y1={21}
-              y2={21}
-              stroke="var(--ink)"
-              strokeWidth={2}
-            />
-          </g>
-        ))}
-        {rows.map((row, at) => (
-          <g key={`${row.kind}${row.on}`} transform={`translate(0 ${String(TOP + at * ROW)})`}>
-            {row.kind === 'closed' ? (
-              <>
-                <text x={4} y={19} fontSize={13} fill="var(--soft)">
-                  {day(row.on)}
-                </text>
-                <text x={64} y={19} fontSize={12} fill="var(--soft)">
-                  {t('terms.noClass')}
-                </text>
-                <rect x={LEFT} y={6} width={strip.width} height={ROW - 12} fill="url(#closed)" />
-              </>
-            ) : (
-              <MeetingLine meeting={row.meeting} strip={strip} width={width} />
-            )}
-            <line x1={LEFT} x2={LEFT + strip.width} y1={ROW} y2={ROW} stroke="var(--line)" strokeWidth={0.6} />
-          </g>
-        ))}
-      </svg>
+        <svg
+          width={width}
+          height={TOP + rows.length * ROW + 6}
+          className="block font-sans"
+          aria-label={t('terms.weave')}
+          role="group"
+        >
+          <defs>
+            <pattern id="closed" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(35)">
+              <line x1="0" x2="0" y1="0" y2="7" stroke="var(--line)" strokeWidth="3" />
+            </pattern>
+          </defs>
+          {form.sections.map((section) => (
+            <g key={section.first} transform={`translate(${String(LEFT)} 0)`}>
+              <text x={strip.x(section.first)} y={14} fontSize={12} fill="var(--soft)">
+                {section.title}
+              </text>
+              <line
+                x1={strip.x(section.first)}
+                x2={strip.x(section.last + 1) - 4}
+                y1={21}
+                y2={21}
+                stroke="var(--ink)"
+                strokeWidth={2}
+              />
+            </g>
+          ))}
+          {rows.map((row, at) => (
+            <g
+              key={row.kind === 'closed' ? `closed${row.on}` : row.meeting.id}
+              transform={`translate(0 ${String(TOP + at * ROW)})`}
+            >
+              {row.kind === 'closed' ? (
+                <>
+                  <text x={4} y={19} fontSize={13} fill="var(--soft)">
+                    {day(row.on)}
+                  </text>
+                  <text x={64} y={19} fontSize={12} fill="var(--soft)">
+                    {t('terms.noClass')}
+                  </text>
+                  <rect x={LEFT} y={6} width={strip.width} height={ROW - 12} fill="url(#closed)" />
+                </>
+              ) : (
+                <MeetingLine
+                  meeting={row.meeting}
+                  was={old.get(row.meeting.id)}
+                  course={course}
+                  strip={strip}
+                  width={width}
+                  canMove={onMove !== undefined}
+                  onChoose={onChoose}
+                />
+              )}
+              <line x1={LEFT} x2={LEFT + strip.width} y1={ROW} y2={ROW} stroke="var(--line)" strokeWidth={0.6} />
+            </g>
+          ))}
+        </svg>
+      </DndContext>
     </div>
   );
 }
 
-function MeetingLine({ meeting, strip, width }: { meeting: Meeting; strip: Strip; width: number }) {
+interface LineProps {
+  meeting: Meeting;
+  was: Meeting | undefined;
+  course: string;
+  strip: Strip;
+  width: number;
+  canMove: boolean;
+  onChoose: ((meeting: Meeting) => void) | undefined;
+}
+
+const spanOn = (strip: Strip) => (passage: Passage) => ({
+  x: LEFT + strip.x(passage.from),
+  width: Math.max(strip.x(passage.to + 1) - strip.x(passage.from) - 2, 4),
+});
+
+function MeetingLine({ meeting, was, course, strip, width, canMove, onChoose }: LineProps) {
   const { t } = useTranslation();
   const kind = meetingKind(meeting);
-  const isUnsaid = kind === 'past';
-  const words = t(`kind.${kind}`, { number: meeting.lessonNumber ?? '' });
-  const span = (passage: Passage) => ({
-    x: LEFT + strip.x(passage.from),
-    width: Math.max(strip.x(passage.to + 1) - strip.x(passage.from) - 2, 4),
+  const isPlanned = kind !== 'past' && kind !== 'cancelled';
+  const { setNodeRef, isOver } = useDroppable({ id: meeting.id, disabled: !canMove || !meeting.isOpen || kind === 'cancelled' });
+  const part = partOf(meeting, course);
+  const number = part.lessons.find((one) => one.number !== null)?.number ?? null;
+  const words = kind === 'lesson' && number === null ? t('kind.consolidation') : t(`kind.${kind}`, { number: number ?? '' });
+  const span = spanOn(strip);
+  const run = part.runThrough && isPlanned ? span(part.runThrough) : null;
+  const label = t(isPlanned ? 'terms.meetingLabel' : 'terms.unsaidLabel', {
+    date: day(meeting.on, 'weekday'),
+    kind: words,
+    taught: part.taughtAfter ?? 0,
+    recall: recall(part.recallAfter),
   });
-  const lesson = meeting.lesson && !isUnsaid ? span(meeting.lesson) : null;
-  const run = meeting.runThrough && !isUnsaid ? span(meeting.runThrough) : null;
   return (
-    <Link
-      to={`/meetings/${meeting.id}`}
-      aria-label={t(isUnsaid ? 'terms.unsaidLabel' : 'terms.meetingLabel', {
-        date: day(meeting.on, 'weekday'),
-        kind: words,
-        taught: meeting.taughtAfter ?? 0,
-        recall: recall(meeting.recallAfter),
-      })}
-    >
-      <rect x={0} y={1} width={width} height={ROW - 2} fill={meeting.isToday ? 'var(--straw-soft)' : 'transparent'} />
-      <text x={4} y={19} fontSize={13} fontWeight={meeting.isToday ? 700 : 400} fill="var(--ink)">
-        {day(meeting.on)}
-      </text>
-      <text x={64} y={19} fontSize={12} fill="var(--soft)">
-        {words}
-      </text>
-      {run ? (
-        <line
-          x1={run.x}
-          x2={run.x + run.width}
-          y1={22}
-          y2={22}
-          stroke="var(--river)"
-          strokeWidth={1.2}
-          data-stroke="run-through"
-        />
+    <>
+      <rect
+        ref={setNodeRef as unknown as React.Ref<SVGRectElement>}
+        x={0}
+        y={1}
+        width={width}
+        height={ROW - 2}
+        fill={isOver ? 'var(--river2)' : meeting.isToday ? 'var(--straw-soft)' : 'transparent'}
+        onClick={
+          onChoose
+            ? () => {
+                onChoose(meeting);
+              }
+            : undefined
+        }
+        style={onChoose ? { cursor: 'pointer' } : undefined}
+      />
+      <Link to={`/meetings/${meeting.id}`} aria-label={label}>
+        <rect x={0} y={1} width={LEFT - 6} height={ROW - 2} fill="transparent" />
+        <text
+          x={4}
+          y={19}
+          fontSize={13}
+          fontWeight={meeting.isToday ? 700 : 400}
+          fill="var(--ink)"
+          textDecoration={kind === 'cancelled' ? 'line-through' : undefined}
+        >
+          {day(meeting.on)}
+        </text>
+        <text x={64} y={19} fontSize={12} fill="var(--soft)">
+          {kind === 'cancelled' ? '–' : words}
+        </text>
+      </Link>
+      {kind === 'cancelled' ? (
+        <text x={LEFT + 4} y={19} fontSize={12} fill="var(--soft)" pointerEvents="none">
+          {meeting.reason ? t('terms.cancelledBecause', { reason: meeting.reason }) : t('terms.cancelled')}
+        </text>
       ) : null}
-      {kind === 'past'
-        ? null
-        : meeting.review.map((item) => {
-            const { x, width: wide } = span(item);
-            return (
-              <g key={item.from} data-stroke="review" stroke="var(--river)" strokeWidth={2}>
-                <rect x={x} y={10.5} width={wide} height={8} fill="var(--river2)" stroke="none" opacity={0.75} />
-                <line x1={x} x2={x + wide} y1={11} y2={11} />
-                <line x1={x} x2={x + wide} y1={18} y2={18} />
-              </g>
-            );
-          })}
-      {lesson ? (
-        <g data-stroke="new">
-          <rect
-            x={lesson.x}
-            y={5.5}
-            width={lesson.width}
-            height={ROW - 11}
-            fill={meeting.isHeld ? 'var(--pine)' : 'var(--sheet)'}
-            stroke="var(--pine)"
-            strokeWidth={1.6}
+      {was && isPlanned ? <Ghosts part={partOf(was, course)} now={part} span={span} /> : null}
+      <g pointerEvents="none">
+        {run ? (
+          <line
+            x1={run.x}
+            x2={run.x + run.width}
+            y1={22}
+            y2={22}
+            stroke="var(--river)"
+            strokeWidth={1.2}
+            data-stroke="run-through"
           />
-          <text
-            x={lesson.x + lesson.width / 2}
-            y={19}
-            fontSize={11}
-            textAnchor="middle"
-            fill={meeting.isHeld ? 'var(--on-pine)' : 'var(--ink)'}
-          >
-            {meeting.lessonNumber}
-          </text>
-        </g>
-      ) : null}
-      <text x={width - 4} y={19} fontSize={12} textAnchor="end" fill="var(--soft)">
-        {isUnsaid ? '–' : `${t('terms.taughtAfter', { count: meeting.taughtAfter ?? 0 })} · ${recall(meeting.recallAfter)}`}
+        ) : null}
+        {isPlanned
+          ? part.review.map((item) => {
+              const { x, width: wide } = span(item);
+              return (
+                <g key={item.from} data-stroke="review" stroke="var(--river)" strokeWidth={2}>
+                  <rect x={x} y={10.5} width={wide} height={8} fill="var(--river2)" stroke="none" opacity={0.75} />
+                  <line x1={x} x2={x + wide} y1={11} y2={11} />
+                  <line x1={x} x2={x + wide} y1={18} y2={18} />
+                </g>
+              );
+            })
+          : null}
+      </g>
+      {isPlanned
+        ? part.lessons.map((lesson) => (
+            <LessonBlock
+              key={`${lesson.kind}${String(lesson.number)}`}
+              lesson={lesson}
+              meeting={meeting}
+              course={course}
+              place={span(lesson)}
+              canMove={canMove && meeting.isOpen && lesson.number !== null}
+            />
+          ))
+        : null}
+      <text x={width - 4} y={19} fontSize={12} textAnchor="end" fill="var(--soft)" pointerEvents="none">
+        {isPlanned ? `${t('terms.taughtAfter', { count: part.taughtAfter ?? 0 })} · ${recall(part.recallAfter)}` : '–'}
       </text>
-    </Link>
+    </>
+  );
+}
+
+/** Strokes of the plan as it was, where it is another now. */
+function Ghosts({ part, now, span }: { part: Part; now: Part; span: (passage: Passage) => { x: number; width: number } }) {
+  const isSame = (passage: Passage, all: Passage[]) => all.some((one) => one.from === passage.from && one.to === passage.to);
+  const ghost = { fill: 'none', stroke: 'var(--soft)', strokeWidth: 1.2, strokeDasharray: '3 3' };
+  return (
+    <g pointerEvents="none" data-stroke="ghost">
+      {part.lessons
+        .filter((one) => !isSame(one, now.lessons))
+        .map((one) => {
+          const { x, width } = span(one);
+          return <rect key={one.from} x={x} y={3.5} width={width} height={ROW - 7} {...ghost} />;
+        })}
+      {part.review
+        .filter((one) => !isSame(one, now.review))
+        .map((one) => {
+          const { x, width } = span(one);
+          return <path key={one.from} d={`M${String(x)} 9h${String(width)}M${String(x)} 20h${String(width)}`} {...ghost} />;
+        })}
+    </g>
+  );
+}
+
+interface BlockProps {
+  lesson: Part['lessons'][number];
+  meeting: Meeting;
+  course: string;
+  place: { x: number; width: number };
+  canMove: boolean;
+}
+
+function LessonBlock({ lesson, meeting, course, place, canMove }: BlockProps) {
+  const { t } = useTranslation();
+  const { attributes, listeners, setNodeRef, transform, isDragging } = useDraggable({
+    id: `${meeting.id} ${lesson.kind} ${String(lesson.number)}`,
+    data: { lesson: lesson.number, meeting: meeting.id },
+    disabled: !canMove,
+  });
+  const isPinned = (meeting.pins.lessons as Record<string, number> | undefined)?.[course] === lesson.number;
+  const isJoin = lesson.kind === 'join';
+  const handle = canMove
+    ? {
+        ...attributes,
+        ...listeners,
+        role: 'button',
+        tabIndex: 0,
+        'aria-label': t('terms.dragLabel', { number: lesson.number, date: day(meeting.on, 'weekday') }),
+        style: { cursor: isDragging ? 'grabbing' : 'grab', touchAction: 'none' },
+      }
+    : {};
+  return (
+    <g
+      ref={setNodeRef as unknown as React.Ref<SVGGElement>}
+      {...handle}
+      data-stroke="new"
+      data-lesson={lesson.number ?? undefined}
+      transform={transform ? `translate(0 ${String(transform.y)})` : undefined}
+      opacity={isDragging ? 0.75 : 1}
+    >
+      <rect
+        x={place.x}
+        y={5.5}
+        width={place.width}
+        height={ROW - 11}
+        fill={meeting.isHeld ? 'var(--pine)' : 'var(--sheet)'}
+        fillOpacity={isJoin ? 0.35 : 1}
+        stroke="var(--pine)"
+        strokeWidth={lesson.kind === 'detail' ? 3 : 1.6}
+        strokeDasharray={isJoin ? '2 2' : undefined}
+      />
+      {isPinned ? <circle cx={place.x + place.width} cy={6} r={3.5} fill="var(--persimmon)" /> : null}
+      <text
+        x={place.x + place.width / 2}
+        y={19}
+        fontSize={11}
+        textAnchor="middle"
+        fill={meeting.isHeld ? 'var(--on-pine)' : 'var(--ink)'}
+      >
+        {lesson.number}
+      </text>
+    </g>
   );
 }

@@ -1,9 +1,10 @@
 import type { Tick } from '../api/client';
 
-export type ShownKind = 'lesson' | 'consolidation' | 'reserve' | 'unplanned' | 'past';
+export type ShownKind = 'lesson' | 'consolidation' | 'reserve' | 'unplanned' | 'past' | 'cancelled';
 
-/** What a meeting is shown as: its kind, or that it went by without being logged. */
-export function meetingKind(meeting: Pick<Tick, 'isPast' | 'isHeld' | 'kind'>): ShownKind {
+/** What a meeting is shown as: its kind, that it went by without being logged, or that it does not take place. */
+export function meetingKind(meeting: Pick<Tick, 'isPast' | 'isHeld' | 'kind'> & { state?: Tick['state'] }): ShownKind {
+  if (meeting.state === 'cancelled') return 'cancelled';
   if (meeting.isPast && !meeting.isHeld) return 'past';
   return meeting.kind === 'lesson' || meeting.kind === 'consolidation' || meeting.kind === 'reserve' ? meeting.kind : 'unplanned';
 }

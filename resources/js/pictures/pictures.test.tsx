@@ -86,7 +86,7 @@ describe('the weave', () => {
   });
 
   test('draws new, review and run-through as three different strokes', () => {
-    const { container } = show(<Weave term={term()} />);
+    const { container } = show(<Weave form={form()} course="course" meetings={term().meetings} closures={term().closures} />);
     const shapes = (stroke: string) => [...container.querySelectorAll(`[data-stroke="${stroke}"]`)];
     expect(shapes('new')).toHaveLength(2);
     expect(shapes('review')).toHaveLength(2);
@@ -98,13 +98,13 @@ describe('the weave', () => {
   });
 
   test('fills a lesson that was held, and outlines one that is planned', () => {
-    const { container } = show(<Weave term={term()} />);
+    const { container } = show(<Weave form={form()} course="course" meetings={term().meetings} closures={term().closures} />);
     const fills = [...container.querySelectorAll('[data-stroke="new"] rect')].map((block) => block.getAttribute('fill'));
     expect(fills).toEqual(['var(--pine)', 'var(--sheet)']);
   });
 
   test('a row leads to its meeting, and says in words what it draws', () => {
-    show(<Weave term={term()} />);
+    show(<Weave form={form()} course="course" meetings={term().meetings} closures={term().closures} />);
     const link = screen.getByRole('link', { name: 'Tue 20 Jan: Lesson 2. 4 taught, recall .82 by the next meeting.' });
     expect(link.getAttribute('href')).toBe('/meetings/tonight');
     expect(screen.getByText('no class')).toBeTruthy();
@@ -113,7 +113,7 @@ describe('the weave', () => {
   test('a meeting that went by without being logged draws nothing as done', () => {
     const laid = term();
     laid.meetings = [meeting({ isPast: true, isToday: false })];
-    const { container } = show(<Weave term={laid} />);
+    const { container } = show(<Weave form={form()} course="course" meetings={laid.meetings} closures={laid.closures} />);
     expect(container.querySelectorAll('[data-stroke]')).toHaveLength(0);
     expect(screen.getByText('Not said')).toBeTruthy();
   });
@@ -126,7 +126,7 @@ describe('the season line', () => {
     const links = screen.getAllByRole('link');
     expect(links.map((link) => link.getAttribute('href'))).toEqual(['/meetings/first', '/meetings/tonight', '/meetings/last']);
     expect(links.map((link) => link.getAttribute('aria-current'))).toEqual([null, 'page', null]);
-    expect(links[2]?.getAttribute('title')).toBe('Tue 3 Feb, Reserve');
+    expect(links[2]?.getAttribute('title')).toBe('Tue 3 Feb, Kept free');
     expect(within(screen.getByRole('list')).getByText('no class')).toBeTruthy();
   });
 });

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { BookOpenText, CalendarRange, Sun, UsersRound } from 'lucide-react';
+import { BookOpenText, Sun, UsersRound } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { NavLink, Outlet } from 'react-router';
@@ -16,7 +16,6 @@ import { useOutboxNews } from './useOutboxNews';
 const places = [
   { to: '/', key: 'today', Icon: Sun },
   { to: '/forms', key: 'forms', Icon: BookOpenText },
-  { to: '/terms', key: 'terms', Icon: CalendarRange },
   { to: '/groups', key: 'groups', Icon: UsersRound },
 ] as const;
 

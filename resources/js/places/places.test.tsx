@@ -228,7 +228,7 @@ describe('the plan', () => {
       'Run-through',
       'Close',
     ]);
-    expect(screen.getByText(/3 times through, 2.7 min · mean recall .66/)).toBeTruthy();
+    expect(screen.getByText(/3 times through, 2.7 min · 66 % should still be there/)).toBeTruthy();
     expect(screen.getByText(/Lead in from 1–2/)).toBeTruthy();
     expect(screen.getByText('No minute is left for review.')).toBeTruthy();
     expect(screen.getByText(/not medical advice/)).toBeTruthy();

@@ -14,6 +14,8 @@ import { ReedLegend } from '../../pictures/ReedLegend';
 import { StandingMap } from '../../pictures/StandingMap';
 import { Removing } from '../Removing';
 import { useUnmaking } from '../useUnmaking';
+import { CalendarPanel } from './CalendarPanel';
+import { GroupTabs } from './GroupTabs';
 import { namesIn } from './names';
 import { People } from './People';
 import { SamePeople, told, useSamePeople } from './SamePeople';
@@ -36,6 +38,48 @@ export function GroupPlace() {
             setSearch(day ? { day } : {}, { replace: true });
           }}
         />
+      )}
+    </Asked>
+  );
+}
+
+/** Who is in a group. */
+export function GroupPeoplePlace() {
+  const { t } = useTranslation();
+  const { group = '' } = useParams();
+  const query = useQuery(groupQuery(group, ''));
+  const [isAdding, setAdding] = useState(false);
+  return (
+    <Asked query={query}>
+      {(data) => (
+        <Page
+          title={data.group.name}
+          kicker={[data.form.title, t('groups.students', { count: data.students.length }), data.group.room]
+            .filter(Boolean)
+            .join(' · ')}
+          actions={
+            <Button
+              onClick={() => {
+                setAdding(true);
+              }}
+            >
+              {t('groups.addTitle')}
+            </Button>
+          }
+        >
+          <GroupTabs group={data.group.id} term={data.group.termId} />
+          {data.students.length === 0 ? <Empty title={t('meeting.noStudents')} hint={t('groups.emptyHint')} /> : null}
+          <People group={data.group.id} students={[...data.students].sort((a, b) => a.name.localeCompare(b.name))} />
+          <CalendarPanel group={data.group.id} hasFeed={data.group.hasFeed} />
+          <Dialog open={isAdding} onOpenChange={setAdding} title={t('groups.addTitle')}>
+            <Adding
+              group={data.group.id}
+              onDone={() => {
+                setAdding(false);
+              }}
+            />
+          </Dialog>
+        </Page>
       )}
     </Asked>
   );
@@ -93,6 +137,7 @@ function Standings({ data, onDay }: { data: Group; onDay: (day: string) => void 
         </>
       }
     >
+      <GroupTabs group={group.id} term={group.termId} />
       {students.length === 0 ? (
         <Empty title={t('meeting.noStudents')} hint={t('groups.emptyHint')}>
           <Button

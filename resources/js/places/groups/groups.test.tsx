@@ -29,7 +29,16 @@ vi.mock('../../api/client', async (original) => {
 });
 
 const group = (change: Partial<Group> = {}): Group => ({
-  group: { id: 'group', name: 'Tuesdays', room: null, formId: 'form', formTitle: 'Tide stair', students: 3, termId: 'term' },
+  group: {
+    id: 'group',
+    name: 'Tuesdays',
+    room: null,
+    formId: 'form',
+    formTitle: 'Tide stair',
+    students: 3,
+    termId: 'term',
+    hasFeed: false,
+  },
   on: '2026-01-20',
   form: form(),
   taught: [1, 2],

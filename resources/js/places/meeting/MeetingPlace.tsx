@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Tabs } from 'radix-ui';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams, useSearchParams } from 'react-router';
@@ -6,7 +6,7 @@ import { ulid } from 'ulid';
 import { api, ask, type Form, type MeetingPage, Problem } from '../../api/client';
 import { flush, waiting } from '../../api/outbox';
 import { formQuery, meetingQuery } from '../../api/queries';
-import { Button } from '../../kit/controls';
+import { Button, ButtonLink } from '../../kit/controls';
 import { clock, day } from '../../kit/format';
 import { Asked, Page } from '../../kit/page';
 import { useTell } from '../../kit/toasts';
@@ -20,6 +20,7 @@ import { Attendance } from './Attendance';
 import { Marking } from './Marking';
 import { asPlanned } from './asPlanned';
 import { PlanList, usePassageWords } from './PlanList';
+import { formsBy } from './formsBy';
 import { stateIn } from './stateIn';
 import { useMarks } from './useMarks';
 import { type Presence, usePresence } from './usePresence';
@@ -35,10 +36,24 @@ export function MeetingPlace() {
 
 function WithForm({ page }: { page: MeetingPage }) {
   const query = useQuery(formQuery(page.formId, page.courseId));
-  return <Asked query={query}>{(form) => <Class page={page} form={form} />}</Asked>;
+  const others = useQueries({ queries: page.courses.slice(1).map((one) => formQuery(one.formId, one.courseId)) });
+  return (
+    <Asked query={query}>
+      {(form) => (
+        <Class
+          page={page}
+          form={form}
+          forms={formsBy(
+            page,
+            [form, ...others.map((one) => one.data)].filter((one): one is Form => one !== undefined),
+          )}
+        />
+      )}
+    </Asked>
+  );
 }
 
-function Class({ page, form }: { page: MeetingPage; form: Form }) {
+function Class({ page, form, forms }: { page: MeetingPage; form: Form; forms: Record<string, Form> }) {
   const { t } = useTranslation();
   const [search, setSearch] = useSearchParams();
   const { meeting, term } = page;
@@ -60,7 +75,12 @@ function Class({ page, form }: { page: MeetingPage; form: Form }) {
             {t('plan.minutes', { count: meeting.minutes })}
           </>
         }
-        actions={isFuture ? null : <Logging page={page} form={form} presence={presence} />}
+        actions={
+          <>
+            <ButtonLink to={`/meetings/${meeting.id}/sheet`}>{t('terms.sheet')}</ButtonLink>
+            {isFuture || meeting.state === 'cancelled' ? null : <Logging page={page} forms={forms} presence={presence} />}
+          </>
+        }
       >
         <Tabs.Root
           value={wanted}
@@ -82,7 +102,7 @@ function Class({ page, form }: { page: MeetingPage; form: Form }) {
           <Tabs.Content value="plan">
             <BeingPlanned term={term} />
             <Timeline meeting={meeting} />
-            <PlanList meeting={meeting} form={form} isLarge />
+            <PlanList meeting={meeting} form={form} forms={forms} isLarge />
             <Ribbon form={form} state={stateIn(meeting, page.taught)} />
           </Tabs.Content>
           <Tabs.Content value="here">
@@ -105,7 +125,7 @@ function Class({ page, form }: { page: MeetingPage; form: Form }) {
 class Unsent extends Error {}
 
 /** The class went as planned: one action, which can be taken back. */
-function Logging({ page, form, presence }: { page: MeetingPage; form: Form; presence: Presence }) {
+function Logging({ page, forms, presence }: { page: MeetingPage; forms: Record<string, Form>; presence: Presence }) {
   const { t } = useTranslation();
   const client = useQueryClient();
   const tell = useTell();
@@ -135,7 +155,7 @@ function Logging({ page, form, presence }: { page: MeetingPage; form: Form; pres
       return ask(
         api.POST('/api/meetings/{meeting}/log', {
           params: { path: { meeting: meeting.id } },
-          body: asPlanned(id, page, form, presence.isHere),
+          body: asPlanned(id, page, forms, presence.isHere),
         }),
       );
     },

@@ -1,10 +1,13 @@
 import { useTranslation } from 'react-i18next';
 import type { Form, Meeting, Passage } from '../../api/client';
 import { entryCall } from '../../kit/entryName';
-import { number, recall } from '../../kit/format';
+import { number } from '../../kit/format';
 import { Warnings } from '../../kit/page';
+import { Why } from '../../kit/Why';
+import { type Part, partOf } from '../../pictures/coursePart';
 import { type BoxName, boxesOf } from '../../pictures/Timeline';
 import { sentence } from '../../messages/say';
+import { WhyReview } from '../terms/WhyReview';
 
 /** The numbers a teacher says for a passage, and its first and last title. */
 export function usePassageWords(form: Form): { numbers: (passage: Passage) => string; titles: (passage: Passage) => string } {
@@ -20,53 +23,38 @@ export function usePassageWords(form: Form): { numbers: (passage: Passage) => st
   };
 }
 
+interface Props {
+  meeting: Meeting;
+  form: Form;
+  /** The forms of all its courses, where there is more than one. */
+  forms?: Record<string, Form>;
+  isLarge?: boolean;
+}
+
 /** Tonight's boxes, each with the minute it starts and what is done in it. */
-export function PlanList({ meeting, form, isLarge = false }: { meeting: Meeting; form: Form; isLarge?: boolean }) {
+export function PlanList({ meeting, form, forms = {}, isLarge = false }: Props) {
   const { t } = useTranslation();
-  const words = usePassageWords(form);
+  const courses = meeting.courses.length > 1 ? meeting.courses.filter((one) => forms[one.courseId] !== undefined) : [];
+  const parts =
+    courses.length > 1
+      ? courses.map((one) => ({ course: one.courseId, form: forms[one.courseId] as Form }))
+      : [{ course: meeting.courses[0]?.courseId ?? '', form }];
+  const focus = (meeting.pins.focus as string | undefined) ?? null;
+  const each = (draw: (part: Part, form: Form) => React.ReactNode) =>
+    parts.map((one) => (
+      <div key={one.course}>
+        {parts.length > 1 ? <h3 className="text-sm font-medium text-soft">{one.form.title}</h3> : null}
+        {draw(partOf(meeting, one.course), one.form)}
+      </div>
+    ));
   const content: Record<BoxName, () => React.ReactNode> = {
     settle: () => <p className="text-soft">{t('plan.settle')}</p>,
     warm_up: () => <p className="text-soft">{t('plan.warm')}</p>,
-    focus: () => <p className="text-soft">{t('plan.focus')}</p>,
+    focus: () => (focus ? <p>{focus}</p> : <p className="text-soft">{t('plan.focus')}</p>),
     close: () => <p className="text-soft">{t('plan.close')}</p>,
-    new: () =>
-      meeting.lesson ? (
-        <>
-          <p>
-            <strong>{words.numbers(meeting.lesson)}</strong> {words.titles(meeting.lesson)}
-          </p>
-          {meeting.recap ? (
-            <p className="text-soft">
-              {t('plan.recap', { passage: `${words.numbers(meeting.recap)} ${words.titles(meeting.recap)}` })}
-            </p>
-          ) : null}
-        </>
-      ) : (
-        <p className="text-soft">{t('plan.nothingNew')}</p>
-      ),
-    review: () =>
-      meeting.review.length === 0 ? (
-        <p className="text-soft">{t('plan.noReview')}</p>
-      ) : (
-        <ul className="m-0 flex list-none flex-col gap-1 p-0" title={t('plan.why')}>
-          {meeting.review.map((item) => (
-            <li key={item.from}>
-              <strong>{words.numbers(item)}</strong> {words.titles(item)}
-              <span className="text-soft">
-                {' '}
-                · {t('plan.passes', { count: item.passes })}, {number(item.minutes, 1)} min ·{' '}
-                {item.meanRecall === null ? t('plan.meanRecallNone') : t('plan.meanRecall', { recall: recall(item.meanRecall) })}
-              </span>
-            </li>
-          ))}
-        </ul>
-      ),
-    run_through: () =>
-      meeting.runThrough ? (
-        <p>
-          <strong>{words.numbers(meeting.runThrough)}</strong> {words.titles(meeting.runThrough)}
-        </p>
-      ) : null,
+    new: () => each((part, of) => <NewPart part={part} form={of} />),
+    review: () => each((part, of) => <ReviewPart part={part} form={of} />),
+    run_through: () => each((part, of) => <RunPart part={part} form={of} />),
   };
   return (
     <>
@@ -93,4 +81,60 @@ export function PlanList({ meeting, form, isLarge = false }: { meeting: Meeting;
       </aside>
     </>
   );
+}
+
+function NewPart({ part, form }: { part: Part; form: Form }) {
+  const { t } = useTranslation();
+  const words = usePassageWords(form);
+  return (
+    <>
+      {part.lessons.length === 0 ? <p className="text-soft">{t('plan.nothingNew')}</p> : null}
+      {part.lessons.map((lesson) => (
+        <p key={`${lesson.kind}${String(lesson.from)}`}>
+          {lesson.kind === 'join' ? `${t('plan.join')} ` : lesson.kind === 'detail' ? `${t('plan.detail')} ` : null}
+          <strong>{words.numbers(lesson)}</strong> {words.titles(lesson)}
+        </p>
+      ))}
+      {part.recap ? (
+        <p className="text-soft">{t('plan.recap', { passage: `${words.numbers(part.recap)} ${words.titles(part.recap)}` })}</p>
+      ) : null}
+      {part.why ? (
+        <Why about={t('plan.whyNew')}>
+          <p>{sentence(part.why)}</p>
+        </Why>
+      ) : null}
+    </>
+  );
+}
+
+function ReviewPart({ part, form }: { part: Part; form: Form }) {
+  const { t } = useTranslation();
+  const words = usePassageWords(form);
+  if (part.review.length === 0) return <p className="text-soft">{t('plan.noReview')}</p>;
+  return (
+    <ul className="m-0 flex list-none flex-col gap-1 p-0">
+      {part.review.map((item) => (
+        <li key={item.from}>
+          <strong>{words.numbers(item)}</strong> {words.titles(item)}
+          <span className="text-soft">
+            {' '}
+            · {t('plan.passes', { count: item.passes })}, {number(item.minutes, 1)} min ·{' '}
+            {item.meanRecall === null
+              ? t('plan.meanRecallNone')
+              : t('plan.meanRecall', { recall: Math.round(100 * item.meanRecall) })}
+          </span>{' '}
+          <WhyReview item={item} words={words} />
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function RunPart({ part, form }: { part: Part; form: Form }) {
+  const words = usePassageWords(form);
+  return part.runThrough ? (
+    <p>
+      <strong>{words.numbers(part.runThrough)}</strong> {words.titles(part.runThrough)}
+    </p>
+  ) : null;
 }

@@ -1,12 +1,13 @@
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useNavigate } from 'react-router';
-import { api, ask, type Closure, type NewTerm, Problem } from '../../api/client';
-import { groupsQuery, readAgain, sessionQuery } from '../../api/queries';
+import { useNavigate, useSearchParams } from 'react-router';
+import { api, ask, type Closure, type NewTerm, Problem, type Term } from '../../api/client';
+import { formQuery, groupsQuery, readAgain, sessionQuery, termQuery } from '../../api/queries';
 import { Button, ButtonLink, Choice, TextField } from '../../kit/controls';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
-import { day } from '../../kit/format';
+import { entryName } from '../../kit/entryName';
+import { clock, day } from '../../kit/format';
 import { Asked, Empty, Heading, Page, Warnings } from '../../kit/page';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
@@ -15,7 +16,10 @@ import { sentence } from '../../messages/say';
 
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 const DRAFT = 'term';
-type Draft = Omit<NewTerm, 'pattern'> & { pattern: { weekday: string; at: string; minutes: number }[] };
+type Draft = Omit<NewTerm, 'pattern' | 'showing'> & {
+  pattern: { weekday: string; at: string; minutes: number }[];
+  showing?: { on: string; to: number };
+};
 
 function daysLater(on: string, days: number): string {
   return new Date(Date.parse(`${on}T12:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
@@ -33,13 +37,23 @@ function fresh(today: string, group: string, title: string): Draft {
   };
 }
 
+/** What a term is called by its season. */
+function nextTitle(from: string): string {
+  const season = ['Winter', 'Spring', 'Summer', 'Autumn'][Math.floor((Number(from.slice(5, 7)) % 12) / 3)] ?? '';
+  return `${season} ${from.slice(0, 4)}`;
+}
+
 /** Laying a group's form over a term: the dates show as they are typed, and a date is closed by choosing it. */
 export function NewTermPlace() {
   const { t } = useTranslation();
   const groups = useQuery(groupsQuery);
   const session = useQuery(sessionQuery);
+  const [search] = useSearchParams();
+  const after = search.get('after') ?? '';
+  const before = useQuery({ ...termQuery(after), enabled: after !== '' });
+  if (after !== '' && before.data === undefined && !before.isError) return <Asked query={before}>{() => null}</Asked>;
   return (
-    <Page title={t('terms.layTitle')}>
+    <Page title={t('terms.layTitle')} kicker={before.data ? t('terms.follow', { term: before.data.term.title }) : undefined}>
       <Asked query={groups}>
         {(found) =>
           found.length === 0 ? (
@@ -49,7 +63,12 @@ export function NewTermPlace() {
               </ButtonLink>
             </Empty>
           ) : (
-            <Laying groups={found} today={session.data?.school?.today ?? new Date().toISOString().slice(0, 10)} />
+            <Laying
+              groups={found}
+              today={session.data?.school?.today ?? new Date().toISOString().slice(0, 10)}
+              group={search.get('group') ?? ''}
+              before={before.data ?? null}
+            />
           )
         }
       </Asked>
@@ -57,12 +76,42 @@ export function NewTermPlace() {
   );
 }
 
-function Laying({ groups, today }: { groups: { id: string; name: string; termId: string | null }[]; today: string }) {
+/** A term that goes on where another leaves off: the same evenings, as many weeks, the same way. */
+function following(term: Term, today: string): Draft {
+  const from = [daysLater(term.term.endsOn, 1), today].sort()[1] as string;
+  const days = (Date.parse(term.term.endsOn) - Date.parse(term.term.startsOn)) / 86_400_000;
+  const seen = new Map<string, { weekday: string; at: string; minutes: number }>();
+  for (const meeting of term.meetings.filter((one) => one.state === 'laid')) {
+    const weekday = WEEKDAYS[(new Date(`${meeting.on}T12:00:00Z`).getUTCDay() + 6) % 7] as string;
+    const row = { weekday, at: clock(meeting.startsAt), minutes: meeting.minutes };
+    seen.set(`${row.weekday} ${row.at}`, row);
+  }
+  const usual = [...seen.values()].slice(0, 7);
+  return {
+    ...fresh(from, term.term.groupId, nextTitle(from)),
+    to: daysLater(from, Math.round(days)),
+    ...(usual.length > 0 ? { pattern: usual } : {}),
+    approach: (term.courses[0]?.approach ?? 'piece') as Draft['approach'],
+  };
+}
+
+interface LayingProps {
+  groups: { id: string; name: string; termId: string | null; formId: string }[];
+  today: string;
+  /** The group that is laid for, where that is known. */
+  group: string;
+  before: Term | null;
+}
+
+function Laying({ groups, today, group: wanted, before }: LayingProps) {
   const { t } = useTranslation();
   const navigate = useNavigate();
   const [draft, setDraft] = useState<Draft>(() => {
-    const first = (groups.find((group) => group.termId === null) ?? groups[0])?.id ?? '';
+    const first =
+      (groups.find((group) => group.id === wanted) ?? groups.find((group) => group.termId === null) ?? groups[0])?.id ?? '';
+    if (before !== null) return following(before, today);
     const read = readDraft<Draft>(DRAFT) ?? fresh(today, first, t('terms.nextTitle'));
+    if (wanted !== '' && groups.some((group) => group.id === wanted)) return { ...read, group: wanted };
     return groups.some((group) => group.id === read.group) ? read : { ...read, group: first };
   });
   const unmaking = useUnmaking();
@@ -91,6 +140,7 @@ function Laying({ groups, today }: { groups: { id: string; name: string; termId:
     onSuccess: async (term, sent) => {
       dropDraft(DRAFT);
       await readAgain('term');
+      await readAgain('plan');
       await navigate(`/terms/${term.id}`);
       unmaking({
         text: t('terms.laid'),
@@ -107,6 +157,27 @@ function Laying({ groups, today }: { groups: { id: string; name: string; termId:
   const covering = (on: string) => draft.closures.find((closure) => closure.from <= on && on <= closure.to);
   const isSingle = (closure: Closure) => closure.from === closure.to;
 
+  const formId = groups.find((group) => group.id === draft.group)?.formId ?? '';
+  const form = useQuery({ ...formQuery(formId), enabled: formId !== '' });
+  const [fileSays, setFileSays] = useState<string | null>(null);
+  const file = useMutation({
+    mutationFn: async (chosen: File) =>
+      ask(api.POST('/api/calendar/closures', { body: { text: await chosen.text(), from: draft.from, to: draft.to } })),
+    onSuccess: (found) => {
+      change({
+        closures: [
+          ...draft.closures,
+          ...found.closures
+            .map(({ from, to }) => ({ from, to }))
+            .filter((one) => !draft.closures.some((other) => other.from === one.from && other.to === one.to)),
+        ],
+      });
+      setFileSays([t('terms.closuresFound', { count: found.closures.length }), ...found.warnings.map(sentence)].join(' '));
+    },
+    onError: (error) => {
+      setFileSays(error instanceof Problem ? error.message : t('app.unreachable'));
+    },
+  });
   const send = useOnce(lay);
   function submit(event: FormEvent) {
     event.preventDefault();
@@ -226,6 +297,38 @@ function Laying({ groups, today }: { groups: { id: string; name: string; termId:
             </option>
           ))}
         </Choice>
+        <div className="grid grid-cols-2 gap-3">
+          <TextField
+            label={t('terms.showingOn')}
+            type="date"
+            min={draft.from}
+            max={draft.to}
+            value={draft.showing?.on ?? ''}
+            onChange={(event) => {
+              const { showing, ...rest } = draft;
+              const on = event.target.value;
+              const to = showing?.to ?? form.data?.entries.length ?? 1;
+              keepDraft(DRAFT, on === '' ? rest : { ...rest, showing: { on, to } });
+              setProblem(null);
+              setDraft(on === '' ? rest : { ...rest, showing: { on, to } });
+            }}
+          />
+          {draft.showing ? (
+            <Choice
+              label={t('terms.showingTo')}
+              value={String(draft.showing.to)}
+              onChange={(event) => {
+                change({ showing: { on: draft.showing?.on ?? draft.to, to: Number(event.target.value) } });
+              }}
+            >
+              {(form.data?.entries ?? []).map((entry) => (
+                <option key={entry.key} value={entry.position}>
+                  {entryName(entry)}
+                </option>
+              ))}
+            </Choice>
+          ) : null}
+        </div>
       </div>
       <div>
         <Heading
@@ -304,7 +407,25 @@ function Laying({ groups, today }: { groups: { id: string; name: string; termId:
             </div>
           );
         })}
+        {fileSays ? (
+          <p role="status" className="mb-2">
+            {fileSays}
+          </p>
+        ) : null}
         <div className="flex flex-wrap gap-3">
+          <label className="inline-flex min-h-11 cursor-pointer items-center rounded border border-line bg-sheet px-4 text-[0.95rem] font-medium focus-within:outline-2 focus-within:outline-pine2 hover:border-pine2">
+            {t('terms.closuresFile')}
+            <input
+              type="file"
+              accept=".ics,text/calendar"
+              className="sr-only"
+              onChange={(event) => {
+                const chosen = event.target.files?.[0];
+                if (chosen) file.mutate(chosen);
+                event.target.value = '';
+              }}
+            />
+          </label>
           <Button
             onClick={() => {
               change({ closures: [...draft.closures, { from: daysLater(draft.from, 28), to: daysLater(draft.from, 34) }] });

@@ -1,74 +1,260 @@
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams } from 'react-router';
-import { api, ask, type Term } from '../../api/client';
-import { termQuery } from '../../api/queries';
-import { Button, ButtonLink } from '../../kit/controls';
-import { day, recall } from '../../kit/format';
+import { api, ask, type Course, type Meeting, type Question, type Term } from '../../api/client';
+import { questionsQuery, termQuery } from '../../api/queries';
+import { Button, ButtonLink, Dialog } from '../../kit/controls';
+import { day, number, recall } from '../../kit/format';
 import { Asked, Heading, Page, Warnings } from '../../kit/page';
+import { Segmented } from '../../kit/Segmented';
+import { type Said, sentence } from '../../messages/say';
+import { partOf } from '../../pictures/coursePart';
 import { meetingKind } from '../../pictures/meetingKind';
 import { SeasonLine } from '../../pictures/SeasonLine';
 import { Weave } from '../../pictures/Weave';
-import { BeingPlanned } from './BeingPlanned';
-import { Removing } from '../Removing';
+import { GroupTabs } from '../groups/GroupTabs';
 import { usePassageWords } from '../meeting/PlanList';
-import { sentence } from '../../messages/say';
+import { Removing } from '../Removing';
+import { AddMeeting, CloseDays } from './AddMeeting';
+import { BeingPlanned } from './BeingPlanned';
+import { ChangeMeeting } from './ChangeMeeting';
+import { AddCourse, CoursePanel } from './CoursePanel';
+import { History } from './History';
+import { Outlook } from './Outlook';
+import { ProposalBar } from './ProposalBar';
+import { SolvePanel } from './SolvePanel';
+import { type TermChange, useProposal } from './useProposal';
 
-/** A term: the weave of what is new, reviewed and run through at each meeting. */
+/** A term: the weave of what is new, reviewed and run through at each meeting, and a plan in the hand. */
 export function TermPlace() {
   const { term = '' } = useParams();
   const query = useQuery(termQuery(term));
-  return <Asked query={query}>{(data) => <Laid term={data} />}</Asked>;
+  return <Asked query={query}>{(data) => <Laid key={data.term.id} term={data} />}</Asked>;
+}
+
+type Open = 'course' | 'addCourse' | 'addMeeting' | 'closeDays' | null;
+
+/** What gates and rhythm cost, once that is worked out. */
+function costsOf(questions: Question[] | undefined): Said[] {
+  const found = questions?.find((one) => one.kind === 'costs' && one.state === 'done' && !one.isOld);
+  return (found?.answer as { costs?: Said[] } | null)?.costs ?? [];
 }
 
 function Laid({ term }: { term: Term }) {
   const { t } = useTranslation();
   const { groupName, title, groupId, startsOn, endsOn, held, meetings } = term.term;
+  const [chosenCourse, setCourse] = useState(term.courses[0]?.id ?? '');
+  const course = term.courses.find((one) => one.id === chosenCourse) ?? (term.courses[0] as Course);
+  const [open, setOpen] = useState<Open>(null);
+  const [chosen, setChosen] = useState<Meeting | null>(null);
+  const proposal = useProposal(term);
+  const questions = useQuery(questionsQuery(term.term.id));
+  const shown = proposal.preview?.meetings ?? term.meetings;
+  const propose = (changes: TermChange[]) => {
+    setOpen(null);
+    setChosen(null);
+    proposal.propose(changes);
+  };
+  const dialogs: Record<Exclude<Open, null>, { title: string; body: React.ReactNode }> = {
+    course: {
+      title: course.form.title,
+      body: (
+        <CoursePanel
+          key={`${course.id}${String(term.version)}`}
+          term={term}
+          course={course}
+          onDone={() => {
+            setOpen(null);
+          }}
+        />
+      ),
+    },
+    addCourse: {
+      title: t('terms.courseAdd'),
+      body: (
+        <AddCourse
+          term={term}
+          onDone={() => {
+            setOpen(null);
+          }}
+        />
+      ),
+    },
+    addMeeting: { title: t('terms.addMeeting'), body: <AddMeeting term={term} onPropose={propose} /> },
+    closeDays: { title: t('terms.closeDays'), body: <CloseDays term={term} onPropose={propose} /> },
+  };
   return (
     <>
-      <SeasonLine meetings={term.meetings} closures={term.closures} />
+      <SeasonLine meetings={term.meetings} closures={term.closures} showing={course.showingOn} />
       <Page
         title={`${groupName} · ${title}`}
-        kicker={`${term.form.title} · ${day(startsOn)} – ${day(endsOn)} · ${t('terms.held', { held, of: meetings })}`}
+        kicker={`${term.courses.map((one) => one.form.title).join(', ')} · ${day(startsOn)} – ${day(endsOn)} · ${t('terms.held', { held, of: meetings })}`}
         actions={
           <>
-            <Button
-              onClick={() => {
-                window.print();
-              }}
-            >
-              {t('terms.printed')}
-            </Button>
-            <ButtonLink to={`/groups/${groupId}`}>{t('groups.map')}</ButtonLink>
+            <ButtonLink to={`/terms/${term.term.id}/compare`}>{t('terms.compare')}</ButtonLink>
+            <ButtonLink to={`/terms/${term.term.id}/wall`}>{t('terms.wall')}</ButtonLink>
+            <ButtonLink to={`/terms/new?after=${term.term.id}`}>{t('terms.nextTerm')}</ButtonLink>
           </>
         }
       >
+        <GroupTabs group={groupId} term={term.term.id} />
         <BeingPlanned term={term.term} />
-        <Warnings title={t('terms.warnings')} lines={term.warnings.map(sentence)} />
+        <ProposalBar proposal={proposal} />
+        <div className="flex flex-wrap items-center gap-3">
+          {term.courses.length > 1 ? (
+            <Segmented
+              label={t('terms.courses')}
+              value={course.id}
+              onValue={setCourse}
+              of={term.courses.map((one) => ({
+                value: one.id,
+                text: `${one.form.title} · ${String(Math.round(100 * one.share))} %`,
+              }))}
+            />
+          ) : null}
+          <span className="text-soft">{t(`terms.approachNames.${course.approach as 'outline' | 'piece' | 'sides'}`)}</span>
+          {term.isOver ? null : (
+            <>
+              {(
+                [
+                  ['course', 'courseChange'],
+                  ['addCourse', 'courseAdd'],
+                  ['addMeeting', 'addMeeting'],
+                  ['closeDays', 'closeDays'],
+                ] as const
+              ).map(([what, words]) => (
+                <Button
+                  key={what}
+                  look="quiet"
+                  className="no-print px-1"
+                  onClick={() => {
+                    setOpen(what);
+                  }}
+                >
+                  {t(`terms.${words}`)}
+                </Button>
+              ))}
+            </>
+          )}
+        </div>
+        <Outlook course={course} />
+        <Warnings title={t('terms.warnings')} lines={[...term.warnings, ...costsOf(questions.data)].map(sentence)} />
         <Heading aside={t('terms.legend')}>{t('terms.weave')}</Heading>
-        <Weave term={term} />
+        <Weave
+          form={course.form}
+          course={course.id}
+          meetings={shown}
+          closures={term.closures}
+          was={proposal.preview === null ? undefined : term.meetings}
+          onMove={
+            term.isOver
+              ? undefined
+              : (lesson, meeting) => {
+                  propose([{ what: 'lesson', course: course.id, number: lesson, meeting }]);
+                }
+          }
+          onChoose={setChosen}
+        />
+        <Elsewhere term={term} course={course} changes={proposal.changes} questions={questions.data} />
         <p className="mt-2 text-sm text-soft">
-          {t('terms.planHint')} {t('terms.taughtAfter', { count: 0 }).replace('0', 'n')} · .nn = {t('terms.recallHint')}.{' '}
-          {t(`terms.approaches.${term.approach as 'outline' | 'piece' | 'sides'}`)}.
+          {term.isOver ? null : t('terms.dragHint')} {t('terms.planHint')}
         </p>
-        <AsTable term={term} />
+        <AsTable
+          term={term}
+          course={course}
+          onChoose={(meeting) => {
+            setChosen(meeting);
+          }}
+        />
+        {term.isOver ? null : <SolvePanel term={term} course={course} />}
+        <History term={term.term.id} />
         <p className="no-print mt-6">
           <Removing
             label={t('terms.removeTerm')}
             hint={t('terms.removeHint')}
             remove={() => ask(api.DELETE('/api/terms/{term}', { params: { path: { term: term.term.id } } }))}
             touches="term"
-            to="/terms"
+            to={`/groups/${groupId}`}
           />
         </p>
       </Page>
+      <Dialog
+        open={open !== null}
+        onOpenChange={(is) => {
+          if (!is) setOpen(null);
+        }}
+        title={open === null ? '' : dialogs[open].title}
+      >
+        {open === null ? null : dialogs[open].body}
+      </Dialog>
+      <Dialog
+        wide
+        open={chosen !== null}
+        onOpenChange={(is) => {
+          if (!is) setChosen(null);
+        }}
+        title={chosen === null ? '' : day(chosen.on, 'long')}
+      >
+        {chosen === null ? null : <ChangeMeeting term={term} meeting={chosen} course={course} onPropose={propose} />}
+      </Dialog>
     </>
   );
 }
 
-function AsTable({ term }: { term: Term }) {
+/** While a lesson is carried to another evening: what it would cost on the others, as soon as that is worked out. */
+function Elsewhere({
+  term,
+  course,
+  changes,
+  questions,
+}: {
+  term: Term;
+  course: Course;
+  changes: TermChange[] | null;
+  questions: Question[] | undefined;
+}) {
   const { t } = useTranslation();
-  const words = usePassageWords(term.form);
+  const moved = changes?.find((one) => one.what === 'lesson' && typeof one.meeting === 'string');
+  const lesson = typeof moved?.number === 'number' ? moved.number : 0;
+  const asked = useQuery({
+    queryKey: ['places', term.term.id, term.version, lesson],
+    enabled: lesson > 0,
+    queryFn: () =>
+      ask(
+        api.POST('/api/terms/{term}/questions', {
+          params: { path: { term: term.term.id } },
+          body: { kind: 'places', course: course.id, number: lesson },
+        }),
+      ),
+  });
+  if (lesson === 0) return null;
+  const found = questions?.find((one) => one.id === asked.data?.id) ?? asked.data;
+  const places = (found?.answer as { places?: { on: string; cost: number }[] } | null)?.places;
+  if (found?.state === 'waiting' || found?.state === 'running' || places === undefined)
+    return (
+      <p role="status" className="no-print mt-1 text-sm text-soft">
+        {t('terms.placesWorking')}
+      </p>
+    );
+  return (
+    <p className="no-print mt-1 text-sm">
+      {t('terms.places', {
+        list: places
+          .map(({ on, cost }) =>
+            cost < 0.05
+              ? t('terms.placesNothing', { on: day(on) })
+              : t('terms.placesCost', { on: day(on), number: `−${number(cost, 1)}` }),
+          )
+          .join(', '),
+      })}
+    </p>
+  );
+}
+
+function AsTable({ term, course, onChoose }: { term: Term; course: Course; onChoose: (meeting: Meeting) => void }) {
+  const { t } = useTranslation();
+  const words = usePassageWords(course.form);
   const head = 'py-1 pr-4 text-left font-normal text-soft';
   return (
     <details className="mt-6">
@@ -82,30 +268,57 @@ function AsTable({ term }: { term: Term }) {
                   {t(`terms.${key}`)}
                 </th>
               ))}
+              <td />
             </tr>
           </thead>
           <tbody>
-            {term.meetings.map((meeting) => (
-              <tr key={meeting.id} className="border-t border-line">
-                <th scope="row" className="py-1.5 pr-4 text-left font-normal whitespace-nowrap">
-                  <Link to={`/meetings/${meeting.id}`}>{day(meeting.on, 'weekday')}</Link>
-                </th>
-                <td className="pr-4">{t(`kind.${meetingKind(meeting)}`, { number: meeting.lessonNumber ?? '' })}</td>
-                {meetingKind(meeting) === 'past' ? (
-                  // What was planned for an evening nobody spoke of says nothing about what is taught.
-                  <td className="pr-4 text-soft" colSpan={4}>
-                    {t('terms.notSaid')}
+            {term.meetings.map((meeting) => {
+              const part = partOf(meeting, course.id);
+              const kind = meetingKind(meeting);
+              const lesson = part.lessons.find((one) => one.number !== null);
+              return (
+                <tr key={meeting.id} className="border-t border-line">
+                  <th scope="row" className="py-1.5 pr-4 text-left font-normal whitespace-nowrap">
+                    <Link to={`/meetings/${meeting.id}`}>{day(meeting.on, 'weekday')}</Link>
+                  </th>
+                  <td className="pr-4">
+                    {kind === 'lesson' && lesson === undefined
+                      ? t('kind.consolidation')
+                      : t(`kind.${kind}`, { number: part.lessons.map((one) => one.number ?? '').join(', ') })}
                   </td>
-                ) : (
-                  <>
-                    <td className="pr-4">{meeting.lesson ? words.numbers(meeting.lesson) : '–'}</td>
-                    <td className="pr-4">{meeting.review.map(words.numbers).join(', ') || '–'}</td>
-                    <td className="pr-4 text-right">{meeting.taughtAfter}</td>
-                    <td className="text-right">{recall(meeting.recallAfter)}</td>
-                  </>
-                )}
-              </tr>
-            ))}
+                  {kind === 'past' || kind === 'cancelled' ? (
+                    // What was planned for an evening nobody spoke of says nothing about what is taught.
+                    <td className="pr-4 text-soft" colSpan={4}>
+                      {kind === 'past'
+                        ? t('terms.notSaid')
+                        : meeting.reason
+                          ? t('terms.cancelledBecause', { reason: meeting.reason })
+                          : t('terms.cancelled')}
+                    </td>
+                  ) : (
+                    <>
+                      <td className="pr-4">{part.lessons.map(words.numbers).join(', ') || '–'}</td>
+                      <td className="pr-4">{part.review.map(words.numbers).join(', ') || '–'}</td>
+                      <td className="pr-4 text-right">{part.taughtAfter}</td>
+                      <td className="text-right">{recall(part.recallAfter)}</td>
+                    </>
+                  )}
+                  <td className="no-print pl-3">
+                    {meeting.isOpen ? (
+                      <Button
+                        look="quiet"
+                        aria-label={t('terms.changeMeetingOf', { date: day(meeting.on, 'weekday') })}
+                        onClick={() => {
+                          onChoose(meeting);
+                        }}
+                      >
+                        {t('terms.changeMeeting')}
+                      </Button>
+                    ) : null}
+                  </td>
+                </tr>
+              );
+            })}
           </tbody>
         </table>
       </div>

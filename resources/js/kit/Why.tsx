@@ -1,0 +1,34 @@
+import { Popover } from 'radix-ui';
+import type { ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
+
+interface Props {
+  /** What is explained, for whoever does not see what the button stands beside. */
+  about: string;
+  children: ReactNode;
+}
+
+/** The numbers behind a choice: reached by touch and by keyboard, and read out where a screen reader reads. */
+export function Why({ about, children }: Props) {
+  const { t } = useTranslation();
+  return (
+    <Popover.Root>
+      <Popover.Trigger
+        className="no-print -my-2 inline-flex min-h-11 items-center px-1 text-sm text-pine underline underline-offset-4"
+        aria-label={t('app.whyAbout', { about })}
+      >
+        {t('app.why')}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          sideOffset={2}
+          collisionPadding={12}
+          className="z-40 max-w-sm rounded border-l-4 border-river bg-sheet px-4 py-3 text-[0.95rem] text-ink"
+          style={{ boxShadow: 'var(--float)' }}
+        >
+          {children}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}

@@ -1,0 +1,23 @@
+import type { Meeting, MeetingCourse } from '../api/client';
+
+export type Part = Omit<MeetingCourse, 'courseId' | 'formTitle'>;
+
+/** What a meeting holds of one course: what is planned, or, of the first course of one that was held, what was taught. */
+export function partOf(meeting: Meeting, course: string): Part {
+  const planned = meeting.courses.find((one) => one.courseId === course);
+  const isFirst = meeting.courses.length === 0 || meeting.courses[0]?.courseId === course;
+  const part: Part = planned ?? {
+    lessons: [],
+    recap: meeting.recap,
+    review: meeting.review,
+    runThrough: meeting.runThrough,
+    why: null,
+    taughtAfter: meeting.taughtAfter,
+    recallAfter: meeting.recallAfter,
+  };
+  if (!isFirst || (!meeting.isHeld && planned)) return part;
+  return {
+    ...part,
+    lessons: meeting.lesson ? [{ ...meeting.lesson, number: meeting.lessonNumber, kind: 'new' }] : [],
+  };
+}

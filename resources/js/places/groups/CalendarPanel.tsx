@@ -1,0 +1,90 @@
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { api, ask, Problem } from '../../api/client';
+import { readAgain } from '../../api/queries';
+import { Button } from '../../kit/controls';
+import { Heading } from '../../kit/page';
+import { useTell } from '../../kit/toasts';
+import { useOnce } from '../../kit/useOnce';
+
+/** The dates of a group for calendar programs: as a file, and as a private address that can be revoked. */
+export function CalendarPanel({ group, hasFeed }: { group: string; hasFeed: boolean }) {
+  const { t } = useTranslation();
+  const tell = useTell();
+  const [address, setAddress] = useState<string | null>(null);
+  const path = { params: { path: { group } } };
+  const fail = (error: unknown) => {
+    tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });
+  };
+  const make = useMutation({
+    mutationFn: () => ask(api.POST('/api/groups/{group}/feed', path)),
+    onSuccess: async (feed) => {
+      setAddress(feed.address);
+      await readAgain('roster');
+    },
+    onError: fail,
+  });
+  const revoke = useMutation({
+    mutationFn: () => ask(api.DELETE('/api/groups/{group}/feed', path)),
+    onSuccess: async () => {
+      setAddress(null);
+      await readAgain('roster');
+      tell(t('terms.feedRevoked'));
+    },
+    onError: fail,
+  });
+  const makeOnce = useOnce(make);
+  const revokeOnce = useOnce(revoke);
+  return (
+    <section aria-label={t('terms.calendar')} className="no-print">
+      <Heading>{t('terms.calendar')}</Heading>
+      {address ? (
+        <div className="mb-3">
+          <p>{t('terms.feedIs')}</p>
+          <p className="flex flex-wrap items-center gap-2">
+            <code className="min-w-0 border border-line bg-sheet px-2 py-1 break-all">{address}</code>
+            <Button
+              onClick={() => {
+                void navigator.clipboard.writeText(address).then(() => {
+                  tell(t('terms.feedCopied'));
+                });
+              }}
+            >
+              {t('terms.feedCopy')}
+            </Button>
+          </p>
+        </div>
+      ) : hasFeed ? (
+        <p className="mb-2 text-soft">{t('terms.feedThere')}</p>
+      ) : null}
+      <div className="flex flex-wrap gap-2">
+        <a
+          href={`/api/groups/${group}/calendar`}
+          download
+          className="inline-flex min-h-11 items-center rounded border border-line bg-sheet px-4 text-[0.95rem] font-medium no-underline hover:border-pine2"
+        >
+          {t('terms.calendarFile')}
+        </a>
+        <Button
+          disabled={make.isPending}
+          onClick={() => {
+            makeOnce(undefined);
+          }}
+        >
+          {t(hasFeed ? 'terms.feedAgain' : 'terms.feedMake')}
+        </Button>
+        {hasFeed ? (
+          <Button
+            disabled={revoke.isPending}
+            onClick={() => {
+              revokeOnce(undefined);
+            }}
+          >
+            {t('terms.feedRevoke')}
+          </Button>
+        ) : null}
+      </div>
+    </section>
+  );
+}

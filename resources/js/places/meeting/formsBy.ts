@@ -1,0 +1,11 @@
+import type { Form } from '../../api/client';
+
+/** The forms of a meeting by their course; those that are not read yet are not among them. */
+export function formsBy(page: { courses: { courseId: string }[] }, forms: Form[]): Record<string, Form> {
+  const by: Record<string, Form> = {};
+  page.courses.forEach((one, at) => {
+    const form = forms[at];
+    if (form !== undefined) by[one.courseId] = form;
+  });
+  return by;
+}

@@ -1,0 +1,92 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useForm } from 'react-hook-form';
+import { useTranslation } from 'react-i18next';
+import { z } from 'zod';
+import type { Term } from '../../api/client';
+import { Button, TextField } from '../../kit/controls';
+import { clock } from '../../kit/format';
+import type { TermChange } from './useProposal';
+
+/** An id that no other meeting has, made here, so that sending it twice makes one meeting. */
+const freshId = (): string => crypto.randomUUID();
+
+const meeting = z.object({
+  on: z.iso.date(),
+  at: z.string().regex(/^\d{2}:\d{2}$/),
+  minutes: z.coerce.number().int().min(10).max(480),
+  room: z.string().max(120),
+  reason: z.string().max(200),
+});
+
+/** A meeting beside the weekly pattern. */
+export function AddMeeting({ term, onPropose }: { term: Term; onPropose: (changes: TermChange[]) => void }) {
+  const { t } = useTranslation();
+  const like = term.meetings.find((one) => one.isOpen) ?? term.meetings[0];
+  const { register, handleSubmit, formState } = useForm({
+    defaultValues: {
+      on: like?.on ?? term.term.startsOn,
+      at: like ? clock(like.startsAt) : '19:00',
+      minutes: like?.minutes ?? 60,
+      room: '',
+      reason: '',
+    },
+    resolver: zodResolver(meeting),
+  });
+  return (
+    <form
+      className="grid gap-3 sm:grid-cols-2"
+      noValidate
+      onSubmit={(event) => {
+        void handleSubmit((said) => {
+          onPropose([{ what: 'add', id: freshId(), ...said }]);
+        })(event);
+      }}
+    >
+      <TextField
+        label={t('terms.moveTo')}
+        type="date"
+        min={term.term.startsOn}
+        max={term.term.endsOn}
+        error={formState.errors.on?.message}
+        {...register('on')}
+      />
+      <TextField label={t('terms.moveAt')} type="time" error={formState.errors.at?.message} {...register('at')} />
+      <TextField label={t('terms.length')} type="number" error={formState.errors.minutes?.message} {...register('minutes')} />
+      <TextField label={t('terms.room')} placeholder={t('terms.roomUsual')} {...register('room')} />
+      <TextField label={t('terms.reason')} {...register('reason')} />
+      <Button type="submit" look="primary" className="self-end">
+        {t('terms.apply')}
+      </Button>
+    </form>
+  );
+}
+
+const days = z.object({ from: z.iso.date(), to: z.iso.date(), reason: z.string().max(200) });
+
+/** Days that are closed: whatever meets on them does not take place. */
+export function CloseDays({ term, onPropose }: { term: Term; onPropose: (changes: TermChange[]) => void }) {
+  const { t } = useTranslation();
+  const first = term.meetings.find((one) => one.isOpen)?.on ?? term.term.startsOn;
+  const { register, handleSubmit, formState } = useForm({
+    defaultValues: { from: first, to: first, reason: '' },
+    resolver: zodResolver(days),
+  });
+  return (
+    <form
+      className="grid gap-3 sm:grid-cols-2"
+      noValidate
+      onSubmit={(event) => {
+        void handleSubmit((said) => {
+          onPropose([{ what: 'close', ...said }]);
+        })(event);
+      }}
+    >
+      <TextField label={t('terms.closureFrom')} type="date" error={formState.errors.from?.message} {...register('from')} />
+      <TextField label={t('terms.closureTo')} type="date" error={formState.errors.to?.message} {...register('to')} />
+      <TextField label={t('terms.reason')} {...register('reason')} />
+      <Button type="submit" look="primary" className="self-end">
+        {t('terms.closeGo')}
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,271 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useForm } from 'react-hook-form';
+import { useTranslation } from 'react-i18next';
+import { z } from 'zod';
+import type { Course, Meeting, Term } from '../../api/client';
+import { Button, ButtonLink, Choice, TextField, Tick } from '../../kit/controls';
+import { entryName } from '../../kit/entryName';
+import { clock } from '../../kit/format';
+import { partOf } from '../../pictures/coursePart';
+import { sentence } from '../../messages/say';
+import { usePassageWords } from '../meeting/PlanList';
+import type { TermChange } from './useProposal';
+import { WhyReview } from './WhyReview';
+
+interface Props {
+  term: Term;
+  meeting: Meeting;
+  course: Course;
+  onPropose: (changes: TermChange[]) => void;
+}
+
+/** Everything a teacher can do to one evening; what it would move is seen before it is done. */
+export function ChangeMeeting({ term, meeting, course, onPropose }: Props) {
+  const { t } = useTranslation();
+  const part = partOf(meeting, course.id);
+  const words = usePassageWords(course.form);
+  const pinned = (meeting.pins.lessons as Record<string, number> | undefined)?.[course.id];
+  const left = [
+    ...new Set(term.meetings.flatMap((one) => (one.isOpen ? partOf(one, course.id).lessons.map((lesson) => lesson.number) : []))),
+  ].filter((one): one is number => one !== null);
+  const all = [...new Set([...left, ...(course.forecast?.left ?? [])])].sort((a, b) => a - b);
+  const keysOf = (from: number, to: number) =>
+    course.form.entries.filter((entry) => entry.position >= from && entry.position <= to).map((entry) => entry.key);
+  if (!meeting.isOpen) {
+    return (
+      <div className="flex flex-col gap-3">
+        {part.why ? <p>{sentence(part.why)}</p> : null}
+        <ButtonLink to={`/meetings/${meeting.id}`}>{t('terms.openMeeting')}</ButtonLink>
+      </div>
+    );
+  }
+  return (
+    <div className="flex flex-col gap-4">
+      <div className="flex flex-wrap items-center gap-2">
+        {part.why ? <p className="grow">{sentence(part.why)}</p> : null}
+        <ButtonLink to={`/meetings/${meeting.id}`}>{t('terms.openMeeting')}</ButtonLink>
+        <ButtonLink to={`/meetings/${meeting.id}/sheet`}>{t('terms.sheet')}</ButtonLink>
+      </div>
+      {meeting.state === 'cancelled' ? (
+        <Button
+          look="primary"
+          onClick={() => {
+            onPropose([{ what: 'restore', meeting: meeting.id }]);
+          }}
+        >
+          {t('terms.restore')}
+        </Button>
+      ) : (
+        <>
+          <Tick
+            checked={meeting.pins.nothing_new === true}
+            onTick={(is) => {
+              onPropose([{ what: 'nothing_new', meeting: meeting.id, is }]);
+            }}
+          >
+            {t('terms.nothingNew')}
+          </Tick>
+          {meeting.kind === 'reserve' || meeting.pins.spends_reserve === true ? (
+            <Tick
+              checked={meeting.pins.spends_reserve === true}
+              onTick={(is) => {
+                onPropose([{ what: 'spend_reserve', meeting: meeting.id, is }]);
+              }}
+            >
+              {t('terms.spendReserve')}
+            </Tick>
+          ) : null}
+          <Choice
+            label={t('terms.lessonHere')}
+            value={pinned === undefined ? '' : String(pinned)}
+            onChange={(event) => {
+              const number = Number(event.target.value);
+              onPropose([
+                number > 0
+                  ? { what: 'lesson', course: course.id, meeting: meeting.id, number }
+                  : { what: 'lesson', course: course.id, number: pinned ?? 1 },
+              ]);
+            }}
+          >
+            <option value="">{t('terms.lessonByPlan')}</option>
+            {all.map((number) => (
+              <option key={number} value={number}>
+                {t('terms.lessonN', { number })}
+              </option>
+            ))}
+          </Choice>
+          <section aria-label={t('terms.reviewed')}>
+            <h3 className="text-lg">{t('terms.reviewed')}</h3>
+            <ul className="m-0 list-none p-0">
+              {part.review.map((item) => (
+                <li key={item.from} className="flex flex-wrap items-center gap-x-3 border-b border-line">
+                  <span className="grow">
+                    <strong>{words.numbers(item)}</strong> {words.titles(item)}
+                  </span>
+                  <WhyReview item={item} words={words} names={term.names as Record<string, string>} />
+                  <Button
+                    look="quiet"
+                    onClick={() => {
+                      onPropose([
+                        { what: 'review_out', meeting: meeting.id, course: course.id, entries: keysOf(item.from, item.to) },
+                      ]);
+                    }}
+                  >
+                    {t('terms.reviewOut')}
+                  </Button>
+                </li>
+              ))}
+            </ul>
+            <ReviewIn
+              course={course}
+              upTo={Math.max(1, part.taughtAfter ?? 1)}
+              onPut={(from, to) => {
+                onPropose([{ what: 'review_in', meeting: meeting.id, course: course.id, entries: keysOf(from, to) }]);
+              }}
+            />
+          </section>
+          <When meeting={meeting} onPropose={onPropose} />
+          <Boxes meeting={meeting} onPropose={onPropose} />
+        </>
+      )}
+    </div>
+  );
+}
+
+function ReviewIn({ course, upTo, onPut }: { course: Course; upTo: number; onPut: (from: number, to: number) => void }) {
+  const { t } = useTranslation();
+  const { register, handleSubmit } = useForm({ defaultValues: { from: 1, to: 1 } });
+  const options = course.form.entries.slice(0, upTo).map((entry) => (
+    <option key={entry.key} value={entry.position}>
+      {entryName(entry)}
+    </option>
+  ));
+  return (
+    <form
+      className="mt-2 grid items-end gap-2 sm:grid-cols-[1fr_1fr_auto]"
+      onSubmit={(event) => {
+        void handleSubmit(({ from, to }) => {
+          onPut(Math.min(Number(from), Number(to)), Math.max(Number(from), Number(to)));
+        })(event);
+      }}
+    >
+      <Choice label={t('terms.reviewFrom')} {...register('from')}>
+        {options}
+      </Choice>
+      <Choice label={t('terms.reviewTo')} {...register('to')}>
+        {options}
+      </Choice>
+      <Button type="submit">{t('terms.reviewIn')}</Button>
+    </form>
+  );
+}
+
+const when = z.object({
+  to: z.iso.date(),
+  at: z.string().regex(/^\d{2}:\d{2}$/),
+  minutes: z.coerce.number().int().min(10).max(480),
+  room: z.string().max(120),
+  focus: z.string().max(500),
+  reason: z.string().max(200),
+});
+
+function When({ meeting, onPropose }: { meeting: Meeting; onPropose: (changes: TermChange[]) => void }) {
+  const { t } = useTranslation();
+  const is = {
+    to: meeting.on,
+    at: clock(meeting.startsAt),
+    minutes: meeting.minutes,
+    room: meeting.room ?? '',
+    focus: (meeting.pins.focus as string | undefined) ?? '',
+    reason: meeting.reason ?? '',
+  };
+  const { register, handleSubmit, formState, getValues } = useForm({ defaultValues: is, resolver: zodResolver(when) });
+  const wrong = (field: keyof typeof is) => formState.errors[field]?.message;
+  return (
+    <form
+      className="grid gap-3 sm:grid-cols-2"
+      noValidate
+      onSubmit={(event) => {
+        void handleSubmit((said) => {
+          const reason = said.reason === '' ? {} : { reason: said.reason };
+          const changes: TermChange[] = [];
+          if (said.to !== is.to || said.at !== is.at)
+            changes.push({ what: 'move', meeting: meeting.id, to: said.to, at: said.at, ...reason });
+          if (said.minutes !== is.minutes)
+            changes.push({ what: 'minutes', meeting: meeting.id, minutes: said.minutes, ...reason });
+          if (said.room !== is.room) changes.push({ what: 'room', meeting: meeting.id, room: said.room });
+          if (said.focus !== is.focus) changes.push({ what: 'focus', meeting: meeting.id, words: said.focus });
+          if (changes.length > 0) onPropose(changes);
+        })(event);
+      }}
+    >
+      <TextField label={t('terms.moveTo')} type="date" error={wrong('to')} {...register('to')} />
+      <TextField label={t('terms.moveAt')} type="time" error={wrong('at')} {...register('at')} />
+      <TextField label={t('terms.length')} type="number" error={wrong('minutes')} {...register('minutes')} />
+      <TextField label={t('terms.room')} placeholder={t('terms.roomUsual')} {...register('room')} />
+      <TextField label={t('terms.focusWords')} {...register('focus')} />
+      <TextField label={t('terms.reason')} {...register('reason')} />
+      <div className="flex flex-wrap gap-2 sm:col-span-2">
+        <Button type="submit" look="primary">
+          {t('terms.apply')}
+        </Button>
+        <Button
+          onClick={() => {
+            const reason = getValues('reason');
+            onPropose([{ what: 'cancel', meeting: meeting.id, ...(reason === '' ? {} : { reason }) }]);
+          }}
+        >
+          {t('terms.cancel')}
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+const BOXES = ['settle', 'warm_up', 'focus', 'review', 'new', 'run_through', 'close'] as const;
+
+function Boxes({ meeting, onPropose }: { meeting: Meeting; onPropose: (changes: TermChange[]) => void }) {
+  const { t } = useTranslation();
+  const { register, handleSubmit, watch, setValue } = useForm({
+    defaultValues: { box: 'review' as (typeof BOXES)[number], minutes: meeting.boxes.review ?? 0 },
+  });
+  const box = watch('box');
+  const isFixed = (meeting.pins.boxes as Record<string, number> | undefined)?.[box] !== undefined;
+  return (
+    <form
+      className="grid items-end gap-2 sm:grid-cols-[1fr_7rem_auto_auto]"
+      onSubmit={(event) => {
+        void handleSubmit((said) => {
+          onPropose([{ what: 'box', meeting: meeting.id, box: said.box, minutes: Number(said.minutes) }]);
+        })(event);
+      }}
+    >
+      <Choice
+        label={t('terms.box')}
+        {...register('box', {
+          onChange: (event: { target: { value: string } }) => {
+            setValue('minutes', meeting.boxes[event.target.value] ?? 0);
+          },
+        })}
+      >
+        {BOXES.map((one) => (
+          <option key={one} value={one}>
+            {t(`boxes.${one}`)}
+          </option>
+        ))}
+      </Choice>
+      <TextField label={t('terms.boxMinutes')} type="number" min={0} max={480} {...register('minutes')} />
+      <Button type="submit">{t('terms.apply')}</Button>
+      {isFixed ? (
+        <Button
+          look="quiet"
+          onClick={() => {
+            onPropose([{ what: 'box', meeting: meeting.id, box, minutes: null }]);
+          }}
+        >
+          {t('terms.boxFree')}
+        </Button>
+      ) : null}
+    </form>
+  );
+}

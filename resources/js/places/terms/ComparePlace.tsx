@@ -1,0 +1,374 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { type FormEvent, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useNavigate, useParams } from 'react-router';
+import { api, ask, type Course, type Meeting, Problem, type Term } from '../../api/client';
+import { questionsQuery, readAgain, termQuery } from '../../api/queries';
+import { Button, ButtonLink, Choice, TextField } from '../../kit/controls';
+import { entryName } from '../../kit/entryName';
+import { number } from '../../kit/format';
+import { Asked, Page } from '../../kit/page';
+import { useTell } from '../../kit/toasts';
+import { useOnce } from '../../kit/useOnce';
+import { Weave } from '../../pictures/Weave';
+
+const APPROACHES = ['piece', 'outline', 'sides'] as const;
+const MOST = 3;
+
+interface Variant {
+  approach: string;
+  minutes: string;
+  extra: string;
+  to: string;
+}
+
+interface Compared {
+  meetings: {
+    id: string;
+    on: string;
+    minutes: number;
+    kind: string;
+    courses: {
+      course: string;
+      lessons: { entries: string[]; kind?: string; number?: number }[];
+      recap: string[];
+      review: string[][];
+      runThrough: string[];
+    }[];
+  }[];
+  forecasts: {
+    course: string;
+    reach?: number;
+    holds: number;
+    expected: number;
+    weakest?: { at: number; recall: number }[];
+    low?: number[];
+    showing?: { mean: number; least: number };
+  }[];
+  expected: number;
+  boxes: { kind: string; minutes: number }[];
+}
+
+/** Up to three plans of one term side by side, their weaves on one scale. */
+export function ComparePlace() {
+  const { term = '' } = useParams();
+  const query = useQuery(termQuery(term));
+  return <Asked query={query}>{(data) => <Comparing term={data} />}</Asked>;
+}
+
+function Comparing({ term }: { term: Term }) {
+  const { t } = useTranslation();
+  const tell = useTell();
+  const navigate = useNavigate();
+  const course = term.courses[0] as Course;
+  const [variants, setVariants] = useState<Variant[]>(
+    APPROACHES.map((approach) => ({ approach, minutes: '0', extra: '0', to: '' })),
+  );
+  const questions = useQuery(questionsQuery(term.term.id));
+  const latest = questions.data?.find((one) => one.kind === 'compare' && one.question.course === course.id);
+  const fail = (error: unknown) => {
+    tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });
+  };
+  const pose = useMutation({
+    mutationFn: () =>
+      ask(
+        api.POST('/api/terms/{term}/questions', {
+          params: { path: { term: term.term.id } },
+          body: {
+            kind: 'compare',
+            course: course.id,
+            plans: variants.map((one) => ({
+              approach: one.approach as (typeof APPROACHES)[number],
+              minutes: Number(one.minutes) || 0,
+              extra: Number(one.extra) || 0,
+              ...(one.to === '' ? {} : { to: Number(one.to) }),
+            })),
+          },
+        }),
+      ),
+    onSuccess: () => readAgain('plan'),
+    onError: fail,
+  });
+  const take = useMutation({
+    mutationFn: (plan: number) =>
+      ask(
+        api.POST('/api/plan-questions/{question}/take-over', {
+          params: { path: { question: latest?.id ?? '' } },
+          body: { plan },
+        }),
+      ),
+    onSuccess: async () => {
+      await readAgain('plan');
+      await navigate(`/terms/${term.term.id}`);
+      tell(t('terms.changed'));
+    },
+    onError: fail,
+  });
+  const send = useOnce(pose);
+  const takeOnce = useOnce(take);
+  const plans = latest?.state === 'done' ? (latest.answer as unknown as { plans: Compared[] }).plans : [];
+  const isWorking = latest?.state === 'waiting' || latest?.state === 'running';
+  return (
+    <Page
+      title={t('terms.compareTitle', { term: term.term.title })}
+      kicker={`${term.term.groupName} · ${course.form.title}`}
+      actions={<ButtonLink to={`/terms/${term.term.id}`}>{t('groups.openTerm')}</ButtonLink>}
+    >
+      <form
+        className="flex flex-col gap-3"
+        onSubmit={(event: FormEvent) => {
+          event.preventDefault();
+          send(undefined);
+        }}
+      >
+        <div className="grid gap-x-8 gap-y-4 md:grid-cols-3">
+          {variants.map((variant, at) => {
+            const put = (part: Partial<Variant>) => {
+              setVariants(variants.map((one, other) => (other === at ? { ...one, ...part } : one)));
+            };
+            return (
+              <fieldset key={at} className="flex flex-col gap-2 border-t-2 border-ink pt-2">
+                <legend className="pr-2 font-serif text-lg">{t('terms.comparePlan', { number: at + 1 })}</legend>
+                <Choice
+                  label={t('terms.approach')}
+                  value={variant.approach}
+                  onChange={(event) => {
+                    put({ approach: event.target.value });
+                  }}
+                >
+                  {APPROACHES.map((one) => (
+                    <option key={one} value={one}>
+                      {t(`terms.approachNames.${one}`)}
+                    </option>
+                  ))}
+                </Choice>
+                <div className="grid grid-cols-2 gap-2">
+                  <TextField
+                    label={t('terms.compareMinutes')}
+                    type="number"
+                    min={0}
+                    max={60}
+                    step={5}
+                    value={variant.minutes}
+                    onChange={(event) => {
+                      put({ minutes: event.target.value });
+                    }}
+                  />
+                  <TextField
+                    label={t('terms.compareExtra')}
+                    type="number"
+                    min={0}
+                    max={12}
+                    value={variant.extra}
+                    onChange={(event) => {
+                      put({ extra: event.target.value });
+                    }}
+                  />
+                </div>
+                <Choice
+                  label={t('terms.targetTo')}
+                  value={variant.to}
+                  onChange={(event) => {
+                    put({ to: event.target.value });
+                  }}
+                >
+                  <option value="">{t('terms.compareAsIs')}</option>
+                  {course.form.entries.map((entry) => (
+                    <option key={entry.key} value={entry.position}>
+                      {entryName(entry)}
+                    </option>
+                  ))}
+                </Choice>
+                {variants.length > 1 ? (
+                  <Button
+                    look="quiet"
+                    className="self-start"
+                    onClick={() => {
+                      setVariants(variants.filter((_, other) => other !== at));
+                    }}
+                  >
+                    {t('terms.remove')}
+                  </Button>
+                ) : null}
+              </fieldset>
+            );
+          })}
+        </div>
+        <div className="flex flex-wrap gap-2">
+          {variants.length < MOST ? (
+            <Button
+              onClick={() => {
+                setVariants([...variants, { approach: 'piece', minutes: '0', extra: '0', to: '' }]);
+              }}
+            >
+              {t('terms.compareAdd')}
+            </Button>
+          ) : null}
+          <Button look="primary" type="submit" disabled={pose.isPending || isWorking}>
+            {t('terms.compareGo')}
+          </Button>
+        </div>
+      </form>
+      {isWorking ? (
+        <div role="status" className="mt-4">
+          <p>{t('terms.answerWorking', { percent: latest.progress })}</p>
+          <progress className="w-full accent-pine" max={100} value={latest.progress} aria-label={t('terms.compare')} />
+          <p className="text-sm text-soft">{t('terms.compareLeave')}</p>
+        </div>
+      ) : null}
+      {latest?.state === 'failed' ? <p role="alert">{t('terms.answerFailed')}</p> : null}
+      {latest?.isOld && plans.length > 0 ? <p className="mt-4 text-soft">{t('terms.compareOld')}</p> : null}
+      <div className="mt-6 grid gap-8">
+        {plans.map((plan, at) => (
+          <Plan
+            key={at}
+            plan={plan}
+            number={at + 1}
+            term={term}
+            course={course}
+            onTake={
+              latest?.isOld || term.isOver
+                ? null
+                : () => {
+                    takeOnce(at);
+                  }
+            }
+            isTaking={take.isPending}
+          />
+        ))}
+      </div>
+    </Page>
+  );
+}
+
+interface PlanProps {
+  plan: Compared;
+  number: number;
+  term: Term;
+  course: Course;
+  onTake: (() => void) | null;
+  isTaking: boolean;
+}
+
+function Plan({ plan, number: nth, term, course, onTake, isTaking }: PlanProps) {
+  const { t } = useTranslation();
+  const forecast = plan.forecasts.find((one) => one.course === course.id);
+  const movements = course.form.entries.filter((entry) => entry.kind === 'movement');
+  const titleOf = (position: number) => course.form.entries[position - 1]?.title ?? '';
+  const figures = forecast
+    ? [
+        [
+          t('terms.compareReach'),
+          `${String(movements.filter((entry) => entry.position <= (forecast.reach ?? 0)).length)} / ${String(movements.length)}`,
+        ],
+        [t('terms.compareHolds'), String(forecast.holds)],
+        [t('terms.compareExpected'), number(forecast.expected, 1)],
+        ...(forecast.showing
+          ? [
+              [
+                t('terms.showing'),
+                `${String(Math.round(100 * forecast.showing.mean))} % / ${String(Math.round(100 * forecast.showing.least))} %`,
+              ],
+            ]
+          : []),
+        [
+          t('terms.compareWeakest'),
+          (forecast.weakest ?? []).map((one) => `${titleOf(one.at)} ${String(Math.round(100 * one.recall))} %`).join(', ') || '–',
+        ],
+        [t('terms.compareLow'), String((forecast.low ?? []).length)],
+      ]
+    : [];
+  return (
+    <section aria-label={t('terms.comparePlan', { number: nth })} className="border-t-2 border-ink pt-3">
+      <div className="mb-2 flex flex-wrap items-center gap-4">
+        <h2 className="text-xl">{t('terms.comparePlan', { number: nth })}</h2>
+        <dl className="m-0 flex grow flex-wrap gap-x-6 gap-y-1 text-[0.95rem]">
+          {figures.map(([name, value]) => (
+            <div key={name} className="flex gap-2">
+              <dt className="text-soft">{name}</dt>
+              <dd className="m-0 font-medium">{value}</dd>
+            </div>
+          ))}
+        </dl>
+        {onTake ? (
+          <Button look="primary" disabled={isTaking} onClick={onTake}>
+            {t('terms.compareTake')}
+          </Button>
+        ) : null}
+      </div>
+      <p className="text-sm text-soft">
+        {t('terms.compareMinutesBy', {
+          list: plan.boxes.map((box) => `${t(`boxes.${box.kind as 'review'}`)} ${String(box.minutes)}`).join(', '),
+        })}
+      </p>
+      <Weave form={course.form} course={course.id} closures={term.closures} meetings={woven(plan, course, term)} />
+    </section>
+  );
+}
+
+/** The meetings of a compared plan, as the weave draws them. */
+function woven(plan: Compared, course: Course, term: Term): Meeting[] {
+  const at = new Map(course.form.entries.map((entry) => [entry.key, entry.position]));
+  const spanOf = (keys: string[]) => {
+    const positions = keys.map((key) => at.get(key)).filter((one): one is number => one !== undefined);
+    return positions.length === 0 ? null : { from: Math.min(...positions), to: Math.max(...positions) };
+  };
+  const like = term.meetings[0] as Meeting;
+  const held = term.meetings.filter((meeting) => !meeting.isOpen);
+  return [
+    ...held,
+    ...plan.meetings.map((meeting): Meeting => {
+      const own = meeting.courses.find((one) => one.course === course.id);
+      const lessons = (own?.lessons ?? []).flatMap((lesson) => {
+        const span = spanOf(lesson.entries);
+        return span === null ? [] : [{ ...span, number: lesson.number ?? null, kind: lesson.kind ?? 'new' }];
+      });
+      const review = (own?.review ?? []).flatMap((keys) => {
+        const span = spanOf(keys);
+        return span === null
+          ? []
+          : [
+              {
+                ...span,
+                passes: 3,
+                minutes: 0,
+                meanRecall: null,
+                without: null,
+                with: null,
+                weight: null,
+                value: null,
+                most: null,
+                instead: null,
+                isPinned: false,
+              },
+            ];
+      });
+      return {
+        ...like,
+        id: meeting.id,
+        on: meeting.on,
+        minutes: meeting.minutes,
+        kind: meeting.kind as 'lesson',
+        isHeld: false,
+        isPast: false,
+        isToday: false,
+        isOpen: false,
+        state: 'laid',
+        pins: {},
+        courses: [
+          {
+            courseId: course.id,
+            formTitle: course.form.title,
+            lessons,
+            recap: spanOf(own?.recap ?? []),
+            review,
+            runThrough: spanOf(own?.runThrough ?? []),
+            why: null,
+            taughtAfter: null,
+            recallAfter: null,
+          },
+        ],
+      };
+    }),
+  ];
+}

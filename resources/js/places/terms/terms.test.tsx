@@ -1,0 +1,318 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { cleanup, render, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { createMemoryRouter, RouterProvider } from 'react-router';
+import { afterEach, beforeAll, beforeEach, expect, test, vi } from 'vitest';
+import { course, form, meeting, review, term } from '../../../../tests/pages/sample';
+import type { Term } from '../../api/client';
+import { queryClient } from '../../api/queries';
+import { Toasts } from '../../kit/toasts';
+import '../../messages';
+import { ComparePlace } from './ComparePlace';
+import { TermPlace } from './TermPlace';
+
+interface Sent {
+  method: string;
+  url: string;
+  body: unknown;
+}
+let sent: Sent[] = [];
+let answers: Record<string, unknown> = {};
+let refuse: Record<string, { status: number; text: string }> = {};
+vi.mock('../../api/client', async (original) => {
+  const by =
+    (method: string) =>
+    (url: string, options?: { body?: unknown }): Promise<unknown> => {
+      sent.push({ method, url, body: options?.body });
+      const refused = refuse[`${method} ${url}`];
+      return Promise.resolve(
+        refused
+          ? {
+              error: { code: 'plan.as_kept', with: { text: refused.text } },
+              response: new Response(null, { status: refused.status }),
+            }
+          : { data: answers[`${method} ${url}`] ?? [], response: new Response(null, { status: 200 }) },
+      );
+    };
+  return {
+    ...(await original<typeof import('../../api/client')>()),
+    api: { GET: by('GET'), POST: by('POST'), PATCH: by('PATCH'), DELETE: by('DELETE') },
+  };
+});
+
+const planned = (id: string, on: string, number: number | null) =>
+  meeting({
+    id,
+    on,
+    isToday: false,
+    courses: [
+      {
+        courseId: 'course',
+        formTitle: 'Tide stair',
+        lessons: number === null ? [] : [{ number, kind: 'new', from: 2 * number - 1, to: 2 * number }],
+        recap: null,
+        review: [review({ most: 'ada', instead: { from: 3, to: 4, value: 0.2, minutes: 2 } })],
+        runThrough: null,
+        why: { code: number === null ? 'plan.why.nothing_new' : 'plan.why.first', with: { number: number ?? 0 } },
+        taughtAfter: 4,
+        recallAfter: 0.8,
+      },
+    ],
+  });
+const laid = (): Term => ({
+  ...term(),
+  courses: [course()],
+  meetings: [planned('one', '2026-01-20', 2), planned('two', '2026-01-27', 3), planned('three', '2026-02-03', null)],
+  names: { ada: 'Ada' },
+});
+
+beforeAll(() => {
+  Element.prototype.hasPointerCapture = () => false;
+  Element.prototype.scrollIntoView = () => undefined;
+});
+beforeEach(() => {
+  sent = [];
+  refuse = {};
+  queryClient.clear();
+  answers = {
+    'GET /api/terms/{term}': laid(),
+    'GET /api/terms/{term}/questions': [],
+    'GET /api/terms/{term}/changes': [],
+    'POST /api/terms/{term}/changes/preview': {
+      moved: [
+        {
+          code: 'replan.lesson',
+          with: { what: { code: 'replan.lesson_new', with: { number: 2 } }, from: '2026-01-20', to: '2026-01-27' },
+        },
+      ],
+      cost: 1.44,
+      meetings: [planned('one', '2026-01-20', null), planned('two', '2026-01-27', 2), planned('three', '2026-02-03', 3)],
+      forecasts: [],
+    },
+    'POST /api/terms/{term}/changes': {
+      id: 'change',
+      at: '2026-01-20T10:00:00Z',
+      cause: { code: 'cause.changed', with: {} },
+      by: 'T',
+      moved: [],
+      canBeTakenBack: true,
+    },
+    'POST /api/terms/{term}/questions': {
+      id: 'q',
+      kind: 'places',
+      question: {},
+      state: 'waiting',
+      progress: 0,
+      isOld: false,
+      answer: null,
+    },
+  };
+});
+afterEach(cleanup);
+
+const show = (path = '/terms/term') => {
+  const router = createMemoryRouter(
+    [
+      { path: '/terms/:term', Component: TermPlace },
+      { path: '/terms/:term/compare', Component: ComparePlace },
+    ],
+    { initialEntries: [path] },
+  );
+  return render(
+    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
+      <Toasts>
+        <RouterProvider router={router} />
+      </Toasts>
+    </QueryClientProvider>,
+  );
+};
+const of = (method: string, url: string) => sent.filter((one) => one.method === method && one.url === url);
+
+test('what the term comes to is said in words, with the numbers behind Why', async () => {
+  show();
+  expect(
+    await screen.findByText(/Comes to movement 4 of 6; 3.4 movements should be there at the end, 3 of them hold/),
+  ).toBeTruthy();
+  await userEvent.click(screen.getByRole('button', { name: 'Why: The end of the plan' }));
+  expect(await screen.findByText(/Weakest then: Movement 3 71 %/)).toBeTruthy();
+  expect(screen.getByText(/Left for the next term: lessons 3/)).toBeTruthy();
+});
+
+test('a change is looked at before it is made: words, cost, ghosts; taken over once, though pressed twice', async () => {
+  const { container } = show();
+  await userEvent.click(await screen.findByText('As a table'));
+  await userEvent.click(screen.getByRole('button', { name: 'Change Tue 20 Jan' }));
+  await userEvent.click(await screen.findByRole('checkbox', { name: 'Nothing new on this evening' }));
+  const bar = await screen.findByRole('region', { name: 'A change that is not made yet' });
+  expect(await within(bar).findByText('Lesson 2 moves from Tue 20 Jan to Tue 27 Jan.')).toBeTruthy();
+  expect(within(bar).getByText('It costs 1.4 expected movements at the end.')).toBeTruthy();
+  expect(of('POST', '/api/terms/{term}/changes')).toHaveLength(0);
+  expect(container.querySelectorAll('[data-stroke="ghost"]').length).toBeGreaterThan(0);
+  const take = within(bar).getByRole('button', { name: 'Take it over' });
+  await userEvent.dblClick(take);
+  await waitFor(() => {
+    expect(screen.queryByRole('region', { name: 'A change that is not made yet' })).toBeNull();
+  });
+  expect(of('POST', '/api/terms/{term}/changes')).toHaveLength(1);
+  expect(of('POST', '/api/terms/{term}/changes')[0]?.body).toEqual({
+    version: 3,
+    changes: [{ what: 'nothing_new', meeting: 'one', is: true }],
+  });
+  await userEvent.click(await screen.findByRole('button', { name: 'Take back' }));
+  await waitFor(() => {
+    expect(of('POST', '/api/plan-changes/{change}/take-back')).toHaveLength(1);
+  });
+});
+
+test('a change that is refused says why and can be dropped', async () => {
+  refuse = { 'POST /api/terms/{term}/changes/preview': { status: 422, text: 'There is another meeting then' } };
+  show();
+  await userEvent.click(await screen.findByText('As a table'));
+  await userEvent.click(screen.getByRole('button', { name: 'Change Tue 20 Jan' }));
+  await userEvent.click(await screen.findByRole('button', { name: 'Cancel this evening' }));
+  expect((await screen.findByRole('alert')).textContent).toBe('There is another meeting then.');
+  expect(screen.queryByRole('button', { name: 'Take it over' })).toBeNull();
+  await userEvent.click(screen.getByRole('button', { name: 'Drop it' }));
+  expect(screen.queryByRole('alert')).toBeNull();
+});
+
+test('an evening is moved, made longer and given a focus in one go; what was not touched is not sent', async () => {
+  show();
+  await userEvent.click(await screen.findByText('As a table'));
+  await userEvent.click(screen.getByRole('button', { name: 'Change Tue 27 Jan' }));
+  const dialog = await screen.findByRole('dialog');
+  const put = async (label: string, value: string) => {
+    const field = within(dialog).getByLabelText(label);
+    await userEvent.clear(field);
+    await userEvent.type(field, value);
+  };
+  await put('To', '2026-01-31');
+  await put('Focus, in your words', 'shoulders');
+  await put('Reason', 'hall taken');
+  await userEvent.click(within(dialog).getAllByRole('button', { name: 'See what it moves' })[0] as HTMLElement);
+  await waitFor(() => {
+    expect(of('POST', '/api/terms/{term}/changes/preview')[0]?.body).toEqual({
+      changes: [
+        { what: 'move', meeting: 'two', to: '2026-01-31', at: '19:00', reason: 'hall taken' },
+        { what: 'focus', meeting: 'two', words: 'shoulders' },
+      ],
+    });
+  });
+});
+
+test('a review answers why: without it, with it, for whom, and what else the minutes would have bought', async () => {
+  show();
+  await userEvent.click(await screen.findByText('As a table'));
+  await userEvent.click(screen.getByRole('button', { name: 'Change Tue 20 Jan' }));
+  await userEvent.click(await screen.findByRole('button', { name: 'Why: the review of 1–2' }));
+  expect(await screen.findByText('Without it 52 % of it would be there at the next meeting, with it 71 %.')).toBeTruthy();
+  expect(screen.getByText('It gains most for Ada.')).toBeTruthy();
+  expect(screen.getByText(/The best that was left out, 3–4, would have been worth 0.2 against 0.4/)).toBeTruthy();
+});
+
+test('a question is asked once, says how far it is, and its answer is taken over', async () => {
+  show();
+  await userEvent.click(await screen.findByRole('button', { name: 'How many more minutes?' }));
+  expect(of('POST', '/api/terms/{term}/questions')).toHaveLength(1);
+  answers['GET /api/terms/{term}/questions'] = [
+    {
+      id: 'q',
+      kind: 'minutes',
+      question: { course: 'course' },
+      state: 'done',
+      progress: 100,
+      isOld: false,
+      answer: { minutes: 15 },
+    },
+    { id: 'r', kind: 'furthest', question: { course: 'course' }, state: 'running', progress: 40, isOld: false, answer: null },
+    {
+      id: 's',
+      kind: 'costs',
+      question: {},
+      state: 'done',
+      progress: 100,
+      isOld: false,
+      answer: { costs: [{ code: 'plan.cost_rhythm', with: { count: 3, looser: 4, more: 2.1 } }] },
+    },
+  ];
+  cleanup();
+  show();
+  expect(await screen.findByText('15 more minutes a meeting would reach the target and hold it.')).toBeTruthy();
+  expect(screen.getByText('Working it out: 40 %')).toBeTruthy();
+  expect(screen.getByText(/after 3 lessons in a row costs 2.1 expected movements/)).toBeTruthy();
+  await userEvent.click(screen.getByRole('button', { name: 'Take it over' }));
+  await waitFor(() => {
+    expect(of('POST', '/api/plan-questions/{question}/take-over')).toHaveLength(1);
+  });
+});
+
+test('several courses are woven one at a time, and a term that is over is not changed', async () => {
+  answers['GET /api/terms/{term}'] = {
+    ...laid(),
+    courses: [course({ share: 0.7 }), course({ id: 'other', share: 0.3, form: form({ id: 'second', title: 'Old lamps' }) })],
+  };
+  show();
+  await userEvent.click(await screen.findByRole('radio', { name: 'Old lamps · 30 %' }));
+  expect(screen.getByRole('radio', { name: 'Old lamps · 30 %' }).getAttribute('aria-checked')).toBe('true');
+  cleanup();
+  answers['GET /api/terms/{term}'] = { ...laid(), isOver: true };
+  show();
+  await screen.findByText(/Comes to movement/);
+  expect(screen.queryByRole('button', { name: 'Add a meeting' })).toBeNull();
+  expect(screen.queryByRole('button', { name: 'How many more minutes?' })).toBeNull();
+});
+
+test('three plans stand side by side with their figures, and one is made the plan', async () => {
+  const plan = (expected: number) => ({
+    meetings: [
+      {
+        id: 'one',
+        on: '2026-01-20',
+        minutes: 60,
+        kind: 'lesson',
+        courses: [
+          {
+            course: 'course',
+            lessons: [{ entries: ['e1', 'e2'], kind: 'new', number: 1 }],
+            recap: [],
+            review: [['e3']],
+            runThrough: [],
+          },
+        ],
+      },
+    ],
+    forecasts: [
+      {
+        course: 'course',
+        reach: 4,
+        holds: 3,
+        expected,
+        weakest: [{ at: 2, recall: 0.61 }],
+        low: [1],
+        showing: { mean: 0.83, least: 0.61 },
+      },
+    ],
+    expected,
+    boxes: [{ kind: 'review', minutes: 40 }],
+  });
+  answers['GET /api/terms/{term}/questions'] = [
+    {
+      id: 'q',
+      kind: 'compare',
+      question: { course: 'course' },
+      state: 'done',
+      progress: 100,
+      isOld: false,
+      answer: { plans: [plan(3.1), plan(4.2)] },
+    },
+  ];
+  show('/terms/term/compare');
+  const second = await screen.findByRole('region', { name: 'Plan 2' });
+  expect(second.textContent).toContain('4 / 6');
+  expect(second.textContent).toContain('4.2');
+  expect(second.textContent).toContain('83 % / 61 %');
+  await userEvent.click(within(second).getByRole('button', { name: 'Make this the plan' }));
+  await waitFor(() => {
+    expect(of('POST', '/api/plan-questions/{question}/take-over')[0]?.body).toEqual({ plan: 1 });
+  });
+});
