@@ -8,6 +8,7 @@ use App\Models\Course;
 use App\Models\CurrentSchool;
 use App\Models\Group;
 use App\Models\Term;
+use Gorvan\Core\Lesson\Lesson;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Reading\BadInput;
 use Gorvan\Core\Reading\Message;
@@ -20,7 +21,7 @@ use Illuminate\Support\Facades\DB;
 /** Lays courses over a term of weekly meetings. */
 final class LayTerm
 {
-    public function __construct(private readonly CurrentSchool $school, private readonly PlanTerm $plan, private readonly CutCourse $cut, private readonly LessonCutter $cutter)
+    public function __construct(private readonly CurrentSchool $school, private readonly PlanTerm $plan, private readonly CutCourse $cut, private readonly LessonCutter $cutter, private readonly TaughtEntries $taught)
     {
     }
 
@@ -100,17 +101,20 @@ final class LayTerm
     }
 
     /**
-     * How many lessons a course would be cut into, without saving.
+     * How many lessons a group has left of a course, without saving.
      *
      * @throws \Gorvan\Core\Lesson\CutImpossible
      */
-    public function lessons(NewCourse $course, TermDates $dates): int
+    public function lessons(Group $group, NewCourse $course, TermDates $dates): int
     {
         $placed = $course->form->placed();
         $row = new Course(['first_entry' => $course->firstEntry, 'last_entry' => $course->lastEntry, 'approach' => $course->approach, 'share' => $course->share, 'lesson_load' => $course->lessonLoad, 'lesson_count' => $course->lessonCount, 'pins' => []]);
         $row->id = 'new';
 
-        return count($row->course($placed)->cut($this->cutter, self::minutes($dates), [])->lessons);
+        $taught = array_fill_keys($this->taught->by($group->id, $placed, $this->school->today()), true);
+        $isLeft = static fn (Lesson $lesson): bool => array_filter(range($lesson->from, $lesson->to), static fn (int $at): bool => $placed->form->at($at)->kind->countsInForm() && ! isset($taught[$at])) !== [];
+
+        return count(array_filter($row->course($placed)->cut($this->cutter, self::minutes($dates), array_keys($taught))->lessons, $isLeft));
     }
 
     /** @return non-empty-list<int> */

@@ -30,6 +30,7 @@ use Gorvan\Core\Record\Doing;
 use Gorvan\Core\Record\DoingKind;
 use Gorvan\Core\Term\Approach;
 use Gorvan\Core\Term\PlannedReview;
+use Gorvan\Core\Term\Showing;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -47,6 +48,12 @@ final class DemoSchool
     public const INSTRUCTOR = 'bram@lantern-quay.example';
 
     private const ZONE = 'Europe/London';
+
+    /** Of the evening's minutes, what the long form has; the rest keeps the short one going. */
+    private const LONG_SHARE = 0.7;
+
+    /** What of the long form is shown. */
+    private const SHOWN = 10;
 
     private const EVENING = [
         'Anwen T.' => Profile::Steady, 'Bastian O.' => Profile::Steady, 'Corisande V.' => Profile::Quick,
@@ -95,9 +102,13 @@ final class DemoSchool
             $long = $this->form('marsh-lantern.json');
             $short = $this->form('nine-lamps.txt');
             $tell('the evening group and its half term');
-            $this->group('Evening long form', 'Boat Hall', $long, self::EVENING, $owner, $today, '19:00', 75);
+            $showing = new Showing($today->modify('+28 days')->format('Y-m-d'), $long->placed()->form->at(self::SHOWN)->id);
+            $this->group('Evening long form', 'Boat Hall', [
+                new NewCourse($long, Approach::PieceByPiece, self::LONG_SHARE, showing: $showing),
+                new NewCourse($short, Approach::PieceByPiece, 1 - self::LONG_SHARE),
+            ], self::EVENING, $owner, $today, '19:00', 75);
             $tell('the morning group and its half term');
-            $this->group('Morning lamps', 'Sail Loft', $short, self::MORNING, $owner, $today->modify('+2 days'), '10:00', 60);
+            $this->group('Morning lamps', 'Sail Loft', [new NewCourse($short, Approach::PieceByPiece)], self::MORNING, $owner, $today->modify('+2 days'), '10:00', 60);
         });
 
         return $owner;
@@ -108,12 +119,15 @@ final class DemoSchool
         return ($this->save)(($this->read)((string) file_get_contents(__DIR__."/$file"))->form);
     }
 
-    /** @param  array<string, Profile>  $roster */
-    private function group(string $name, string $room, Form $form, array $roster, User $by, DateTimeImmutable $next, string $at, int $minutes): void
+    /**
+     * @param  non-empty-list<NewCourse>  $courses
+     * @param  array<string, Profile>  $roster
+     */
+    private function group(string $name, string $room, array $courses, array $roster, User $by, DateTimeImmutable $next, string $at, int $minutes): void
     {
         $first = $next->modify('-49 days');
-        $this->on($first->modify('-7 days'), function () use ($name, $room, $form, $roster, $by, $next, $first, $at, $minutes): void {
-            $group = Group::create(['name' => $name, 'room' => $room, 'form_id' => $form->id]);
+        $this->on($first->modify('-7 days'), function () use ($name, $room, $courses, $roster, $by, $next, $first, $at, $minutes): void {
+            $group = Group::create(['name' => $name, 'room' => $room, 'form_id' => $courses[0]->form->id]);
             $profiles = [];
             foreach (($this->fill)($group, array_keys($roster)) as $student) {
                 $profiles[$student->id] = $roster[$student->name];
@@ -126,13 +140,16 @@ final class DemoSchool
                     ['from' => $next->modify('-29 days')->format('Y-m-d'), 'to' => $next->modify('-26 days')->format('Y-m-d')],
                     ['from' => $next->modify('+20 days')->format('Y-m-d'), 'to' => $next->modify('+22 days')->format('Y-m-d')],
                 ],
-            ], [new NewCourse($form, Approach::PieceByPiece)]);
-            $this->hold($term, $profiles, $form->placed(), $by, $next);
+            ], $courses);
+            $this->hold($term, $profiles, array_map(static fn (NewCourse $course): PlacedForm => $course->form->placed(), $courses), $by, $next);
         });
     }
 
-    /** @param  array<string, Profile>  $profiles by student id */
-    private function hold(Term $term, array $profiles, PlacedForm $score, User $by, DateTimeImmutable $next): void
+    /**
+     * @param  array<string, Profile>  $profiles by student id
+     * @param  non-empty-list<PlacedForm>  $scores  of the courses, in their order
+     */
+    private function hold(Term $term, array $profiles, array $scores, User $by, DateTimeImmutable $next): void
     {
         $looks = [];
         foreach ($term->meetings()->orderBy('starts_at')->get() as $number => $meeting) {
@@ -141,15 +158,15 @@ final class DemoSchool
             }
             $weeksAgo = intdiv((int) (new DateTimeImmutable($meeting->on))->diff(new DateTimeImmutable($next->format('Y-m-d')))->days, 7);
             $end = DateTimeImmutable::createFromInterface($meeting->starts_at)->modify("+$meeting->minutes minutes");
-            $this->on($end, function () use ($meeting, $profiles, $score, $by, $weeksAgo, $number, $end, &$looks): void {
+            $this->on($end, function () use ($meeting, $profiles, $scores, $by, $weeksAgo, $number, $end, &$looks): void {
                 $meeting = Meeting::findOrFail($meeting->id); // as planned by now, after the meetings before it
                 $present = array_map(static fn (Profile $profile): bool => $profile->attends($weeksAgo), $profiles);
                 ($this->attendance)($meeting, $present, $by);
-                $marks = $this->marks($meeting, array_intersect_key($profiles, array_filter($present)), $score, $number, $end, $looks);
+                $marks = $this->marks($meeting, array_intersect_key($profiles, array_filter($present)), $scores[0], $number, $end, $looks);
                 if ($marks !== []) {
                     ($this->record)($meeting, $marks, $by);
                 }
-                ($this->log)($meeting, $this->asPlanned($meeting, array_keys(array_filter($present)), $score, $end), $by);
+                ($this->log)($meeting, $this->asPlanned($meeting, array_keys(array_filter($present)), $scores, $end), $by);
             });
         }
     }
@@ -190,20 +207,25 @@ final class DemoSchool
      * The log of a class that went as planned.
      *
      * @param  list<string>  $present
+     * @param  non-empty-list<PlacedForm>  $forms  of the courses, in their order
      */
-    private function asPlanned(Meeting $meeting, array $present, PlacedForm $form, DateTimeImmutable $at): ClassLog
+    private function asPlanned(Meeting $meeting, array $present, array $forms, DateTimeImmutable $at): ClassLog
     {
         $plan = $meeting->planned();
-        $part = $plan?->courses[0] ?? null;
-        $doing = static fn (DoingKind $what, array $entries, ?float $minutes, ?int $passes = null): array => $entries === [] ? [] : [new Doing($what, $form->id, array_values($entries), minutes: $minutes, passes: $passes)];
+        $did = [new Doing(DoingKind::WarmUp, minutes: (float) (($plan->boxes['settle'] ?? 0) + ($plan->boxes['warm_up'] ?? 0)))];
+        foreach ($plan->courses ?? [] as $n => $part) {
+            $form = $forms[$n];
+            $doing = static fn (DoingKind $what, array $entries, ?float $minutes, ?int $passes = null): array => $entries === [] ? [] : [new Doing($what, $form->id, array_values($entries), minutes: $minutes, passes: $passes)];
+            array_push(
+                $did,
+                ...array_merge([], ...array_map(static fn (PlannedReview $one): array => $doing(DoingKind::Reviewed, $one->entries, $one->minutes, $one->passes), $part->review)),
+                ...$doing(DoingKind::Reviewed, $part->recap, null),
+                ...$doing(DoingKind::Taught, $form->form->countedIdsOf($form->form->passageOf($part->given())), null),
+                ...$doing(DoingKind::RunThrough, $part->runThrough, null),
+            );
+        }
 
-        return new ClassLog((string) Str::ulid($at), $meeting->id, $meeting->on, $at, (float) $meeting->minutes, $present, [
-            new Doing(DoingKind::WarmUp, minutes: (float) (($plan->boxes['settle'] ?? 0) + ($plan->boxes['warm_up'] ?? 0))),
-            ...array_merge([], ...array_map(static fn (PlannedReview $one): array => $doing(DoingKind::Reviewed, $one->entries, $one->minutes, $one->passes), $part->review ?? [])),
-            ...$doing(DoingKind::Reviewed, $part->recap ?? [], null),
-            ...$doing(DoingKind::Taught, $form->form->countedIdsOf($form->form->passageOf($part?->given() ?? [])), (float) ($plan->boxes['new'] ?? 0)),
-            ...$doing(DoingKind::RunThrough, $part->runThrough ?? [], (float) ($plan->boxes['run_through'] ?? 0)),
-        ]);
+        return new ClassLog((string) Str::ulid($at), $meeting->id, $meeting->on, $at, (float) $meeting->minutes, $present, $did);
     }
 
     /** Does something on another day than today, as the clock of the application sees it. */

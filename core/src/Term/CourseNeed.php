@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Term;
 
-/** What one course asks of a meeting: its share of the middle, and the minutes of its new work and its run-through. */
+/**
+ * What one course asks of a meeting: its share of the middle, and the minutes of its new work and its run-through. Where it is
+ * one of several, its title says whose the notes are.
+ */
 final readonly class CourseNeed
 {
-    public function __construct(public float $share, public float $newMinutes, public float $runThroughMinutes)
+    public function __construct(public float $share, public float $newMinutes, public float $runThroughMinutes, public ?string $title = null)
     {
     }
 }

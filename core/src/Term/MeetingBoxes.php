@@ -56,7 +56,7 @@ final readonly class MeetingBoxes
         $said = ['review' => $own(Box::Review), 'new' => $own(Box::New), 'run' => $own(Box::RunThrough)];
         foreach (self::parts($around['middle'], $shares) as $at => $middle) {
             [$courses[], $lacks] = self::course($total, $middle, $needs[$at], $said['review'][$at] ?? null, $said['new'][$at] ?? null, $said['run'][$at] ?? null);
-            array_push($notes, ...$lacks);
+            array_push($notes, ...array_map(static fn (Message $lack): Message => self::of($needs[$at]->title, $lack), $lacks));
         }
         $sum = static fn (callable $of): int => (int) array_sum(array_map($of, $courses));
 
@@ -69,6 +69,12 @@ final readonly class MeetingBoxes
             'run_through' => $sum(static fn (CourseMinutes $course): int => $course->runThrough),
             'close' => $around['close'],
         ], $courses, $notes);
+    }
+
+    /** A note, with the course it is about where there are several. */
+    public static function of(?string $title, Message $note): Message
+    {
+        return $title === null ? $note : Message::of('plan.in_course', title: $title, what: $note);
     }
 
     /** The minutes for review, new work and run-through together. */

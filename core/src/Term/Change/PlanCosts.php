@@ -36,15 +36,19 @@ final readonly class PlanCosts
     {
         $costs = [];
         foreach ($request->courses as $n => $outset) {
+            $own = [];
             foreach ($this->holds($plan, $outset->course->id) as $done => [$at, $why]) {
-                $costs[] = $this->held($request, $plan, $n, $at, $why);
+                $own[] = $this->held($request, $plan, $n, $at, $why);
                 $progress(min(80, 20 * ($done + 1)));
             }
-            $costs[] = $this->rhythm($request, $plan, $n);
+            $own[] = $this->rhythm($request, $plan, $n);
+            foreach (array_filter($own) as $cost) {
+                $costs[] = count($request->courses) === 1 ? $cost : Message::of('plan.in_course', title: $outset->course->form->title, what: $cost);
+            }
         }
         $progress(100);
 
-        return array_values(array_filter($costs));
+        return $costs;
     }
 
     /** @return list<array{int, Message}> the first evenings that are held back for what the class remembers */

@@ -55,7 +55,7 @@ final class MeetingPlanner
             $decision = $walk->decide($this->at, $this->calendar, $middles[$n]);
             $run = $walk->runThrough($decision->lesson, $meeting->minutes * 60 * $shares[$n] * MeetingBoxes::MOST_RUN_THROUGH / 100);
             $decisions[] = $decision;
-            $needs[] = new CourseNeed($shares[$n], (float) ($decision->lesson->minutes ?? 0), $run === null ? 0.0 : $walk->time->secondsBetween($run->from, $run->to) / 60.0);
+            $needs[] = new CourseNeed($shares[$n], (float) ($decision->lesson->minutes ?? 0), $run === null ? 0.0 : $walk->time->secondsBetween($run->from, $run->to) / 60.0, $this->title($walk));
         }
         $this->boxes = MeetingBoxes::planned($meeting->minutes, $needs, $meeting->pins->boxes);
         array_push($this->notes, ...$this->boxes->notes);
@@ -81,7 +81,7 @@ final class MeetingPlanner
             [, $minutes] = ReviewPlanner::fixed($walk, $joined, $left);
             $left -= $minutes;
             $lessons[] = new PlannedLesson($form->idsOf($joined), LessonKind::Join);
-            $this->notes[] = Message::of('plan.joins', from: $joined->from, to: $joined->to, minutes: $minutes);
+            $this->note($walk, 'plan.joins', from: $joined->from, to: $joined->to, minutes: $minutes);
         }
         foreach ($meeting->pins->with[$walk->outset->course->id] ?? [] as $entries) {
             $passage = $form->passageOf($entries);
@@ -133,14 +133,14 @@ final class MeetingPlanner
             $given[] = $second;
             $this->boxes = $this->boxes->given($n, $second->minutes, Box::Review, Box::New);
             $left -= $second->minutes;
-            $this->notes[] = Message::of('plan.second_lesson', number: $second->number, minutes: $second->minutes);
+            $this->note($walk, 'plan.second_lesson', number: $second->number, minutes: $second->minutes);
             $runThrough = $runThrough === null ? null : $walk->runThrough($second, $this->boxes->courses[$n]->runThrough * 60.0);
         }
         $before = $review->minutes();
         $passes = $review->goAround($left);
         $spare = self::whole($left - ($review->minutes() - $before));
         if ($passes > 0) {
-            $this->notes[] = Message::of('plan.more_passes', count: $passes);
+            $this->note($walk, 'plan.more_passes', count: $passes);
         }
         $share = $walk->outset->course->share;
         $toRun = isset($isFixed['run_through']) || ! ($walk->hasTaught() || $given !== []) ? 0 : min($spare, MeetingBoxes::mostRunThrough($this->boxes->total, $share) - $this->boxes->courses[$n]->runThrough);
@@ -148,12 +148,12 @@ final class MeetingPlanner
             $this->boxes = $this->boxes->given($n, $toRun, Box::Review, Box::RunThrough);
             $spare -= $toRun;
             $runThrough = $walk->runThrough($given[count($given) - 1] ?? null, $this->boxes->courses[$n]->runThrough * 60.0, true);
-            $this->notes[] = Message::of('plan.spare_to_run', count: $toRun);
+            $this->note($walk, 'plan.spare_to_run', count: $toRun);
         }
         if ($spare > 0) {
             $isSlower = ! $walk->hasTaught() && $given !== [];
             $this->boxes = $this->boxes->given($n, $spare, Box::Review, $isSlower ? Box::New : Box::Focus);
-            $this->notes[] = Message::of($isSlower ? 'plan.spare_to_new' : 'plan.spare_to_focus', count: $spare);
+            $this->note($walk, $isSlower ? 'plan.spare_to_new' : 'plan.spare_to_focus', count: $spare);
         }
 
         return [$given, $runThrough];
@@ -179,6 +179,16 @@ final class MeetingPlanner
         }
 
         return $other;
+    }
+
+    private function note(CourseWalk $walk, string $code, int|float ...$with): void
+    {
+        $this->notes[] = MeetingBoxes::of($this->title($walk), Message::of($code, ...$with));
+    }
+
+    private function title(CourseWalk $walk): ?string
+    {
+        return count($this->walks) === 1 ? null : $walk->outset->course->form->title;
     }
 
     private static function whole(float $minutes): int

@@ -40,13 +40,15 @@ export function PlanList({ meeting, form, forms = {}, isLarge = false }: Props) 
       ? courses.map((one) => ({ course: one.courseId, form: forms[one.courseId] as Form }))
       : [{ course: meeting.courses[0]?.courseId ?? '', form }];
   const focus = (meeting.pins.focus as string | undefined) ?? null;
-  const each = (draw: (part: Part, form: Form) => React.ReactNode) =>
-    parts.map((one) => (
-      <div key={one.course}>
-        {parts.length > 1 ? <h3 className="text-sm font-medium text-soft">{one.form.title}</h3> : null}
-        {draw(partOf(meeting, one.course), one.form)}
-      </div>
-    ));
+  const each = (draw: (part: Part, form: Form) => React.ReactNode, has: (part: Part) => boolean = () => true) =>
+    parts
+      .filter((one) => has(partOf(meeting, one.course)))
+      .map((one) => (
+        <div key={one.course}>
+          {parts.length > 1 ? <h3 className="text-sm font-medium text-soft">{one.form.title}</h3> : null}
+          {draw(partOf(meeting, one.course), one.form)}
+        </div>
+      ));
   const content: Record<BoxName, () => React.ReactNode> = {
     settle: () => <p className="text-soft">{t('plan.settle')}</p>,
     warm_up: () => <p className="text-soft">{t('plan.warm')}</p>,
@@ -54,7 +56,11 @@ export function PlanList({ meeting, form, forms = {}, isLarge = false }: Props) 
     close: () => <p className="text-soft">{t('plan.close')}</p>,
     new: () => each((part, of) => <NewPart part={part} form={of} />),
     review: () => each((part, of) => <ReviewPart part={part} form={of} />),
-    run_through: () => each((part, of) => <RunPart part={part} form={of} />),
+    run_through: () =>
+      each(
+        (part, of) => <RunPart part={part} form={of} />,
+        (part) => part.runThrough !== null,
+      ),
   };
   return (
     <>

@@ -1,7 +1,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useForm } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
-import { z } from 'zod';
+import { z } from '../../kit/schema';
 import type { Term } from '../../api/client';
 import { Button, TextField } from '../../kit/controls';
 import { clock } from '../../kit/format';

@@ -1,7 +1,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useForm } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
-import { z } from 'zod';
+import { z } from '../../kit/schema';
 import type { Course, Meeting, Term } from '../../api/client';
 import { Button, ButtonLink, Choice, TextField, Tick } from '../../kit/controls';
 import { entryName } from '../../kit/entryName';

@@ -113,7 +113,9 @@ function Laid({ term }: { term: Term }) {
               }))}
             />
           ) : null}
-          <span className="text-soft">{t(`terms.approachNames.${course.approach as 'outline' | 'piece' | 'sides'}`)}</span>
+          <span className="grow text-soft">{t(`terms.approachNames.${course.approach as 'outline' | 'piece' | 'sides'}`)}</span>
+        </div>
+        <div className="flex flex-wrap items-center gap-x-3">
           {term.isOver ? null : (
             <>
               {(
