@@ -8,6 +8,7 @@ use App\Models\Course;
 use App\Models\CurrentSchool;
 use App\Models\LoggedClass;
 use App\Models\PlacedForm;
+use App\Models\Student;
 use App\Models\Term;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Memory\MemoryModel;
@@ -37,16 +38,20 @@ final class ReadPlanning
     {
         $today = $this->school->today();
         $comes = $this->attendance($term->group_id, $today);
+        $trust = Student::whereIn('id', array_keys($comes))->whereNotNull('trust')->pluck('trust', 'id')->all();
         $courses = [];
         foreach ($term->courses()->with('form.entries')->get() as $row) {
-            $courses[] = $this->course($term, $row, $comes, $today);
+            $courses[] = $this->course($term, $row, $comes, $trust, $today);
         }
 
         return new Planning($term->id, $courses === [] ? throw new LogicException("term $term->id has no course") : $courses, ($this->draft)($term));
     }
 
-    /** @param  array<string, float>  $comes  chance of coming, by student */
-    private function course(Term $term, Course $row, array $comes, string $today): CourseOutset
+    /**
+     * @param  array<string, float>  $comes  chance of coming, by student
+     * @param  array<string, float>  $trust  by student, where something was tested
+     */
+    private function course(Term $term, Course $row, array $comes, array $trust, string $today): CourseOutset
     {
         $placed = $row->form->placed();
         $course = $row->course($placed);
@@ -60,7 +65,7 @@ final class ReadPlanning
             $course,
             $cut,
             $taught->by(Day::number($today), $placed->form),
-            array_map(fn (string $student, float $chance): ExpectedStudent => new ExpectedStudent($student, $chance, 1.0, $this->known($placed, $tracks[$student] ?? [], $today)), array_keys($comes), array_values($comes)),
+            array_map(fn (string $student, float $chance): ExpectedStudent => new ExpectedStudent($student, $chance, (float) ($trust[$student] ?? 1.0), $this->known($placed, $tracks[$student] ?? [], $today)), array_keys($comes), array_values($comes)),
             $history->twice,
             $history->last,
             $history->inARow,

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Actions\MeasureTrust;
 use App\Actions\PlanTerm;
 use App\Models\CurrentSchool;
 use App\Models\School;
 use App\Models\Term;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
+use Illuminate\Support\Facades\DB;
+use Throwable;
 
 /** Plans a term again, outside any request. */
 final class PlanTermJob implements ShouldQueue
@@ -24,13 +27,20 @@ final class PlanTermJob implements ShouldQueue
     {
     }
 
-    public function handle(CurrentSchool $current, PlanTerm $plan): void
+    public function handle(CurrentSchool $current, PlanTerm $plan, MeasureTrust $trust): void
     {
-        $current->during(School::findOrFail($this->school), function () use ($plan): void {
+        $current->during(School::findOrFail($this->school), function () use ($plan, $trust): void {
             $term = Term::find($this->term);
             if ($term !== null && $term->isBeingPlanned()) {
+                $trust($term->group()->firstOrFail());
                 $plan($term);
             }
         });
+    }
+
+    /** A plan that cannot be made is not waited for: the old one stays, and the next change asks again. */
+    public function failed(?Throwable $why): void
+    {
+        app(CurrentSchool::class)->during(School::findOrFail($this->school), fn () => Term::whereKey($this->term)->update(['plan_answered' => DB::raw('plan_asked')]));
     }
 }

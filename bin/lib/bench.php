@@ -8,11 +8,25 @@ use Gorvan\Core\Form\EntryKind;
 use Gorvan\Core\Form\File\FormFileReader;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\LoadModel;
+use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Form\Track\FloorTrack;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Memory\Evidence;
 use Gorvan\Core\Memory\MemoryModel;
+use Gorvan\Core\Memory\MemoryState;
+use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Record\Support;
+use Gorvan\Core\Term\Approach;
+use Gorvan\Core\Term\Course;
+use Gorvan\Core\Term\CourseOutset;
+use Gorvan\Core\Term\ExpectedStudent;
+use Gorvan\Core\Term\KnownEntry;
+use Gorvan\Core\Term\ReviewChooser;
+use Gorvan\Core\Term\ReviewItem;
+use Gorvan\Core\Term\ReviewProblem;
+use Gorvan\Core\Term\TermMeeting;
+use Gorvan\Core\Term\TermPlanner;
+use Gorvan\Core\Term\TermRequest;
 use Opis\JsonSchema\Validator;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
@@ -136,6 +150,52 @@ for ($run = 0; $run < RUNS; $run++) {
     });
 }
 
+// A plan of 40 meetings x 30 students x 108 entries, beside the bare memory updates it makes; and the choice of a review.
+$long = new Form('P', array_map(static fn (int $at): Entry => new Entry("e$at", EntryKind::Movement, "E$at"), range(1, 108)));
+$term = static function (int $meetings, int $students, array $taught, int $gap = 7) use ($long): TermRequest {
+    $course = new Course('c', $long, new Passage(1, 108), Approach::PieceByPiece);
+    $first = Day::number('2026-01-06');
+    $known = array_fill_keys($taught, new KnownEntry(new MemoryState(20.0, 5.0), $first - 5));
+
+    return new TermRequest('bench', array_map(static fn (int $at): TermMeeting => new TermMeeting(Day::text($first + $gap * $at), 75), range(0, $meetings - 1)), [
+        new CourseOutset($course, $course->cut(new LessonCutter, [75], []), $taught, array_map(static fn (int $n): ExpectedStudent => new ExpectedStudent("s$n", 0.85, 1.0, $known), range(1, $students))),
+    ]);
+};
+$bare = static function (int $count) use ($model, $unseen): void {
+    $state = new MemoryState(20.0, 5.0);
+    for ($at = 0; $at < $count; $at++) {
+        $model->later($state, 1 + $at % 20, $unseen[1]);
+    }
+};
+$plans = $bares = $choices = [];
+$request = $term(40, 30, range(1, 60));
+$planner = new TermPlanner;
+$planner->plan($request);
+for ($run = 0; $run < RUNS; $run++) {
+    $plan = null;
+    $plans[] = seconds(static function () use ($planner, $request, &$plan): void {
+        $plan = $planner->plan($request);
+    });
+    $bares[] = seconds(static fn () => $bare($plan->updates));
+}
+$crowd = seconds(static fn () => $planner->plan($term(200, 120, [], 2)));
+$problems = array_map(static fn (): ReviewProblem => new ReviewProblem(array_map(static fn (): ?ReviewItem => mt_rand(0, 9) === 0 ? null : new ReviewItem(mt_rand(0, 400) / 1000, mt_rand(2, 12) / 4), range(1, 108)), 24.0), range(1, 20));
+$node = proc_open(['node', dirname(__DIR__, 2).'/tests/Outside/review.mjs'], [['pipe', 'r'], ['pipe', 'w'], STDERR], $pipes);
+fwrite($pipes[0], json_encode(array_map(static fn (ReviewProblem $one): array => ['entries' => array_map(static fn (?ReviewItem $item): ?array => $item === null ? null : ['value' => $item->value, 'minutes' => $item->minutes], $one->entries), 'budget' => $one->budget, 'setup' => $one->setUp], $problems)));
+fclose($pipes[0]);
+$solved = json_decode((string) stream_get_contents($pipes[1]), true);
+proc_close($node);
+foreach ($problems as $at => $problem) {
+    $choice = null;
+    $choices[] = seconds(static function () use ($problem, &$choice): void {
+        $choice = (new ReviewChooser)->choose($problem);
+    });
+    if (abs($choice->value() - $solved[$at]['value']) > 1e-9) {
+        fwrite(STDERR, "HiGHS chose another review\n");
+        exit(1);
+    }
+}
+
 [$own, $theirs] = [median($ownUpdates), median($theirUpdates)];
 printf("recall   %9d updates a second; ts-fsrs %9d; ratio %.2f (higher is faster)\n", 1 / $own, 1 / $theirs, $theirs / $own);
 printf("         %9d of what a plan counts with, seen by nobody, mostly mixed; ratio %.2f\n", 1 / median($planned), $theirs / median($planned));
@@ -143,4 +203,9 @@ printf("         %9d of what a plan counts with, seen by nobody, mostly mixed; r
 printf("cutting  150 entries in %.2f ms; HiGHS %.1f ms; ratio %.1f (higher is faster)\n", 1000 * $own, 1000 * $theirs, $theirs / $own);
 [$own, $theirs] = [median($computed), median($validated)];
 printf("score    audit, load and floor track of 150 entries with phases in %.2f ms; reading and validating its JSON %.1f ms; share %.3f (lower is better)\n", 1000 * $own, 1000 * $theirs, $own / $theirs);
+[$own, $theirs] = [median($plans), median($bares)];
+printf("plan     40 meetings x 30 students x 108 entries in %.0f ms; its %d bare memory updates %.0f ms; %.2f times (lower is better)\n", 1000 * $own, $plan->updates, 1000 * $theirs, $own / $theirs);
+printf("         200 meetings, 120 students: %.1f s\n", $crowd);
+[$own, $theirs] = [median($choices), median(array_column($solved, 'seconds'))];
+printf("review   of 108 entries in %.2f ms; HiGHS %.1f ms; ratio %.1f (higher is faster)\n", 1000 * $own, 1000 * $theirs, $theirs / $own);
 printf("medians of %d runs\n", RUNS);

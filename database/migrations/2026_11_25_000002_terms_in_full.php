@@ -29,6 +29,7 @@ return new class extends Migration
             $table->json('plan_cause')->nullable()->comment('because of what it is being planned again');
         });
         Schema::table('courses', static fn (Blueprint $table) => $table->integer('rhythm')->nullable()->comment('lessons in a row, at most; 0 for any number, null for the approach’s own'));
+        Schema::table('students', static fn (Blueprint $table) => $table->double('trust')->nullable()->comment('what was observed of them over what was predicted; null where nothing was tested'));
         Schema::table('groups', static fn (Blueprint $table) => $table->char('feed', 64)->nullable()->unique()->comment('hash of the secret in its calendar’s address'));
         Schema::create('plan_changes', static function (Blueprint $table): void {
             $table->foreignUuid('school_id')->constrained()->cascadeOnDelete();
@@ -75,6 +76,7 @@ return new class extends Migration
         Schema::dropIfExists('plan_questions');
         Schema::dropIfExists('plan_changes');
         Schema::table('groups', static fn (Blueprint $table) => $table->dropColumn('feed'));
+        Schema::table('students', static fn (Blueprint $table) => $table->dropColumn('trust'));
         Schema::table('courses', static fn (Blueprint $table) => $table->dropColumn('rhythm'));
         Schema::table('terms', static fn (Blueprint $table) => $table->dropColumn(['forecast', 'room', 'plan_cause']));
         DB::statement('drop index if exists meetings_at');

@@ -114,5 +114,5 @@ test('a time that does not exist on the changing day is said before the term is 
   await page.getByLabel('Last day').fill('2027-04-20');
   await page.getByLabel('Weekday').selectOption('Sun');
   await page.getByLabel('Time').fill('01:30');
-  await expect(page.getByText(/2027-03-28: 01:30 does not exist/)).toBeVisible();
+  await expect(page.getByText(/Sun 28 Mar: 01:30 does not exist/)).toBeVisible();
 });

@@ -45,13 +45,14 @@ test('what was made by mistake is taken back from the toast, and what was typed 
 
 test('what has a record in it stays, and says why', async ({ page }) => {
   await open(page);
-  for (const [place, row, button, says] of [
-    ['Terms', /Evening long form/, 'Remove this term', /so it stays/],
-    ['Groups', /Evening long form/, 'Remove this group', /A term is laid for this group/],
-    ['Forms', /Marsh Lantern/, 'Remove this form', /learnt by Evening long form/],
+  for (const [place, row, part, button, says] of [
+    ['Groups', /Evening long form/, 'Term', 'Remove this term', /so it stays/],
+    ['Groups', /Evening long form/, 'Standing', 'Remove this group', /A term is laid for this group/],
+    ['Forms', /Marsh Lantern/, '', 'Remove this form', /learnt by Evening long form/],
   ] as const) {
     await page.getByRole('link', { name: place, exact: true }).click();
     await page.getByRole('link', { name: row }).click();
+    if (part) await page.getByRole('link', { name: part, exact: true }).click();
     await page.getByRole('button', { name: button }).click();
     await page.getByRole('dialog').getByRole('button', { name: 'Remove', exact: true }).click();
     await expect(page.getByRole('dialog').getByRole('alert')).toHaveText(says);

@@ -189,12 +189,13 @@ test('a mark on a side shows on the map of the group, and is offered only where 
 
 test('the pages can be left and come back to by their address, and Back works', async ({ page }) => {
   await open(page);
-  await page.getByRole('link', { name: 'Terms' }).click();
+  await page.getByRole('link', { name: 'Groups' }).click();
   await page.getByRole('link', { name: /Evening long form/ }).click();
+  await page.getByRole('link', { name: 'Term', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'The weave' })).toBeVisible();
   const address = page.url();
   await page.goBack();
-  await expect(page.getByRole('heading', { level: 1, name: 'Terms' })).toBeVisible();
+  await expect(page.getByRole('heading', { level: 1, name: 'Evening long form' })).toBeVisible();
   await page.goto(address);
   await expect(page.getByRole('heading', { name: 'The weave' })).toBeVisible();
   await page.goto('/nowhere');

@@ -113,6 +113,40 @@ test('people get a table', function () {
     expect($exit)->toBe(0)->and($out)->toContain('| Lesson |')->toContain('given: 2 entries');
 });
 
+test('gorvan:review prints the passages that are worth most, quarters rounded up', function () {
+    $problem = json_encode(['entries' => [['value' => 1, 'minutes' => 0.6], ['value' => 0.4, 'minutes' => 0.6], null, ['value' => -1, 'minutes' => 0]], 'budget' => 3]);
+    [$exit, $out] = artisan(['gorvan:review', 'given.txt', '--json'], $problem);
+    expect($exit)->toBe(0)->and(json_decode($out, true))->toEqual(['value' => 1.4, 'minutes' => 3, 'passages' => [['from' => 1, 'to' => 2, 'minutes' => 3, 'value' => 1.4]]]);
+    [$exit, $out, $errors] = artisan(['gorvan:review', 'given.txt', '--json'], '{"entries":[{"value":"x","minutes":1}],"budget":3}');
+    expect([$exit, $out])->toBe([2, ''])->and($errors)->toContain('$.entries[0].value');
+    [, $table] = artisan(['gorvan:review', 'given.txt'], $problem);
+    expect($table)->toContain('Minutes');
+});
+
+test('gorvan:plan prints a term for a class that starts with nothing, and what each choice of review saw', function () {
+    $form = implode("\n", array_map(fn (int $at) => "$at. Reed $at", range(1, 24)));
+    $term = ['from' => '2026-01-06', 'to' => '2026-03-24', 'timezone' => 'Europe/Berlin', 'pattern' => [['weekday' => 'Tue', 'at' => '19:00', 'minutes' => 75]], 'closures' => [['from' => '2026-02-16', 'to' => '2026-02-22']], 'showing' => ['on' => '2026-03-10', 'to' => 12], 'attendance' => 0.9];
+    $run = fn (array $options, array $change = []) => artisan(['gorvan:plan', 'reeds.txt', 'term.json', ...$options], $form, 'reeds.txt', ['term.json' => json_encode([...$term, ...$change])]);
+    [$exit, $out] = $run(['--json', '--explain']);
+    $plan = json_decode($out, true);
+    expect($exit)->toBe(0)->and(array_keys($plan))->toBe(['target', 'lessons', 'meetings', 'reach', 'holds', 'expected', 'warnings'])
+        ->and($plan['meetings'])->toHaveCount(11)
+        ->and(array_keys($plan['meetings'][0]))->toBe(['on', 'minutes', 'boxes', 'lessons', 'why', 'review', 'run_through', 'forecast', 'entries', 'budget'])
+        ->and($plan['meetings'][0]['lessons'][0])->toBe(['from' => 1, 'to' => 3, 'kind' => 'new']);
+    // What it says it saw, given to the other command, chooses the same.
+    foreach ($plan['meetings'] as $meeting) {
+        [, $review] = artisan(['gorvan:review', 'given.txt', '--json'], json_encode(['entries' => $meeting['entries'], 'budget' => $meeting['budget']]));
+        expect(array_map(fn ($one) => [$one['from'], $one['to']], json_decode($review, true)['passages']))->toBe(array_map(fn ($one) => [$one['from'], $one['to']], $meeting['review']));
+        break;
+    }
+    expect($run(['--json'])[1])->toBe($run(['--json'])[1])
+        ->and(json_decode($run(['--json', '--approach=outline', '--students=3'])[1], true)['lessons'])->not->toBe($plan['lessons']);
+    foreach ([[['--approach=dance'], [], 'outline, piece or sides'], [['--students=0'], [], '"0" is not a whole number'], [[], ['showing' => ['on' => '2027-01-01', 'to' => 3]], 'choose one of these days'], [[], ['target' => [9, 2]], '$.target'], [[], ['attendance' => 2], '$.attendance']] as [$options, $change, $says]) {
+        [$exit, $out, $errors] = $run([...$options, '--json'], $change);
+        expect([$exit, $out])->toBe([2, ''])->and($errors)->toContain($says);
+    }
+});
+
 test('what is wrong is one line on standard error, nothing on standard output, exit 2', function (array $arguments, ?string $file, string $says) {
     [$exit, $out, $errors] = artisan([...$arguments, '--json'], $file);
     expect($exit)->toBe(2)->and($out)->toBe('')->and(substr_count(trim($errors), "\n"))->toBe(0)->and($errors)->toContain($says);

@@ -39,7 +39,7 @@ final class CalendarWriter
             'LAST-MODIFIED:'.self::instant($event->changed),
             "SEQUENCE:$event->sequence",
             'DTSTART:'.self::instant($event->starts),
-            'DTEND:'.self::instant($event->starts->modify("+$event->minutes minutes")),
+            'DTEND:'.self::instant($event->starts->setTimezone(new DateTimeZone('UTC'))->modify("+$event->minutes minutes")),
             'SUMMARY:'.self::escaped($event->summary),
             $event->description === '' ? null : 'DESCRIPTION:'.self::escaped($event->description),
             $event->location === '' ? null : 'LOCATION:'.self::escaped($event->location),

@@ -59,10 +59,10 @@ final readonly class ClosuresReader
         return new self($days, $warnings);
     }
 
-    /** @return list<array{start: int, days: int, title: string, rule: string|null, except: list<int>, line: int}> */
+    /** @return list<array{start: int, time: string, days: int, title: string, rule: string|null, except: list<int>, line: int}> */
     private static function events(string $text): array
     {
-        /** @var list<array{start: int, days: int, title: string, rule: string|null, except: list<int>, line: int}> $events */
+        /** @var list<array{start: int, time: string, days: int, title: string, rule: string|null, except: list<int>, line: int}> $events */
         $events = [];
         $open = null;
         $isCalendar = false;
@@ -77,7 +77,7 @@ final readonly class ClosuresReader
             }
             $plain = strtoupper($line);
             if ($plain === 'BEGIN:VEVENT') {
-                $open = ['start' => null, 'end' => null, 'title' => '', 'rule' => null, 'except' => [], 'cancelled' => false, 'line' => $number];
+                $open = ['start' => null, 'time' => '', 'end' => null, 'title' => '', 'rule' => null, 'except' => [], 'cancelled' => false, 'line' => $number];
             } elseif ($plain === 'END:VEVENT' && $open !== null) {
                 if ($open['start'] === null) {
                     throw Malformed::text((string) $open['line'], 'event', 'DTSTART');
@@ -85,7 +85,7 @@ final readonly class ClosuresReader
                 // An end is the first day that is no longer part of it (3.6.1); without one it is one day.
                 $end = max($open['start'] + 1, $open['end'] ?? $open['start'] + 1);
                 if (! $open['cancelled']) {
-                    $events[] = ['start' => $open['start'], 'days' => $end - $open['start'], 'title' => $open['title'], 'rule' => $open['rule'], 'except' => $open['except'], 'line' => $open['line']];
+                    $events[] = ['start' => $open['start'], 'time' => $open['time'], 'days' => $end - $open['start'], 'title' => $open['title'], 'rule' => $open['rule'], 'except' => $open['except'], 'line' => $open['line']];
                 }
                 $open = null;
             } elseif ($open !== null) {
@@ -103,8 +103,8 @@ final readonly class ClosuresReader
     }
 
     /**
-     * @param  array{start: int|null, end: int|null, title: string, rule: string|null, except: list<int>, cancelled: bool, line: int}  $open
-     * @return array{start: int|null, end: int|null, title: string, rule: string|null, except: list<int>, cancelled: bool, line: int}
+     * @param  array{start: int|null, time: string, end: int|null, title: string, rule: string|null, except: list<int>, cancelled: bool, line: int}  $open
+     * @return array{start: int|null, time: string, end: int|null, title: string, rule: string|null, except: list<int>, cancelled: bool, line: int}
      */
     private static function property(array $open, string $line, int $number): array
     {
@@ -115,6 +115,7 @@ final readonly class ClosuresReader
         switch (strtoupper($name)) {
             case 'DTSTART':
                 $open['start'] = self::day($value, $number);
+                $open['time'] = self::time($value);
                 break;
             case 'DTEND':
                 // An end at a time of day is on its day, and an end at midnight on the one before.
@@ -140,6 +141,20 @@ final readonly class ClosuresReader
         return $open;
     }
 
+    /** The last day a rule reaches: one that ends before the time of day at which the event begins does not reach its own. */
+    private static function until(string $value, string $time, int $line): int
+    {
+        $end = self::time($value);
+
+        return self::day($value, $line) - ($end !== '' && $time !== '' && $end < $time ? 1 : 0);
+    }
+
+    /** `HHMMSS`, empty for a whole day. */
+    private static function time(string $value): string
+    {
+        return preg_match('/T(\d{6})/', $value, $found) === 1 ? $found[1] : '';
+    }
+
     private static function day(string $value, int $number): int
     {
         if (preg_match('/^(\d{4})(\d{2})(\d{2})(?:T\d{6}Z?)?$/D', $value, $found) !== 1 || ! checkdate((int) $found[2], (int) $found[3], (int) $found[1])) {
@@ -150,7 +165,7 @@ final readonly class ClosuresReader
     }
 
     /**
-     * @param  array{start: int, days: int, title: string, rule: string|null, except: list<int>, line: int}  $event
+     * @param  array{start: int, time: string, days: int, title: string, rule: string|null, except: list<int>, line: int}  $event
      * @param  list<Message>  $warnings
      * @return list<int>
      */
@@ -172,14 +187,19 @@ final readonly class ClosuresReader
             return [$event['start']];
         }
         $count = isset($rule['COUNT']) ? max(1, (int) $rule['COUNT']) : PHP_INT_MAX;
-        $until = isset($rule['UNTIL']) ? self::day($rule['UNTIL'], $event['line']) : $last;
+        $until = isset($rule['UNTIL']) ? self::until($rule['UNTIL'], $event['time'], $event['line']) : $last;
         $starts = [];
-        for ($turn = 0; $turn < min($count, self::MOST_TURNS); $turn++) {
+        // A month without that day is no occurrence, and is not counted as one (3.3.10).
+        for ($turn = $found = 0; $turn < self::MOST_TURNS && $found < $count; $turn++) {
             $start = self::turned($event['start'], $rule['FREQ'], $turn * $step);
-            if ($start !== null && ($start > $until || $start > $last)) {
+            if ($start === null) {
+                continue;
+            }
+            $found++;
+            if ($start > $until || $start > $last) {
                 break;
             }
-            if ($start !== null && $start + $event['days'] > $first && ! in_array($start, $event['except'], true)) {
+            if ($start + $event['days'] > $first && ! in_array($start, $event['except'], true)) {
                 $starts[] = $start;
             }
         }

@@ -17,8 +17,9 @@ final readonly class TermPlan
      * @param  non-empty-list<CourseForecast>  $courses  in the order of the courses
      * @param  list<Message>  $warnings
      * @param  array<int, list<ReviewProblem>>  $reviews  what the choice of review saw, by meeting and course
+     * @param  int  $updates  how many memories were updated to make it
      */
-    public function __construct(public array $meetings, public array $courses, public array $warnings, public array $reviews = [])
+    public function __construct(public array $meetings, public array $courses, public array $warnings, public array $reviews = [], public int $updates = 0)
     {
     }
 

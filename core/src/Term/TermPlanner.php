@@ -81,7 +81,7 @@ final readonly class TermPlanner
             }
         }
 
-        return [new TermPlan($planned, $forecasts, $warnings, $reviews), $walks];
+        return [new TermPlan($planned, $forecasts, $warnings, $reviews, array_sum(array_map(static fn (CourseWalk $walk): int => $walk->class->updates, $walks))), $walks];
     }
 
     /** @return list<Message> lessons that were pinned to a meeting and do not come to it */

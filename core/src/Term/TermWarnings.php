@@ -11,6 +11,9 @@ use Gorvan\Core\Reading\Message;
 /** What a plan has to say of itself, with numbers (engine 9). */
 final class TermWarnings
 {
+    /** Under this it is said that a class shows less than was forecast. */
+    private const LOW_TRUST = 0.9;
+
     /**
      * @param  array<int, MeetingPlan>  $planned
      * @return list<Message>
@@ -27,6 +30,10 @@ final class TermWarnings
         $showing = $outset->course->showing;
         if ($showing !== null && $forecast->showing !== null && ! $forecast->showing->holds()) {
             $warnings[] = Message::of('plan.showing_fails', on: $showing->on, mean: (int) round(100 * $forecast->showing->mean), title: $form->at($forecast->showing->leastAt)->title, least: (int) round(100 * $forecast->showing->least));
+        }
+        $trust = $outset->students === [] ? 1.0 : array_sum(array_map(static fn (ExpectedStudent $one): float => $one->trust, $outset->students)) / count($outset->students);
+        if ($trust < self::LOW_TRUST) {
+            $warnings[] = Message::of('plan.trust', percent: (int) round(100 * $trust));
         }
         if ($forecast->low !== []) {
             $warnings[] = Message::of('plan.low', count: count($forecast->low), positions: $forecast->low);

@@ -27,6 +27,9 @@ final class SimulatedClass
 
     public readonly int $count;
 
+    /** How many memories were updated, for who wants to know what a plan costs. */
+    public int $updates = 0;
+
     /** @var non-empty-list<ExpectedStudent> whom each memory belongs to */
     private array $students;
 
@@ -105,6 +108,7 @@ final class SimulatedClass
             if ($state === null) {
                 $this->states[$position][$at] = $this->model->first($evidence);
             } elseif ($this->lasts[$position][$at] < $day) {
+                $this->updates += isset($known[$at]) ? 0 : 1;
                 $this->states[$position][$at] = $known[$at] ?? $this->model->later($state, $day - $this->lasts[$position][$at], $evidence, $this->students[$at]->trust);
             } else {
                 continue;
@@ -163,6 +167,7 @@ final class SimulatedClass
             $byStudent[$student->id] = ($byStudent[$student->id] ?? 0.0) + $one - $none;
         }
         $this->practised[$position] = $after;
+        $this->updates += count($after) * ($other === null ? 1 : 2);
 
         return new EntryGain($this->allCome > 0.0 ? $sum / $this->allCome : 0.0, $with / $this->count, $without / $this->count, $byStudent);
     }

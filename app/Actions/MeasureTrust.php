@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\CurrentSchool;
+use App\Models\Entry;
+use App\Models\Group;
+use App\Models\Student;
+use App\Record\FactSource;
+use Gorvan\Core\Reading\Day;
+use Gorvan\Core\Standing\Calibration;
+use Gorvan\Core\Term\ExpectedStudent;
+
+/** Keeps, for each student of a group, how far forecasts of them can be trusted by what their marks have shown. */
+final class MeasureTrust
+{
+    public function __construct(private readonly CurrentSchool $school, private readonly FactSource $facts)
+    {
+    }
+
+    public function __invoke(Group $group): void
+    {
+        $students = array_values($group->students()->pluck('students.id')->all());
+        $facts = $students === [] ? [] : $this->facts->of($students, null, Day::number($this->school->today()));
+        $sided = array_fill_keys(Entry::where('sided', true)->pluck('id')->all(), true);
+        foreach ($facts as $student => $own) {
+            $tests = Calibration::of($own, static fn (string $key): bool => isset($sided[$key]));
+            Student::whereKey($student)->update(['trust' => $tests->tests === 0 ? null : ExpectedStudent::trustBy($tests->observed, $tests->predicted)]);
+        }
+    }
+}

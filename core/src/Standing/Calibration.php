@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Standing;
+
+use Gorvan\Core\Form\Side;
+use Gorvan\Core\Memory\Evidence;
+use Gorvan\Core\Memory\MemoryModel;
+use Gorvan\Core\Record\DecidingFacts;
+use Gorvan\Core\Record\Fact;
+use Gorvan\Core\Record\FactKind;
+use Gorvan\Core\Record\Support;
+
+/**
+ * What one student's marks say of the forecasts (engine 19): every mark of an entry that had a state is a test of the recall
+ * predicted for that day: observed 1 for Alone or better, a half for Cued, 0 for Following. The marks of one tap, one level at
+ * one instant, are one test: the mean of their predictions.
+ */
+final readonly class Calibration
+{
+    private function __construct(public int $tests, public float $observed, public float $predicted)
+    {
+    }
+
+    /**
+     * @param  list<Fact>  $facts  of one student, that stand, in any order
+     * @param  callable(string): bool  $hasSides  by the subject's key
+     */
+    public static function of(array $facts, callable $hasSides, MemoryModel $model = new MemoryModel): self
+    {
+        $bySubject = [];
+        foreach ($facts as $fact) {
+            if ($fact->subject !== null && $fact->subject->kind->isRemembered()) {
+                $bySubject[$fact->subject->key()][] = $fact;
+            }
+        }
+        $taps = [];
+        foreach ($bySubject as $key => $own) {
+            foreach ($hasSides((string) $key) && DecidingFacts::nameASide($own) ? [Side::Left, Side::Right] : [null] as $side) {
+                $of = array_values(array_filter($own, static fn (Fact $fact): bool => $side === null || $fact->side === null || $fact->side === $side));
+                foreach (self::tests(DecidingFacts::of($of), $model) as [$fact, $predicted]) {
+                    $taps[$fact->at->format('U.u').' '.($fact->level->value ?? '')][] = [self::observed($fact), $predicted];
+                }
+            }
+        }
+        $observed = $predicted = 0.0;
+        foreach ($taps as $tap) {
+            $observed += $tap[0][0];
+            $predicted += array_sum(array_column($tap, 1)) / count($tap);
+        }
+
+        return new self(count($taps), $observed, $predicted);
+    }
+
+    /**
+     * @param  array<int, Fact>  $days  the deciding fact of each day, in order
+     * @return list<array{Fact, float}> marks, each with the recall that was predicted
+     */
+    private static function tests(array $days, MemoryModel $model): array
+    {
+        $tests = [];
+        $state = $last = null;
+        foreach ($days as $day => $fact) {
+            $evidence = Evidence::of($fact);
+            if ($evidence === null) {
+                continue;
+            }
+            if ($state !== null && $last !== null && $fact->kind === FactKind::Mark) {
+                $tests[] = [$fact, $model->recall($day - $last, $state->stability)];
+            }
+            $state = $state === null || $last === null ? $model->first($evidence) : $model->later($state, $day - $last, $evidence);
+            $last = $day;
+        }
+
+        return $tests;
+    }
+
+    private static function observed(Fact $fact): float
+    {
+        return match ($fact->level) {
+            Support::Following => 0.0,
+            Support::Cued => 0.5,
+            default => 1.0,
+        };
+    }
+}

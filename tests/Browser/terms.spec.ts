@@ -1,0 +1,164 @@
+import { expect } from '@playwright/test';
+import { Actions, open, test } from './teacher';
+
+test.describe.configure({ mode: 'serial' });
+
+const inDays = (days: number): string => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
+
+test('a term is laid, changed by hand, compared, asked why, solved for, subscribed to and printed', async ({ page, baseURL }) => {
+  const group = `Harbour ${String(Date.now() % 100000)}`;
+  await open(page);
+  await page.getByRole('link', { name: 'Groups' }).click();
+  await page
+    .getByRole('link', { name: 'Make a group' })
+    .or(page.getByRole('button', { name: 'Make a group' }))
+    .first()
+    .click();
+  const making = page.getByRole('dialog');
+  await making.getByLabel('Name of the group').fill(group);
+  await making.getByLabel('Form').selectOption({ label: 'Marsh Lantern, long form 74' });
+  await making.getByRole('button', { name: 'Make the group' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: group })).toBeVisible();
+
+  // The demo form over a twelve-week term with two closures and a showing, in at most eight actions.
+  const laying = new Actions();
+  await laying.do(page.getByRole('link', { name: 'Lay a term' }).first().click());
+  const weekday = await page.evaluate(() =>
+    new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'Europe/London' }).format(new Date()),
+  );
+  await laying.do(page.getByLabel('Weekday').selectOption(weekday));
+  const dates = page.getByRole('button', { pressed: false }).filter({ hasText: weekday });
+  await expect(dates).toHaveCount(12);
+  await laying.do(dates.nth(3).click());
+  await laying.do(dates.nth(6).click());
+  await laying.do(page.getByLabel('Showing on').fill(inDays(70)));
+  await laying.do(page.getByLabel('up to').selectOption({ index: 7 }));
+  await expect(page.getByText('10 meetings')).toBeVisible();
+  await laying.do(page.getByRole('button', { name: 'Lay the term' }).click());
+  await expect(page.getByRole('heading', { name: 'The weave' })).toBeVisible();
+  expect(laying.count).toBeLessThanOrEqual(8);
+  await expect(page.getByText(/The showing on .* (holds|does not hold)/).first()).toBeVisible();
+
+  // A second course.
+  await page.getByRole('button', { name: 'Add a course' }).click();
+  await page.getByRole('dialog').getByLabel('Form').selectOption({ label: 'Nine Lamps, short qigong' });
+  await page.getByRole('dialog').getByRole('button', { name: 'Add a course' }).click();
+  await expect(page.getByRole('radio', { name: /Nine Lamps/ })).toBeVisible();
+
+  // A lesson is carried to the next evening, by keyboard; what moves is said, and taken over.
+  const lesson = page.locator('[data-lesson="2"]').first();
+  await lesson.focus();
+  await page.keyboard.press('Space');
+  await page.waitForTimeout(100); // the sensor listens from the next frame on
+  await page.keyboard.press('ArrowDown');
+  await page.waitForTimeout(100);
+  await page.keyboard.press('Space');
+  const bar = page.getByRole('region', { name: 'A change that is not made yet' });
+  await expect(bar.getByText(/lesson 2 moves from/)).toBeVisible();
+  await expect(page.locator('[data-stroke="ghost"]').first()).toBeAttached();
+  await bar.getByRole('button', { name: 'Take it over' }).dblclick();
+  await expect(page.getByText('The term is changed, and planned again around it.').first()).toBeVisible();
+  await expect(bar).toHaveCount(0);
+
+  // And with the mouse: a lesson dropped on another evening.
+  const block = page.locator('[data-lesson="4"]').first();
+  await block.scrollIntoViewIfNeeded();
+  const from = await block.boundingBox();
+  if (!from) throw new Error('The weave is not drawn.');
+  await page.mouse.move(from.x + 3, from.y + from.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 3, from.y + 20, { steps: 4 });
+  await page.mouse.move(from.x + 3, from.y + from.height / 2 + 30, { steps: 6 });
+  await page.mouse.up();
+  await expect(bar.getByText(/lesson 4/).first()).toBeVisible();
+  await bar.getByRole('button', { name: 'Drop it' }).click();
+
+  // An evening moves two days on; what is on another day already is refused with the nearest day.
+  await page.getByText('As a table').click();
+  const change = page.getByRole('button', { name: /^Change / });
+  await change.nth(5).click();
+  const dialog = page.getByRole('dialog');
+  const day = await dialog.getByLabel('To', { exact: true }).inputValue();
+  const later = new Date(Date.parse(`${day}T12:00:00Z`) + 2 * 86_400_000).toISOString().slice(0, 10);
+  await dialog.getByLabel('To', { exact: true }).fill(later);
+  await dialog.getByLabel('Reason').fill('the hall is taken');
+  await dialog.getByRole('button', { name: 'See what it moves' }).first().click();
+  await expect(bar.getByText(/The meeting of .* moves to /)).toBeVisible();
+  await bar.getByRole('button', { name: 'Take it over' }).click();
+  await expect(bar).toHaveCount(0);
+
+  // A meeting is cancelled, and what moved is read in words; later too.
+  await change.nth(2).click();
+  await dialog.getByLabel('Reason').fill('snow');
+  await dialog.getByRole('button', { name: 'Cancel this evening' }).click();
+  await expect(bar.getByText(/does not take place: snow\./)).toBeVisible();
+  await bar.getByRole('button', { name: 'Take it over' }).click();
+  await expect(bar).toHaveCount(0);
+  await page.getByText('What was changed').click();
+  await expect(page.getByText('The term was changed by hand.').first()).toBeVisible();
+  await expect(
+    page
+      .getByRole('list')
+      .getByText(/does not take place: snow\./)
+      .first(),
+  ).toBeVisible();
+
+  // Why: of the end, by keyboard.
+  await page.getByRole('button', { name: 'Why: The end of the plan' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/Expected movements are the sum/)).toBeVisible();
+  await page.keyboard.press('Escape');
+
+  // How far by the showing: worked out in the background, and there.
+  await page.getByRole('button', { name: 'How far by the showing?' }).click();
+  await expect(page.getByText(/^(Up to .* the passage holds\.|Not even the first movement holds by then\.)$/)).toBeVisible();
+
+  // The three approaches side by side; leaving the page loses nothing.
+  await page.getByRole('link', { name: 'Compare plans' }).click();
+  await page.getByRole('button', { name: 'Work them out' }).click();
+  await expect(page.getByRole('region', { name: /^Plan \d$/ })).toHaveCount(3);
+  await page.reload();
+  await expect(page.getByRole('region', { name: /^Plan \d$/ })).toHaveCount(3);
+  await expect(page.getByRole('region', { name: 'Plan 2' })).toContainText('Expected movements');
+  await page.getByRole('link', { name: 'The term' }).click();
+
+  // The feed: its address is read without signing in, and the cancelled evening is cancelled there.
+  await page.getByRole('link', { name: 'People', exact: true }).click();
+  await page.getByRole('button', { name: 'Make a private address' }).click();
+  const address = (await page.locator('code').textContent()) ?? '';
+  const feed = await (await fetch(new URL(new URL(address).pathname, baseURL))).text();
+  expect(feed).toContain('BEGIN:VCALENDAR');
+  expect(feed).toContain('STATUS:CANCELLED');
+  await page.getByRole('button', { name: 'Revoke the address' }).click();
+  await expect(page.getByText('The address no longer works.').first()).toBeVisible();
+  expect((await fetch(new URL(new URL(address).pathname, baseURL))).status).toBe(404);
+
+  // Tonight's sheet is one page of paper.
+  await page.getByRole('link', { name: 'Term', exact: true }).click();
+  await page.getByRole('navigation', { name: 'The term’s meetings' }).getByRole('link').first().click();
+  await page.getByRole('link', { name: 'Tonight’s sheet' }).click();
+  await expect(page.getByRole('heading', { name: 'Warm-up' })).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('navigation', { name: 'Places' })).toBeHidden();
+  const pdf = await page.pdf({ format: 'A4' });
+  expect((pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g) ?? []).length).toBe(1);
+  await page.emulateMedia({ media: 'screen' });
+});
+
+test('a page of a term on a phone has nothing off the screen, and a change is made there', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto('/groups');
+  await page.getByRole('link', { name: /Evening long form/ }).click();
+  await page.getByRole('link', { name: 'Term', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'The weave' })).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  await page.getByText('As a table').click();
+  await page
+    .getByRole('button', { name: /^Change / })
+    .last()
+    .click();
+  await page.getByRole('dialog').getByLabel('Nothing new on this evening').click();
+  const bar = page.getByRole('region', { name: 'A change that is not made yet' });
+  await expect(bar.getByRole('button', { name: 'Take it over' })).toBeVisible();
+  await bar.getByRole('button', { name: 'Drop it' }).click();
+});
