@@ -16,7 +16,7 @@ test('a term is laid, changed by hand, compared, asked why, solved for, subscrib
     .click();
   const making = page.getByRole('dialog');
   await making.getByLabel('Name of the group').fill(group);
-  await making.getByLabel('Form').selectOption({ label: 'Marsh Lantern, long form 74' });
+  await making.getByLabel('Form').selectOption({ label: 'Marsh Lantern, long form' });
   await making.getByRole('button', { name: 'Make the group' }).click();
   await expect(page.getByRole('heading', { level: 1, name: group })).toBeVisible();
 
@@ -78,8 +78,8 @@ test('a term is laid, changed by hand, compared, asked why, solved for, subscrib
   const change = page.getByRole('button', { name: /^Change / });
   await change.nth(5).click();
   const dialog = page.getByRole('dialog');
-  const day = await dialog.getByLabel('To', { exact: true }).inputValue();
-  const later = new Date(Date.parse(`${day}T12:00:00Z`) + 2 * 86_400_000).toISOString().slice(0, 10);
+  const day = await dialog.getByLabel('To', { exact: true }).inputValue(); // as the school writes it
+  const later = new Date(Date.parse(`${day} 12:00 UTC`) + 2 * 86_400_000).toISOString().slice(0, 10);
   await dialog.getByLabel('To', { exact: true }).fill(later);
   await dialog.getByLabel('Reason').fill('the hall is taken');
   await dialog.getByRole('button', { name: 'See what it moves' }).first().click();

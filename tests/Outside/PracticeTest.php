@@ -11,13 +11,25 @@ use Gorvan\Core\Form\Audit\BreathRule;
 use Gorvan\Core\Form\Audit\FormAudit;
 use Gorvan\Core\Form\Audit\SidesRule;
 use Gorvan\Core\Form\Audit\WeightRule;
+use Gorvan\Core\Form\Entry;
+use Gorvan\Core\Form\EntryKind;
 use Gorvan\Core\Form\File\PlainListReader;
+use Gorvan\Core\Form\Form;
+use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Form\Side;
 use Gorvan\Core\Form\Time\RunTime;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Lesson\RestModel;
+use Gorvan\Core\Reading\Day;
+use Gorvan\Core\Term\Approach;
 use Gorvan\Core\Term\Box;
+use Gorvan\Core\Term\Course;
+use Gorvan\Core\Term\CourseOutset;
 use Gorvan\Core\Term\MeetingBoxes;
+use Gorvan\Core\Term\TermMeeting;
+use Gorvan\Core\Term\TermPlan;
+use Gorvan\Core\Term\TermPlanner;
+use Gorvan\Core\Term\TermRequest;
 use Gorvan\Core\Tests\Sample;
 
 test('7 x 7 heel drops are 49 (common practice)', function () {
@@ -106,3 +118,40 @@ test('the counts of the starters are those the sets are known by (common knowled
     ['combined-42', 42, ['Commencing', 'Cloud hands', 'Closing']],
     ['simplified-24', 24, ['Commencing', 'Cloud hands', 'Closing']],
 ]);
+
+test('a review goes through a passage three times at least: watch, together, alone (common practice)', function () {
+    $plan = practicePlan(40, 75, 60);
+    foreach ($plan->meetings as $meeting) {
+        foreach ($meeting->courses[0]->review as $review) {
+            expect($review->passes)->toBeGreaterThanOrEqual(3);
+        }
+    }
+});
+
+test('of a class 62 % go to what is old and what is new (common practice)', function () {
+    foreach ([45, 60, 75, 90] as $minutes) {
+        expect(MeetingBoxes::middleOf($minutes) / $minutes)->toEqualWithDelta(0.62, 0.5 / $minutes + 1e-9);
+    }
+});
+
+test('a long form goes on by about one lesson a week, and after two weeks without class the first evening brings nothing new (common practice)', function () {
+    $plan = practicePlan(30, 60, 108, 16);
+    $lessons = array_map(fn ($meeting) => count($meeting->courses[0]->given() === [] ? [] : $meeting->courses[0]->lessons()), $plan->meetings);
+    expect(max($lessons))->toBeLessThanOrEqual(2)->and(array_sum($lessons) / count($lessons))->toBeGreaterThan(0.5)->toBeLessThanOrEqual(1.0)
+        ->and($lessons[16])->toBe(0)->and($plan->meetings[16]->courses[0]->why?->code)->toBe('plan.why.break');
+});
+
+/** A weekly class of a form, with a break of three weeks before one of its meetings. */
+function practicePlan(int $meetings, int $minutes, int $entries, ?int $break = null): TermPlan
+{
+    $form = new Form('T', array_map(fn (int $at) => new Entry("e$at", EntryKind::Movement, "E$at"), range(1, $entries)));
+    $course = new Course('c', $form, new Passage(1, $entries), Approach::PieceByPiece);
+    $day = Day::number('2026-01-06');
+    $dates = [];
+    for ($at = 0; $at < $meetings; $at++) {
+        $day += $at === 0 ? 0 : ($at === $break ? 21 : 7);
+        $dates[] = new TermMeeting(Day::text($day), $minutes);
+    }
+
+    return (new TermPlanner)->plan(new TermRequest('practice', $dates, [new CourseOutset($course, $course->cut(new LessonCutter, [$minutes], []), [], [])]));
+}

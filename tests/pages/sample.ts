@@ -238,7 +238,7 @@ export function page(change: Partial<MeetingPage> = {}): MeetingPage {
     season: meetings,
     closures,
     logId: null,
-    courses: [{ courseId: 'course', formId: 'form', title: 'Tide stair' }],
+    courses: [{ courseId: 'course', formId: 'form', title: 'Tide stair', minutesPerLoad: 8 }],
     awayLast: [],
     newcomers: [],
     room: null,

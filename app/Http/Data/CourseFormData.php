@@ -17,6 +17,8 @@ final readonly class CourseFormData
         public string $formId,
         #[OA\Property]
         public string $title,
+        #[OA\Property]
+        public float $minutesPerLoad,
     ) {
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
+use Gorvan\Core\Care\Adaptation;
+use Gorvan\Core\Care\Caution;
 use Gorvan\Core\Cue\CueCard;
 use Gorvan\Core\Reading\Message;
 use OpenApi\Attributes as OA;
@@ -51,6 +53,8 @@ final readonly class CueCardData
         public array $checks,
         #[OA\Property(type: 'array', items: new OA\Items(ref: MessageData::class))]
         public array $cautions,
+        #[OA\Property]
+        public bool $needsSupport,
     ) {
     }
 
@@ -74,6 +78,7 @@ final readonly class CueCardData
             $card->travel,
             $card->checks,
             $card->cautions,
+            array_filter($entry->cautions, static fn (Caution $one): bool => $one->do === Adaptation::Support || $one->do === Adaptation::Seated) !== [],
         );
     }
 }

@@ -6,18 +6,20 @@ interface Props {
   /** What is explained, for whoever does not see what the button stands beside. */
   about: string;
   children: ReactNode;
+  /** What the button shows, where that is not the question itself. */
+  label?: string;
 }
 
 /** The numbers behind a choice: reached by touch and by keyboard, and read out where a screen reader reads. */
-export function Why({ about, children }: Props) {
+export function Why({ about, children, label }: Props) {
   const { t } = useTranslation();
   return (
     <Popover.Root>
       <Popover.Trigger
-        className="no-print -my-2 inline-flex min-h-11 items-center px-1 text-sm text-pine underline underline-offset-4"
+        className={`-my-2 inline-flex min-h-11 items-center px-1 underline-offset-4 ${label === undefined ? 'no-print text-sm text-pine underline' : 'underline decoration-line decoration-dotted'}`}
         aria-label={t('app.whyAbout', { about })}
       >
-        {t('app.why')}
+        {label ?? t('app.why')}
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content

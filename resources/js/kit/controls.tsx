@@ -20,7 +20,8 @@ export function ButtonLink({ look = 'plain', className = '', ...rest }: Componen
   return <Link className={`${looks[look]} no-underline ${className}`} {...rest} />;
 }
 
-const field = 'min-h-11 w-full rounded border border-line bg-sheet px-3 py-2 text-ink aria-[invalid=true]:border-persimmon';
+export const field =
+  'min-h-11 w-full rounded border border-line bg-sheet px-3 py-2 text-ink aria-[invalid=true]:border-persimmon';
 
 /** What every control tells assistive technology about its label, its hint and its error. */
 interface Shared {
@@ -29,13 +30,13 @@ interface Shared {
   'aria-invalid': boolean;
 }
 
-interface FieldProps {
+export interface FieldProps {
   label: string;
   hint?: string | undefined;
   error?: string | undefined;
 }
 
-function Labelled({ label, hint, error, children }: FieldProps & { children: (shared: Shared) => ReactNode }) {
+export function Labelled({ label, hint, error, children }: FieldProps & { children: (shared: Shared) => ReactNode }) {
   const id = useId();
   return (
     <div className="flex flex-col gap-1">

@@ -1,11 +1,15 @@
 /** A day `YYYY-MM-DD` as the school writes it; the day itself has no time zone. */
-export function day(on: string, style: 'long' | 'short' | 'weekday' = 'short'): string {
+export function day(on: string, style: 'long' | 'short' | 'weekday' | 'numbered' | 'month' = 'short'): string {
   const options: Intl.DateTimeFormatOptions =
     style === 'long'
       ? { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' }
       : style === 'weekday'
         ? { weekday: 'short', day: 'numeric', month: 'short' }
-        : { day: 'numeric', month: 'short' };
+        : style === 'numbered'
+          ? { day: 'numeric', month: 'short', year: 'numeric' }
+          : style === 'month'
+            ? { month: 'long', year: 'numeric' }
+            : { day: 'numeric', month: 'short' };
   return new Intl.DateTimeFormat('en-GB', { ...options, timeZone: 'UTC' }).format(new Date(`${on}T12:00:00Z`));
 }
 

@@ -29,10 +29,15 @@ interface Props {
   /** The forms of all its courses, where there is more than one. */
   forms?: Record<string, Form>;
   isLarge?: boolean;
+  /** Minutes a unit of load takes, by course. */
+  rates?: Record<string, number>;
 }
 
+/** What the boxes around the middle take of a meeting, in hundredths. */
+const SHARES = { settle: 4, warm_up: 18, focus: 10, close: 6 };
+
 /** Tonight's boxes, each with the minute it starts and what is done in it. */
-export function PlanList({ meeting, form, forms = {}, isLarge = false }: Props) {
+export function PlanList({ meeting, form, forms = {}, isLarge = false, rates = {} }: Props) {
   const { t } = useTranslation();
   const courses = meeting.courses.length > 1 ? meeting.courses.filter((one) => forms[one.courseId] !== undefined) : [];
   const parts =
@@ -49,6 +54,30 @@ export function PlanList({ meeting, form, forms = {}, isLarge = false }: Props) 
           {draw(partOf(meeting, one.course), one.form)}
         </div>
       ));
+  const reasons = (box: BoxName): string[] => {
+    const fixed = (meeting.pins.boxes as Record<string, number> | undefined)?.[box];
+    if (fixed !== undefined) return [t('plan.whyFixed', { count: fixed })];
+    if (box in SHARES) return [t('plan.whyShare', { percent: SHARES[box as keyof typeof SHARES], minutes: meeting.minutes })];
+    if (box === 'review') return [t('plan.whyReviewBox')];
+    if (box === 'run_through') return [t('plan.whyRunBox')];
+    const lessons = parts.flatMap((one) =>
+      partOf(meeting, one.course).lessons.flatMap((lesson) => {
+        const load = one.form.lessons.find((other) => other.number === lesson.number)?.load;
+        const rate = rates[one.course];
+        return load === undefined || rate === undefined || lesson.kind === 'join'
+          ? []
+          : [
+              t('plan.whyNewBox', {
+                number: lesson.number ?? 0,
+                load: number(load, 2),
+                rate: number(rate, 0),
+                minutes: Math.ceil(load * rate - 1e-9),
+              }),
+            ];
+      }),
+    );
+    return lessons.length === 0 ? [t('plan.whyNewNone')] : lessons;
+  };
   const content: Record<BoxName, () => React.ReactNode> = {
     settle: () => <p className="text-soft">{t('plan.settle')}</p>,
     warm_up: () => <p className="text-soft">{t('plan.warm')}</p>,
@@ -76,7 +105,14 @@ export function PlanList({ meeting, form, forms = {}, isLarge = false }: Props) 
               {content[box.name]()}
             </div>
             <span className="col-start-3 row-start-1 text-right font-medium sm:col-start-4">
-              {t('plan.minutes', { count: box.minutes })}
+              <Why
+                about={t('plan.whyMinutes', { box: t(`boxes.${box.name}`) })}
+                label={t('plan.minutes', { count: box.minutes })}
+              >
+                {reasons(box.name).map((reason) => (
+                  <p key={reason}>{reason}</p>
+                ))}
+              </Why>
             </span>
           </li>
         ))}
@@ -92,22 +128,26 @@ export function PlanList({ meeting, form, forms = {}, isLarge = false }: Props) 
 function NewPart({ part, form }: { part: Part; form: Form }) {
   const { t } = useTranslation();
   const words = usePassageWords(form);
+  const why = part.why ? (
+    <Why about={t('plan.whyNew')}>
+      <p>{sentence(part.why)}</p>
+    </Why>
+  ) : null;
   return (
     <>
-      {part.lessons.length === 0 ? <p className="text-soft">{t('plan.nothingNew')}</p> : null}
-      {part.lessons.map((lesson) => (
+      {part.lessons.length === 0 ? (
+        <p className="text-soft">
+          {t('plan.nothingNew')} {why}
+        </p>
+      ) : null}
+      {part.lessons.map((lesson, at) => (
         <p key={`${lesson.kind}${String(lesson.from)}`}>
           {lesson.kind === 'join' ? `${t('plan.join')} ` : lesson.kind === 'detail' ? `${t('plan.detail')} ` : null}
-          <strong>{words.numbers(lesson)}</strong> {words.titles(lesson)}
+          <strong>{words.numbers(lesson)}</strong> {words.titles(lesson)} {at === 0 ? why : null}
         </p>
       ))}
       {part.recap ? (
         <p className="text-soft">{t('plan.recap', { passage: `${words.numbers(part.recap)} ${words.titles(part.recap)}` })}</p>
-      ) : null}
-      {part.why ? (
-        <Why about={t('plan.whyNew')}>
-          <p>{sentence(part.why)}</p>
-        </Why>
       ) : null}
     </>
   );

@@ -7,7 +7,7 @@ import { Button, ButtonLink } from '../../kit/controls';
 import { clock, day } from '../../kit/format';
 import { Asked, Page } from '../../kit/page';
 import { sentence } from '../../messages/say';
-import { formsBy } from './formsBy';
+import { formsBy, ratesOf } from './formsBy';
 import { PlanList } from './PlanList';
 
 /** Tonight on one page: to the minute, with cues and cautions of what is new, who was away and who is new. */
@@ -63,7 +63,7 @@ function Sheet({ page, forms }: { page: MeetingPage; forms: Form[] }) {
             <strong>{t('meeting.newcomers')}</strong> {page.newcomers.join(', ')}
           </p>
         ) : null}
-        <PlanList meeting={meeting} forms={formsBy(page, forms)} form={forms[0] as Form} />
+        <PlanList meeting={meeting} forms={formsBy(page, forms)} rates={ratesOf(page)} form={forms[0] as Form} />
         {page.courses.map((course, at) => (
           <Cues key={course.courseId} page={page} course={course.courseId} form={forms[at] as Form} />
         ))}
@@ -89,6 +89,7 @@ function Cues({ page, course, form }: { page: MeetingPage; course: string; form:
   return (
     <section aria-label={t('meeting.cues', { form: form.title })}>
       <h2 className="mt-4 mb-1 text-xl">{t('meeting.cues', { form: form.title })}</h2>
+      {told.some((card) => card.needsSupport) ? <p className="font-medium">{t('meeting.ready')}</p> : null}
       <ul className="m-0 list-none p-0">
         {told.map((card: CueCard) => (
           <li key={card.position} className="border-b border-line py-1">

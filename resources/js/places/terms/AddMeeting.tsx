@@ -1,9 +1,10 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { useForm } from 'react-hook-form';
+import { Controller, useForm } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { z } from '../../kit/schema';
 import type { Term } from '../../api/client';
 import { Button, TextField } from '../../kit/controls';
+import { DateField, TimeField } from '../../kit/DateField';
 import { clock } from '../../kit/format';
 import type { TermChange } from './useProposal';
 
@@ -22,7 +23,7 @@ const meeting = z.object({
 export function AddMeeting({ term, onPropose }: { term: Term; onPropose: (changes: TermChange[]) => void }) {
   const { t } = useTranslation();
   const like = term.meetings.find((one) => one.isOpen) ?? term.meetings[0];
-  const { register, handleSubmit, formState } = useForm({
+  const { register, handleSubmit, formState, control } = useForm({
     defaultValues: {
       on: like?.on ?? term.term.startsOn,
       at: like ? clock(like.startsAt) : '19:00',
@@ -42,15 +43,27 @@ export function AddMeeting({ term, onPropose }: { term: Term; onPropose: (change
         })(event);
       }}
     >
-      <TextField
-        label={t('terms.moveTo')}
-        type="date"
-        min={term.term.startsOn}
-        max={term.term.endsOn}
-        error={formState.errors.on?.message}
-        {...register('on')}
+      <Controller
+        control={control}
+        name="on"
+        render={({ field: own }) => (
+          <DateField
+            label={t('terms.moveTo')}
+            min={term.term.startsOn}
+            max={term.term.endsOn}
+            value={own.value}
+            onValue={own.onChange}
+            error={formState.errors.on?.message}
+          />
+        )}
       />
-      <TextField label={t('terms.moveAt')} type="time" error={formState.errors.at?.message} {...register('at')} />
+      <Controller
+        control={control}
+        name="at"
+        render={({ field: own }) => (
+          <TimeField label={t('terms.moveAt')} value={own.value} onValue={own.onChange} error={formState.errors.at?.message} />
+        )}
+      />
       <TextField label={t('terms.length')} type="number" error={formState.errors.minutes?.message} {...register('minutes')} />
       <TextField label={t('terms.room')} placeholder={t('terms.roomUsual')} {...register('room')} />
       <TextField label={t('terms.reason')} {...register('reason')} />
@@ -67,7 +80,7 @@ const days = z.object({ from: z.iso.date(), to: z.iso.date(), reason: z.string()
 export function CloseDays({ term, onPropose }: { term: Term; onPropose: (changes: TermChange[]) => void }) {
   const { t } = useTranslation();
   const first = term.meetings.find((one) => one.isOpen)?.on ?? term.term.startsOn;
-  const { register, handleSubmit, formState } = useForm({
+  const { register, handleSubmit, formState, control } = useForm({
     defaultValues: { from: first, to: first, reason: '' },
     resolver: zodResolver(days),
   });
@@ -81,8 +94,25 @@ export function CloseDays({ term, onPropose }: { term: Term; onPropose: (changes
         })(event);
       }}
     >
-      <TextField label={t('terms.closureFrom')} type="date" error={formState.errors.from?.message} {...register('from')} />
-      <TextField label={t('terms.closureTo')} type="date" error={formState.errors.to?.message} {...register('to')} />
+      <Controller
+        control={control}
+        name="from"
+        render={({ field: own }) => (
+          <DateField
+            label={t('terms.closureFrom')}
+            value={own.value}
+            onValue={own.onChange}
+            error={formState.errors.from?.message}
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name="to"
+        render={({ field: own }) => (
+          <DateField label={t('terms.closureTo')} value={own.value} onValue={own.onChange} error={formState.errors.to?.message} />
+        )}
+      />
       <TextField label={t('terms.reason')} {...register('reason')} />
       <Button type="submit" look="primary" className="self-end">
         {t('terms.closeGo')}

@@ -1,9 +1,10 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { useForm } from 'react-hook-form';
+import { Controller, useForm } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { z } from '../../kit/schema';
 import type { Course, Meeting, Term } from '../../api/client';
 import { Button, ButtonLink, Choice, TextField, Tick } from '../../kit/controls';
+import { DateField, TimeField } from '../../kit/DateField';
 import { entryName } from '../../kit/entryName';
 import { clock } from '../../kit/format';
 import { partOf } from '../../pictures/coursePart';
@@ -65,7 +66,7 @@ export function ChangeMeeting({ term, meeting, course, onPropose }: Props) {
           >
             {t('terms.nothingNew')}
           </Tick>
-          {meeting.kind === 'reserve' || meeting.pins.spends_reserve === true ? (
+          {part.why?.code === 'plan.why.reserve' || meeting.pins.spends_reserve === true ? (
             <Tick
               checked={meeting.pins.spends_reserve === true}
               onTick={(is) => {
@@ -179,7 +180,7 @@ function When({ meeting, onPropose }: { meeting: Meeting; onPropose: (changes: T
     focus: (meeting.pins.focus as string | undefined) ?? '',
     reason: meeting.reason ?? '',
   };
-  const { register, handleSubmit, formState, getValues } = useForm({ defaultValues: is, resolver: zodResolver(when) });
+  const { register, handleSubmit, formState, getValues, control } = useForm({ defaultValues: is, resolver: zodResolver(when) });
   const wrong = (field: keyof typeof is) => formState.errors[field]?.message;
   return (
     <form
@@ -199,8 +200,20 @@ function When({ meeting, onPropose }: { meeting: Meeting; onPropose: (changes: T
         })(event);
       }}
     >
-      <TextField label={t('terms.moveTo')} type="date" error={wrong('to')} {...register('to')} />
-      <TextField label={t('terms.moveAt')} type="time" error={wrong('at')} {...register('at')} />
+      <Controller
+        control={control}
+        name="to"
+        render={({ field: own }) => (
+          <DateField label={t('terms.moveTo')} value={own.value} onValue={own.onChange} error={wrong('to')} />
+        )}
+      />
+      <Controller
+        control={control}
+        name="at"
+        render={({ field: own }) => (
+          <TimeField label={t('terms.moveAt')} value={own.value} onValue={own.onChange} error={wrong('at')} />
+        )}
+      />
       <TextField label={t('terms.length')} type="number" error={wrong('minutes')} {...register('minutes')} />
       <TextField label={t('terms.room')} placeholder={t('terms.roomUsual')} {...register('room')} />
       <TextField label={t('terms.focusWords')} {...register('focus')} />

@@ -8,6 +8,7 @@ import { Button, ButtonLink, Choice, TextField } from '../../kit/controls';
 import { entryName } from '../../kit/entryName';
 import { number } from '../../kit/format';
 import { Asked, Page } from '../../kit/page';
+import { Segmented } from '../../kit/Segmented';
 import { useTell } from '../../kit/toasts';
 import { useOnce } from '../../kit/useOnce';
 import { Weave } from '../../pictures/Weave';
@@ -60,7 +61,8 @@ function Comparing({ term }: { term: Term }) {
   const { t } = useTranslation();
   const tell = useTell();
   const navigate = useNavigate();
-  const course = term.courses[0] as Course;
+  const [chosen, setCourse] = useState(term.courses[0]?.id ?? '');
+  const course = term.courses.find((one) => one.id === chosen) ?? (term.courses[0] as Course);
   const [variants, setVariants] = useState<Variant[]>(
     APPROACHES.map((approach) => ({ approach, minutes: '0', extra: '0', to: '' })),
   );
@@ -114,6 +116,16 @@ function Comparing({ term }: { term: Term }) {
       kicker={`${term.term.groupName} · ${course.form.title}`}
       actions={<ButtonLink to={`/terms/${term.term.id}`}>{t('groups.openTerm')}</ButtonLink>}
     >
+      {term.courses.length > 1 ? (
+        <p className="mb-3">
+          <Segmented
+            label={t('terms.courses')}
+            value={course.id}
+            onValue={setCourse}
+            of={term.courses.map((one) => ({ value: one.id, text: one.form.title }))}
+          />
+        </p>
+      ) : null}
       <form
         className="flex flex-col gap-3"
         onSubmit={(event: FormEvent) => {

@@ -4,6 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { api, ask, type Course, type Term } from '../../api/client';
 import { formQuery, formsQuery, readAgain } from '../../api/queries';
 import { Button, Choice, RefusalLine, TextField } from '../../kit/controls';
+import { DateField } from '../../kit/DateField';
 import { entryName } from '../../kit/entryName';
 import { useTell } from '../../kit/toasts';
 import { useOnce } from '../../kit/useOnce';
@@ -105,16 +106,7 @@ export function CoursePanel({ term, course, onDone }: { term: Term; course: Cour
         <option value="0">{t('terms.rhythmNever')}</option>
       </Choice>
       <div className="grid grid-cols-2 gap-3">
-        <TextField
-          label={t('terms.showingOn')}
-          type="date"
-          min={term.term.startsOn}
-          max={term.term.endsOn}
-          value={on}
-          onChange={(event) => {
-            setOn(event.target.value);
-          }}
-        />
+        <DateField label={t('terms.showingOn')} min={term.term.startsOn} max={term.term.endsOn} value={on} onValue={setOn} />
         <Choice
           label={t('terms.showingTo')}
           value={showingTo}

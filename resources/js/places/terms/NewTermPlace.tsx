@@ -5,6 +5,7 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { api, ask, type Closure, type NewTerm, Problem, type Term } from '../../api/client';
 import { formQuery, groupsQuery, readAgain, sessionQuery, termQuery } from '../../api/queries';
 import { Button, ButtonLink, Choice, TextField } from '../../kit/controls';
+import { DateField, TimeField } from '../../kit/DateField';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { entryName } from '../../kit/entryName';
 import { clock, day } from '../../kit/format';
@@ -207,20 +208,18 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
           }}
         />
         <div className="grid grid-cols-2 gap-3">
-          <TextField
+          <DateField
             label={t('terms.from')}
-            type="date"
             value={draft.from}
-            onChange={(event) => {
-              change({ from: event.target.value });
+            onValue={(value) => {
+              change({ from: value });
             }}
           />
-          <TextField
+          <DateField
             label={t('terms.to')}
-            type="date"
             value={draft.to}
-            onChange={(event) => {
-              change({ to: event.target.value });
+            onValue={(value) => {
+              change({ to: value });
             }}
           />
         </div>
@@ -243,12 +242,11 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
                   </option>
                 ))}
               </Choice>
-              <TextField
+              <TimeField
                 label={t('terms.at')}
-                type="time"
                 value={row.at}
-                onChange={(event) => {
-                  put({ at: event.target.value });
+                onValue={(value) => {
+                  put({ at: value });
                 }}
               />
               <TextField
@@ -298,15 +296,13 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
           ))}
         </Choice>
         <div className="grid grid-cols-2 gap-3">
-          <TextField
+          <DateField
             label={t('terms.showingOn')}
-            type="date"
             min={draft.from}
             max={draft.to}
             value={draft.showing?.on ?? ''}
-            onChange={(event) => {
+            onValue={(on) => {
               const { showing, ...rest } = draft;
-              const on = event.target.value;
               const to = showing?.to ?? form.data?.entries.length ?? 1;
               keepDraft(DRAFT, on === '' ? rest : { ...rest, showing: { on, to } });
               setProblem(null);
@@ -380,20 +376,18 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
           };
           return (
             <div key={at} className="mb-2 flex flex-wrap items-end gap-3">
-              <TextField
+              <DateField
                 label={t('terms.closureFrom')}
-                type="date"
                 value={closure.from}
-                onChange={(event) => {
-                  put({ from: event.target.value });
+                onValue={(value) => {
+                  put({ from: value });
                 }}
               />
-              <TextField
+              <DateField
                 label={t('terms.closureTo')}
-                type="date"
                 value={closure.to}
-                onChange={(event) => {
-                  put({ to: event.target.value });
+                onValue={(value) => {
+                  put({ to: value });
                 }}
               />
               <Button

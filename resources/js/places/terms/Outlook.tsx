@@ -1,10 +1,16 @@
 import { useTranslation } from 'react-i18next';
-import type { Course } from '../../api/client';
+import type { Course, Meeting } from '../../api/client';
 import { day, number, ranges } from '../../kit/format';
 import { Why } from '../../kit/Why';
+import { partOf } from '../../pictures/coursePart';
+
+const REASONS = ['rhythm', 'gate', 'few_met', 'reserve', 'break', 'nothing_new', 'all_given', 'waits_for_pin'] as const;
+type Reason = (typeof REASONS)[number] | 'lesson' | 'other';
+
+const reasonOf = (code: string): Reason => REASONS.find((one) => code === `plan.why.${one}`) ?? 'other';
 
 /** What a course should come to, in words, with the numbers behind it. */
-export function Outlook({ course }: { course: Course }) {
+export function Outlook({ course, meetings }: { course: Course; meetings: Meeting[] }) {
   const { t } = useTranslation();
   const { forecast, form } = course;
   if (forecast === null) return null;
@@ -12,6 +18,13 @@ export function Outlook({ course }: { course: Course }) {
   const movements = form.entries.filter((entry) => entry.kind === 'movement');
   const reach = forecast.reach ?? 0;
   const numbers = (positions: number[]) => ranges(positions.map((one) => form.entries[one - 1]?.number ?? one));
+  const counted = new Map<Reason, number>();
+  for (const meeting of meetings.filter((one) => one.isOpen && one.state !== 'cancelled')) {
+    const part = partOf(meeting, course.id);
+    const reason = part.lessons.some((one) => one.kind !== 'join') ? 'lesson' : reasonOf(part.why?.code ?? '');
+    counted.set(reason, (counted.get(reason) ?? 0) + 1);
+  }
+  const evenings = [...counted].map(([reason, count]) => t(`terms.eveningsBy.${reason}`, { count }));
   const percent = (share: number | null) => Math.round(100 * (share ?? 0));
   return (
     <p>
@@ -37,6 +50,7 @@ export function Outlook({ course }: { course: Course }) {
       )}{' '}
       <Why about={t('terms.whyEnd')}>
         <p>{t('terms.expectedIs', { on: day(forecast.day, 'weekday') })}</p>
+        {evenings.length > 0 ? <p>{t('terms.evenings', { list: evenings.join(', ') })}</p> : null}
         {forecast.weakest.length > 0 ? (
           <p>
             {t('terms.weakestAre', {

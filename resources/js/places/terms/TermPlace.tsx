@@ -140,7 +140,7 @@ function Laid({ term }: { term: Term }) {
             </>
           )}
         </div>
-        <Outlook course={course} />
+        <Outlook course={course} meetings={term.meetings} />
         <Warnings title={t('terms.warnings')} lines={[...term.warnings, ...costsOf(questions.data)].map(sentence)} />
         <Heading aside={t('terms.legend')}>{t('terms.weave')}</Heading>
         <Weave

@@ -1,7 +1,7 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQueries, useQuery } from '@tanstack/react-query';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
-import type { Today, TonightPage } from '../../api/client';
+import type { Form, Today, TonightPage } from '../../api/client';
 import { formQuery, todayQuery } from '../../api/queries';
 import { ButtonLink } from '../../kit/controls';
 import { clock, day } from '../../kit/format';
@@ -10,6 +10,7 @@ import { meetingKind } from '../../pictures/meetingKind';
 import { Ribbon } from '../../pictures/Ribbon';
 import { SeasonLine } from '../../pictures/SeasonLine';
 import { Timeline } from '../../pictures/Timeline';
+import { formsBy, ratesOf } from '../meeting/formsBy';
 import { PlanList } from '../meeting/PlanList';
 import { stateIn } from '../meeting/stateIn';
 import { BeingPlanned } from '../terms/BeingPlanned';
@@ -95,6 +96,7 @@ function Tonight({ page }: { page: TonightPage }) {
   const { t } = useTranslation();
   const { meeting, term } = page;
   const form = useQuery(formQuery(page.formId, page.courseId));
+  const others = useQueries({ queries: page.courses.slice(1).map((one) => formQuery(one.formId, one.courseId)) });
   const { look, notYet, of } = page.readiness;
   const readiness =
     meeting.lesson === null
@@ -135,7 +137,15 @@ function Tonight({ page }: { page: TonightPage }) {
         <Asked query={form}>
           {(found) => (
             <>
-              <PlanList meeting={meeting} form={found} />
+              <PlanList
+                meeting={meeting}
+                form={found}
+                forms={formsBy(
+                  page,
+                  [found, ...others.map((one) => one.data)].filter((one): one is Form => one !== undefined),
+                )}
+                rates={ratesOf(page)}
+              />
               <Ribbon form={found} state={stateIn(meeting, page.taught)} />
             </>
           )}

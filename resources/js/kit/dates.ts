@@ -1,0 +1,52 @@
+/** Days and times as a person writes them, read into what the server takes. */
+
+const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
+
+function isoOf(year: number, month: number, date: number): string | null {
+  const day = new Date(Date.UTC(year, month - 1, date, 12));
+  const isReal = day.getUTCFullYear() === year && day.getUTCMonth() === month - 1 && day.getUTCDate() === date;
+  return isReal && year >= 1900 && year <= 9999 ? day.toISOString().slice(0, 10) : null;
+}
+
+/** `2026-12-10`, `10 Dec 2026`, `10.12.2026` and `10/12/2026`, the day before the month; null where it is none of these. */
+export function readDay(text: string): string | null {
+  const plain = text.trim().toLowerCase().replace(/,/g, ' ').replace(/\s+/g, ' ');
+  const iso = /^(\d{4})-(\d{1,2})-(\d{1,2})$/.exec(plain);
+  if (iso) return isoOf(Number(iso[1]), Number(iso[2]), Number(iso[3]));
+  const figures = /^(\d{1,2})[./ ](\d{1,2})[./ ](\d{4})$/.exec(plain);
+  if (figures) return isoOf(Number(figures[3]), Number(figures[2]), Number(figures[1]));
+  const named = /^(?:[a-z]{3,9} )?(\d{1,2})\.? ([a-z]{3,9})\.? (\d{4})$/.exec(plain);
+  const month = named ? MONTHS.indexOf((named[2] ?? '').slice(0, 3)) : -1;
+  return named && month >= 0 ? isoOf(Number(named[3]), month + 1, Number(named[1])) : null;
+}
+
+/** `19:00`, `19.00`, `1900`, `7 pm`, `7:30 pm`; null where it is none of these. */
+export function readTime(text: string): string | null {
+  const found = /^(\d{1,2})(?:[:.h]?(\d{2}))? ?(am|pm)?$/.exec(text.trim().toLowerCase());
+  if (!found) return null;
+  const half = found[3];
+  const hours = Number(found[1]);
+  const minutes = Number(found[2] ?? '0');
+  if (half !== undefined && (hours < 1 || hours > 12)) return null;
+  const whole = half === undefined ? hours : (hours % 12) + (half === 'pm' ? 12 : 0);
+  return whole > 23 || minutes > 59 ? null : `${String(whole).padStart(2, '0')}:${String(minutes).padStart(2, '0')}`;
+}
+
+/** The days of the weeks a month touches, Monday first. */
+export function weeksOf(month: string): string[][] {
+  const first = new Date(`${month}-01T12:00:00Z`);
+  const start = first.getTime() - ((first.getUTCDay() + 6) % 7) * 86_400_000;
+  const weeks: string[][] = [];
+  for (let week = 0; week < 6; week++) {
+    const days = Array.from({ length: 7 }, (_, at) => new Date(start + (week * 7 + at) * 86_400_000).toISOString().slice(0, 10));
+    if (week > 0 && !days.some((one) => one.startsWith(month))) break;
+    weeks.push(days);
+  }
+  return weeks;
+}
+
+/** A month `YYYY-MM`, so many months on. */
+export function monthLater(month: string, by: number): string {
+  const [year = 2000, of = 1] = month.split('-').map(Number);
+  return new Date(Date.UTC(year, of - 1 + by, 1, 12)).toISOString().slice(0, 7);
+}
