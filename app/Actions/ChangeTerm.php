@@ -73,6 +73,9 @@ final class ChangeTerm
     {
         for ($try = 1; $try <= self::TRIES; $try++) {
             $term = Term::findOrFail($term->id);
+            if ($term->ends_on < $this->school->today()) {
+                throw Refused::conflict(Message::of('term.over'));
+            }
             $changed = $this->preview($term, $changes);
             $made = DB::transaction(fn (): ?PlanChange => $this->write($term, $changed, $seen, $by, $cause ?? Message::of('cause.changed')));
             if ($made !== null) {

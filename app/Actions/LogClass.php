@@ -16,6 +16,7 @@ use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Record\ClassLog;
 use Gorvan\Core\Record\Doing;
 use Gorvan\Core\Record\Guest;
+use Gorvan\Core\Term\MeetingState;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\Uid\Ulid;
 
@@ -42,6 +43,9 @@ final class LogClass
     {
         if ($meeting->on > $this->school->today()) {
             throw Refused::because(Message::of('log.early'));
+        }
+        if ($meeting->state === MeetingState::Cancelled) {
+            throw Refused::because(Message::of('log.cancelled', on: $meeting->on));
         }
         if ($sent->on !== $meeting->on) {
             throw Refused::because(Message::of('log.day', on: $meeting->on, said: $sent->on), 'on');

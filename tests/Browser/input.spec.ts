@@ -66,7 +66,7 @@ test('a term that ends before it starts, or never meets, is refused as it is typ
   await page.goto('/terms/new');
   await page.getByLabel('Last day').fill('2020-01-01');
   await expect(page.getByRole('alert')).toContainText('before it starts');
-  await expect(page.getByLabel('Last day')).toHaveValue('2020-01-01');
+  await expect(page.getByLabel('Last day')).toHaveValue('2020-01-01'); // as it was typed, until one leaves it
   await page.getByLabel('First day').fill('2026-03-28');
   await page.getByLabel('Last day').fill('2026-03-28');
   await page.getByLabel('Weekday').selectOption('Sun');

@@ -224,8 +224,16 @@ test('an assistant reads a plan and its history and changes neither', function (
     $this->postJson("/api/groups/{$this->group->id}/feed")->assertForbidden();
 });
 
+test('an evening that went by or does not take place is neither changed nor logged', function () {
+    ($this->change)([['what' => 'cancel', 'meeting' => $this->ids[2], 'reason' => 'snow']])->assertCreated();
+    $this->clockAt('2026-01-21T12:00:00+01:00');
+    expect($this->said(($this->change)([['what' => 'restore', 'meeting' => $this->ids[2]]])->assertStatus(422)))->toContain('is over or logged')
+        ->and($this->said($this->postJson("/api/meetings/{$this->ids[2]}/log", $this->asPlanned($this->inside($this->user->school, fn () => Meeting::findOrFail($this->ids[2]))))->assertStatus(422)))->toContain('did not take place')
+        ->and(array_column($this->getJson('/api/today')->json('unsaid'), 'meetingId'))->not->toContain($this->ids[2]);
+});
+
 test('a term that is over is not changed', function () {
     $this->clockAt('2026-04-01T12:00:00+02:00');
-    expect($this->said(($this->change)([['what' => 'cancel', 'meeting' => $this->ids[1]]])->assertStatus(422)))->toContain('is over or logged')
+    expect($this->said(($this->change)([['what' => 'close', 'from' => '2026-02-01', 'to' => '2026-02-02']])->assertStatus(409)))->toContain('its plan stays as it is')
         ->and($this->said($this->patchJson("/api/courses/$this->course", ['share' => 0.5])->assertStatus(409)))->toContain('its plan stays as it is');
 });

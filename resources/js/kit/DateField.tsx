@@ -53,7 +53,7 @@ export function DateField({ label, hint, error, value, onValue, min, max }: Date
               if (!isWrong) setText(written(value));
             }}
           />
-          <MonthChoice label={label} value={value} onValue={put} min={min} max={max} />
+          <MonthChoice value={value} onValue={put} min={min} max={max} />
         </div>
       )}
     </Labelled>
@@ -61,13 +61,11 @@ export function DateField({ label, hint, error, value, onValue, min, max }: Date
 }
 
 function MonthChoice({
-  label,
   value,
   onValue,
   min,
   max,
 }: {
-  label: string;
   value: string;
   onValue: (value: string) => void;
   min: string | undefined;
@@ -99,7 +97,7 @@ function MonthChoice({
     >
       <Popover.Trigger
         className="absolute top-0 right-0 inline-flex size-11 items-center justify-center text-soft hover:text-ink"
-        aria-label={t('app.chooseDay', { label })}
+        aria-label={t('app.chooseDay')}
       >
         <CalendarDays size={18} aria-hidden="true" />
       </Popover.Trigger>

@@ -82,6 +82,12 @@ function Class({ page, form, forms }: { page: MeetingPage; form: Form; forms: Re
           </>
         }
       >
+        {meeting.state === 'cancelled' ? (
+          <p role="status" className="mb-4 border-l-4 border-persimmon bg-sheet px-4 py-2 font-medium">
+            {day(meeting.on, 'weekday')}{' '}
+            {meeting.reason ? t('terms.cancelledBecause', { reason: meeting.reason }) : t('terms.cancelled')}
+          </p>
+        ) : null}
         <Tabs.Root
           value={wanted}
           onValueChange={(value) => {
