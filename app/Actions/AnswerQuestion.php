@@ -92,6 +92,8 @@ final class AnswerQuestion
                     'recap' => $course->recap,
                     'review' => array_map(static fn ($review): array => $review->entries, $course->review),
                     'runThrough' => $course->runThrough,
+                    'taught' => $course->forecast?->taught,
+                    'recall' => $course->forecast?->recall,
                 ], $one->courses),
             ], $plan->meetings, array_keys($plan->meetings))),
             'forecasts' => array_map(static fn ($one): object => $one->toData(), $plan->courses),

@@ -51,19 +51,22 @@ final class GroupCalendar
             DateTimeImmutable::createFromInterface($meeting->starts_at),
             $meeting->minutes,
             DateTimeImmutable::createFromInterface($meeting->updated_at ?? $meeting->starts_at),
-            $plan === null || $isCancelled ? $group->name : "$group->name: ".Words::of(Message::of('plan.as_kept', text: self::summary($plan))),
+            $plan === null || $isCancelled ? $group->name : "$group->name: ".Words::of(Message::of('plan.as_kept', text: self::summary($plan, $forms))),
             $isCancelled ? Words::of($meeting->reason === null ? Message::of('calendar.cancelled_plain') : Message::of('calendar.cancelled', reason: $meeting->reason)) : self::description($plan, $forms),
             $meeting->room ?? $group->room ?? '',
             $isCancelled,
         );
     }
 
-    private static function summary(MeetingPlan $plan): string
+    /** @param  array<string, Form>  $forms  by course */
+    private static function summary(MeetingPlan $plan, array $forms): string
     {
         $parts = [];
         foreach ($plan->courses as $course) {
             foreach ($course->lessons() as $lesson) {
-                $parts[] = Words::of(match ($lesson->kind->value) {
+                // Which lesson of which form, where there are several.
+                $form = count($plan->courses) > 1 ? $forms[$course->course] ?? null : null;
+                $parts[] = ($form === null ? '' : "$form->title, ").Words::of(match ($lesson->kind->value) {
                     'detail' => Message::of('calendar.detail', number: $lesson->number ?? 0),
                     'join' => Message::of('calendar.join'),
                     default => Message::of('calendar.lesson', number: $lesson->number ?? 0),
@@ -71,7 +74,7 @@ final class GroupCalendar
             }
         }
 
-        return $parts === [] ? Words::of(Message::of($plan->kind->value === 'reserve' ? 'calendar.reserve' : 'calendar.nothing_new')) : implode(', ', $parts);
+        return $parts === [] ? Words::of(Message::of($plan->kind->value === 'reserve' ? 'calendar.reserve' : 'calendar.nothing_new')) : implode('; ', $parts);
     }
 
     /** @param  array<string, Form>  $forms */

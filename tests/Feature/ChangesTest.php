@@ -198,7 +198,8 @@ test('three plans of the term stand side by side, and one is taken over', functi
     $asked = $this->postJson("$this->url/questions", ['kind' => 'compare', 'course' => $this->course, 'plans' => [['approach' => 'piece'], ['approach' => 'outline', 'minutes' => 15], ['approach' => 'sides', 'extra' => 1, 'to' => 6]]])->assertCreated()->json();
     $plans = collect($this->getJson("$this->url/questions")->json())->firstWhere('id', $asked['id'])['answer']['plans'];
     expect($plans)->toHaveCount(3)->and($plans[0]['expected'])->toEqualWithDelta(array_sum(array_column(array_column(($this->show)()['courses'], 'forecast'), 'expected')), 1e-9)
-        ->and(array_unique(array_column($plans[1]['meetings'], 'minutes')))->toBe([75])->and($plans[2]['meetings'])->toHaveCount(11);
+        ->and(array_unique(array_column($plans[1]['meetings'], 'minutes')))->toBe([75])->and($plans[2]['meetings'])->toHaveCount(11)
+        ->and(array_column(array_column(array_column($plans[0]['meetings'], 'courses'), 0), 'taught'))->toBe(array_column(($this->show)()['meetings'], 'taughtAfter'));
     $this->postJson("/api/plan-questions/{$asked['id']}/take-over", ['plan' => 1])->assertCreated();
     $term = ($this->show)();
     expect($term['courses'][0]['approach'])->toBe('outline')->and($term['meetings'][0]['minutes'])->toBe(75)

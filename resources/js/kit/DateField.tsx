@@ -135,6 +135,15 @@ function MonthChoice({
             </button>
           </div>
           <table ref={grid} className="border-collapse">
+            <thead>
+              <tr>
+                {(weeksOf(month)[0] ?? []).map((on) => (
+                  <th key={on} scope="col" className="text-sm font-normal text-soft">
+                    {day(on, 'weekday').slice(0, 2)}
+                  </th>
+                ))}
+              </tr>
+            </thead>
             <tbody>
               {weeksOf(month).map((week) => (
                 <tr key={week[0]}>

@@ -35,6 +35,8 @@ interface Compared {
       recap: string[];
       review: string[][];
       runThrough: string[];
+      taught?: number | null;
+      recall?: number | null;
     }[];
   }[];
   forecasts: {
@@ -376,8 +378,8 @@ function woven(plan: Compared, course: Course, term: Term): Meeting[] {
             review,
             runThrough: spanOf(own?.runThrough ?? []),
             why: null,
-            taughtAfter: null,
-            recallAfter: null,
+            taughtAfter: own?.taught ?? null,
+            recallAfter: own?.recall ?? null,
           },
         ],
       };
