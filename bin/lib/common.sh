@@ -152,7 +152,7 @@ settings() {
 start_server() {
   local port=$1
   # A process group of its own, so that the workers end with it.
-  PHP_CLI_SERVER_WORKERS=4 setsid php -d upload_max_filesize=2M -d post_max_size=3M -d opcache.enable_cli=1 -d memory_limit=256M \
+  PHP_CLI_SERVER_WORKERS=4 setsid php -d upload_max_filesize=2M -d post_max_size=3M -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d memory_limit=256M \
     -S "127.0.0.1:$port" -t "$ROOT/public" "$ROOT/bin/lib/router.php" > "$VAR/server.log" 2>&1 < /dev/null &
   SERVER_GROUP=$!
   for _ in $(seq 1 100); do
@@ -165,7 +165,7 @@ start_server() {
 }
 # Works on what waits in the queue, in the background; a worker that ends is started again. Sets WORKER_GROUP.
 start_worker() {
-  setsid sh -c 'while :; do php -d memory_limit=512M artisan queue:work --quiet --sleep=1 --timeout=300 --max-time=3600; sleep 1; done' \
+  setsid sh -c 'while :; do php -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d memory_limit=512M artisan queue:work --quiet --sleep=1 --timeout=300 --max-time=3600; sleep 1; done' \
     > "$VAR/worker.log" 2>&1 < /dev/null &
   WORKER_GROUP=$!
 }

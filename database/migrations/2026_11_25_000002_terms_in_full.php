@@ -21,6 +21,7 @@ return new class extends Migration
             $table->json('pins')->nullable()->comment('what the teacher fixed of it');
             $table->integer('sequence')->default(0)->comment('how often calendars were told something new of it');
             $table->dropUnique(['term_id', 'starts_at']);
+            $table->index(['school_id', 'term_id']);
         });
         DB::statement("create unique index meetings_at on meetings (term_id, starts_at) where state <> 'cancelled'");
         Schema::table('terms', static function (Blueprint $table): void {
@@ -81,6 +82,7 @@ return new class extends Migration
         Schema::table('terms', static fn (Blueprint $table) => $table->dropColumn(['forecast', 'room', 'plan_cause']));
         DB::statement('drop index if exists meetings_at');
         Schema::table('meetings', static function (Blueprint $table): void {
+            $table->dropIndex(['school_id', 'term_id']);
             $table->dropColumn(['state', 'reason', 'room', 'pins', 'sequence']);
             $table->unique(['term_id', 'starts_at']);
         });

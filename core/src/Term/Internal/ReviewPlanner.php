@@ -162,7 +162,7 @@ final class ReviewPlanner
             'without' => $mean(array_map(static fn (EntryGain $gain): float => $gain->without, $known)),
             'with' => $mean(array_map(static fn (EntryGain $gain): float => $gain->with, $known)),
             'weight' => max([1.0, ...array_map(fn (int $position): float => $this->weights[$position] ?? 1.0, $positions)]),
-            'value' => round($one->value, 4),
+            'value' => $one->value,
             'most' => $byStudent === [] ? null : (string) array_key_first($byStudent),
             'instead' => $instead === null ? null : [
                 'entries' => $this->walk->outset->course->form->countedIdsOf($instead->passage),
