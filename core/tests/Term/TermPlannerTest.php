@@ -245,6 +245,14 @@ test('who usually comes is drawn more often, and what nobody trusts is forecast 
     expect($expected(1.0, 1.0))->toBeGreaterThan($expected(0.7, 1.0))->and($expected(1.0, 1.0))->toBeGreaterThan($expected(1.0, 0.5));
 });
 
+test('students who know the same are still planned each by their own trust', function () {
+    $know = fn () => new KnownEntry(new MemoryState(9.0, 5.0), Day::number('2026-01-01'));
+    $one = $know();
+    $class = fn (callable $known) => ['taught' => range(1, 5), 'students' => array_map(fn (int $n) => new ExpectedStudent("s$n", 0.85, [0.25, 1.25][$n % 2], array_combine(range(1, 5), array_map($known, range(1, 5)))), range(1, 6))];
+    $json = fn (array $outset) => array_map(fn ($meeting) => $meeting->json(), laid(weeks(8), courseOf(evenForm(20)), outset: $outset)->meetings);
+    expect($json($class(fn () => $one)))->toBe($json($class($know)));
+});
+
 test('what the teacher fixed is kept: nothing new, a lesson on its evening, a box, the reserve', function () {
     $course = courseOf(evenForm(40));
     $free = laid(weeks(12), $course);

@@ -103,15 +103,24 @@ final class SimulatedClass
     public function contact(int $position, int $day, Evidence $evidence, array $present): void
     {
         $known = $evidence === $this->practice && $this->practisedOn === $day ? $this->practised[$position] ?? [] : [];
+        $first = $from = $owner = null;
+        $to = $this->firstPractised;
         foreach ($present as $at) {
             $state = $this->states[$position][$at] ?? null;
             if ($state === null) {
-                $this->states[$position][$at] = $this->model->first($evidence);
-            } elseif ($this->lasts[$position][$at] < $day) {
-                $this->updates += isset($known[$at]) ? 0 : 1;
-                $this->states[$position][$at] = $known[$at] ?? $this->model->later($state, $day - $this->lasts[$position][$at], $evidence, $this->students[$at]->trust);
-            } else {
+                $this->states[$position][$at] = $first ??= $this->model->first($evidence);
+            } elseif ($this->lasts[$position][$at] >= $day) {
                 continue;
+            } elseif (isset($known[$at])) {
+                $this->states[$position][$at] = $known[$at];
+            } else {
+                // Copies of a student that have come to the same evenings share one state, and so its next.
+                if ($state !== $from || $this->students[$at] !== $owner) {
+                    $this->updates++;
+                    [$from, $owner] = [$state, $this->students[$at]];
+                    $to = $this->model->later($state, $day - $this->lasts[$position][$at], $evidence, $owner->trust);
+                }
+                $this->states[$position][$at] = $to;
             }
             $this->lasts[$position][$at] = $day;
         }
@@ -148,9 +157,15 @@ final class SimulatedClass
         $sum = $with = $without = 0.0;
         $byStudent = [];
         $after = [];
+        $before = $owner = null; // the copy before this one, where it is the same student's and shares its state
+        $one = $none = 0.0;
         foreach ($this->students as $at => $student) {
             $state = $states[$at] ?? null;
-            if ($state === null) {
+            if ($state !== null && $state === $before && $student === $owner) {
+                if (isset($after[$at - 1])) {
+                    $after[$at] = $after[$at - 1];
+                }
+            } elseif ($state === null) {
                 [$one, $none] = [$fromNothing, $fromOther];
             } elseif ($lasts[$at] >= $day) {
                 $one = $none = $model->recall($next - $lasts[$at], $state->stability);
@@ -160,14 +175,15 @@ final class SimulatedClass
                 $none = $other === null
                     ? $model->recall($next - $lasts[$at], $state->stability)
                     : $model->recall($ahead, $model->later($state, $day - $lasts[$at], $other, $student->trust)->stability);
+                $this->updates += $other === null ? 1 : 2;
             }
+            [$before, $owner] = [$state, $student];
             $sum += $student->comes * ($one - $none);
             $with += $one;
             $without += $none;
             $byStudent[$student->id] = ($byStudent[$student->id] ?? 0.0) + $one - $none;
         }
         $this->practised[$position] = $after;
-        $this->updates += count($after) * ($other === null ? 1 : 2);
 
         return new EntryGain($this->allCome > 0.0 ? $sum / $this->allCome : 0.0, $with / $this->count, $without / $this->count, $byStudent);
     }
@@ -175,10 +191,14 @@ final class SimulatedClass
     /** Mean recall over the class; who has never met the entry counts as 0. */
     public function meanRecall(int $position, int $day): float
     {
-        $sum = 0.0;
+        $sum = $recall = 0.0;
+        $before = null;
         $lasts = $this->lasts[$position] ?? [];
         foreach ($this->states[$position] ?? [] as $at => $state) {
-            $sum += $this->model->recall(max(0, $day - $lasts[$at]), $state->stability);
+            if ($state !== $before) {
+                [$before, $recall] = [$state, $this->model->recall(max(0, $day - $lasts[$at]), $state->stability)];
+            }
+            $sum += $recall;
         }
 
         return $sum / $this->count;
