@@ -37,10 +37,14 @@ final class Season
         return array_values($meetings->map(fn (Meeting $meeting): MeetingRow => MeetingRow::of($meeting, $placed->form, $course, $taught[$meeting->id] ?? null, $this->school, $forms))->all());
     }
 
-    /** @return list<TickData> */
+    /** @return list<TickData> by instant */
     public function ticks(Term $term, PlacedForm $placed, string $course): array
     {
-        return array_map(TickData::of(...), $this->rows($term, $placed, $course));
+        /** @var Collection<int, Meeting> $meetings */
+        $meetings = $term->meetings()->orderBy('starts_at')->get();
+        $taught = $this->taught($meetings->pluck('id')->all(), $placed);
+
+        return array_values($meetings->map(fn (Meeting $meeting): TickData => TickData::of($meeting, $course, $taught[$meeting->id] ?? null, $this->school))->all());
     }
 
     /**

@@ -18,7 +18,6 @@ use App\Http\Data\MeetingRow;
 use App\Http\Data\ReadinessData;
 use App\Http\Data\StudentData;
 use App\Http\Data\TermSummary;
-use App\Http\Data\TickData;
 use App\Http\Data\TodayData;
 use App\Http\Data\TonightData;
 use App\Http\Data\UnsaidData;
@@ -91,11 +90,11 @@ final class MeetingController extends Controller
     public function show(Meeting $meeting): JsonResponse
     {
         $term = $meeting->term;
-        $course = $term->courses()->with('form.entries')->firstOrFail();
+        $courses = $term->courses()->with('form.entries')->get();
+        $course = $courses->firstOrFail();
         $placed = $this->form($course);
         $log = $meeting->standingLog();
         $taught = $this->season->taught([$meeting->id], $placed)[$meeting->id] ?? null;
-        $courses = $term->courses()->with('form')->get();
         $row = MeetingRow::of($meeting, $placed->form, $course->id, $taught, $this->school, $this->others($courses));
         $recap = $placed->form->passageOf($meeting->planned()?->course($course->id)->recap ?? []);
         $given = $this->taught->by($term->group_id, $placed, $this->school->today());
@@ -195,23 +194,23 @@ final class MeetingController extends Controller
     private function tonight(Meeting $meeting): TonightData
     {
         $term = $meeting->term;
-        $course = $term->courses()->with('form.entries')->firstOrFail();
+        $courses = $term->courses()->with('form.entries')->get();
+        $course = $courses->firstOrFail();
         $placed = $this->form($course);
         $this->season->keepCurrent($term);
-        $courses = $term->courses()->with('form')->get();
-        $rows = $this->season->rows($term, $placed, $course->id, $this->others($courses));
+        $taught = $this->season->taught([$meeting->id], $placed)[$meeting->id] ?? null;
         $recap = $placed->form->passageOf($meeting->planned()?->course($course->id)->recap ?? []);
         $entries = array_map($placed->idAt(...), $recap?->positions() ?? []);
         $standings = ($this->standings)($term->group, $placed, $this->school->today(), null, $entries);
 
         return new TonightData(
             TermSummary::find($term->id),
-            array_values(array_filter($rows, static fn (MeetingRow $row): bool => $row->id === $meeting->id))[0],
+            MeetingRow::of($meeting, $placed->form, $course->id, $taught, $this->school, $this->others($courses)),
             $placed->id,
             $course->id,
             $this->taught->by($term->group_id, $placed, $this->school->today()),
             ReadinessData::of(array_map(static fn (array $one): ?Readiness => $one[1]->readiness($recap), $standings)),
-            array_map(TickData::of(...), $rows),
+            $this->season->ticks($term, $placed, $course->id),
             Season::closures($term),
             self::named($courses),
         );

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
+use App\Models\CurrentSchool;
+use App\Models\Meeting;
+use Gorvan\Core\Term\PlanGlance;
 use OpenApi\Attributes as OA;
 
 /** One meeting on the season line. */
@@ -32,8 +35,26 @@ final readonly class TickData
     ) {
     }
 
-    public static function of(MeetingRow $row): self
+    /**
+     * @param  string  $course  the course that is shown
+     * @param  list<string>|null  $taught  entries of its form that the log says were taught; null while nobody has said
+     */
+    public static function of(Meeting $meeting, string $course, ?array $taught, CurrentSchool $school): self
     {
-        return new self($row->id, $row->on, $row->startsAt, $row->isHeld, $row->isPast, $row->isToday, $row->kind, $row->lessonNumber, $row->state);
+        $plan = $meeting->plan === null ? null : PlanGlance::at($meeting->plan, $course);
+        $today = $school->today();
+        $isAsPlanned = $taught === null || ($taught !== [] && array_diff($taught, $plan->given ?? []) === []);
+
+        return new self(
+            $meeting->id,
+            $meeting->on,
+            $meeting->starts_at->setTimezone($school->zone())->toRfc3339String(),
+            $taught !== null,
+            $meeting->on < $today,
+            $meeting->on === $today,
+            $plan?->kind?->value,
+            $isAsPlanned ? $plan?->lessonNumber : null,
+            $meeting->state->value,
+        );
     }
 }

@@ -20,8 +20,10 @@ use Gorvan\Core\Term\Course;
 use Gorvan\Core\Term\CoursePlan;
 use Gorvan\Core\Term\Forecast;
 use Gorvan\Core\Term\KnownEntry;
+use Gorvan\Core\Term\LessonKind;
 use Gorvan\Core\Term\MeetingKind;
 use Gorvan\Core\Term\MeetingPlan;
+use Gorvan\Core\Term\PlanGlance;
 use Gorvan\Core\Term\PlannedLesson;
 use Gorvan\Core\Term\PlannedReview;
 
@@ -57,6 +59,15 @@ test('a plan comes back as it went, with what is not known here', function () {
     ], [Message::of('boxes.none', box: Message::of('box.close'))], [(object) ['principle' => 'p03']], ['w04'], [(object) ['what' => 'lesson', 'value' => 9]], ['mood' => 3]);
     $again = MeetingPlan::read(JsonNode::parse($plan->json()));
     expect($again)->toEqual($plan)->and($again->json())->toBe($plan->json())->and($plan->course('c')?->entries())->toBe(['e15', 'e16', 'e17', 'e18', 'e19', 'e01']);
+});
+
+test('a glance at a plan says its kind and its lesson, as the whole plan does', function () {
+    $part = fn (string $id, ?PlannedLesson $lesson, array $further = []) => new CoursePlan($id, $lesson, [], [], [], further: $further);
+    $plan = new MeetingPlan('2026-12-02', 75, MeetingKind::Lesson, ['new' => 75], [$part('c', new PlannedLesson(['a', 'b'], number: 6), [new PlannedLesson(['c'], number: 7)]), $part('d', new PlannedLesson(['x'], LessonKind::Join))]);
+    $glance = PlanGlance::at($plan->json(), 'c');
+    expect([$glance->kind, $glance->lessonNumber, $glance->given])->toBe([MeetingKind::Lesson, 6, $plan->course('c')->given()])
+        ->and(PlanGlance::at($plan->json(), 'd')->lessonNumber)->toBeNull()->and(PlanGlance::at($plan->json(), 'd')->given)->toBe([])
+        ->and(PlanGlance::at($plan->json(), 'e')->given)->toBe([]);
 });
 
 test('a plan that cannot be is refused at its place', function (string $json, string $place) {

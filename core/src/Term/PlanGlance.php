@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Term;
+
+use Gorvan\Core\Reading\JsonNode;
+
+/**
+ * As much of a kept plan as a season line shows: its kind, and which lesson it gives of a course. Read without the rest, for a
+ * term has many of them; {@see MeetingPlan} is the one that reads a plan whole.
+ */
+final readonly class PlanGlance
+{
+    /** @param  list<string>  $given  entries that are given as lessons, by id */
+    private function __construct(public ?MeetingKind $kind, public ?int $lessonNumber, public array $given)
+    {
+    }
+
+    /** @throws \Gorvan\Core\Reading\BadInput */
+    public static function at(string $json, string $course): self
+    {
+        $root = JsonNode::parse($json);
+        $lessons = [];
+        foreach ($root->optional('courses')?->items() ?? [] as $part) {
+            if ($part->required('course')->text() === $course) {
+                $first = $part->optional('lesson');
+                $lessons = array_map(PlannedLesson::read(...), [...($first === null ? [] : [$first]), ...($part->optional('further')?->items() ?? [])]);
+            }
+        }
+        $given = array_values(array_filter($lessons, static fn (PlannedLesson $lesson): bool => $lesson->kind !== LessonKind::Join));
+
+        return new self(
+            $root->optional('kind')?->oneOf(MeetingKind::class),
+            $given[0]->number ?? null,
+            array_merge([], ...array_map(static fn (PlannedLesson $lesson): array => $lesson->entries, $given)),
+        );
+    }
+}
