@@ -22,8 +22,12 @@ final class AnswerQuestionJob implements ShouldQueue
 
     public int $timeout = 600;
 
+    /** A queue with a worker of its own: a long comparison keeps no plan waiting. */
+    public const QUEUE = 'questions';
+
     public function __construct(public readonly string $school, public readonly string $question)
     {
+        $this->onQueue(self::QUEUE);
     }
 
     public function handle(CurrentSchool $current, AnswerQuestion $answer): void

@@ -165,7 +165,8 @@ start_server() {
 }
 # Works on what waits in the queue, in the background; a worker that ends is started again. Sets WORKER_GROUP.
 start_worker() {
-  setsid sh -c 'while :; do php -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d memory_limit=512M artisan queue:work --quiet --sleep=1 --timeout=300 --max-time=3600; sleep 1; done' \
+  # One for plans, and one for what takes long, so that a question keeps no plan waiting.
+  setsid sh -c 'work() { while :; do php -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d memory_limit=512M artisan queue:work --queue="$1" --quiet --sleep=1 --timeout=600 --max-time=3600; sleep 1; done; }; work default & work questions & wait' \
     > "$VAR/worker.log" 2>&1 < /dev/null &
   WORKER_GROUP=$!
 }

@@ -138,11 +138,15 @@ test('a term is laid, changed by hand, compared, asked why, solved for, subscrib
   await page.getByRole('navigation', { name: 'The term’s meetings' }).getByRole('link').first().click();
   await page.getByRole('link', { name: 'Tonight’s sheet' }).click();
   await expect(page.getByRole('heading', { name: 'Warm-up' })).toBeVisible();
+  await page.evaluate(() => (document.documentElement.dataset.theme = 'hall'));
   await page.emulateMedia({ media: 'print' });
+  // Printed from the dark hall, letters are dark all the same.
+  expect(await page.evaluate(() => getComputedStyle(document.documentElement).color)).toBe('rgb(32, 41, 43)');
   await expect(page.getByRole('navigation', { name: 'Places' })).toBeHidden();
   const pdf = await page.pdf({ format: 'A4' });
   expect((pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g) ?? []).length).toBe(1);
   await page.emulateMedia({ media: 'screen' });
+  await page.evaluate(() => (document.documentElement.dataset.theme = 'day'));
 });
 
 test('a page of a term on a phone has nothing off the screen, and a change is made there', async ({ page }) => {

@@ -173,3 +173,15 @@ test('names are kept as they are typed, whatever they look like', function (stri
     'Zoë 太极',
     '=1+1',
 ]);
+
+test('the term of a group is the one that is running, else the next to come, else the last there was', function () {
+    $lay = fn (string $from, string $to) => $this->postJson('/api/terms', ['group' => $this->group->id, 'title' => $from, 'from' => $from, 'to' => $to, 'pattern' => [['weekday' => 'Tue', 'at' => '10:00', 'minutes' => 60]], 'closures' => [], 'approach' => 'piece'])->assertCreated()->json('id');
+    $spring = $lay('2026-04-01', '2026-06-30');
+    $summer = $lay('2026-07-01', '2026-09-30');
+    $shown = function (string $on): string {
+        $this->clockAt("{$on}T12:00:00Z");
+
+        return ($this->show)()['group']['termId'];
+    };
+    expect([$shown('2026-02-01'), $shown('2026-03-20'), $shown('2026-05-01'), $shown('2026-08-01'), $shown('2027-08-01')])->toBe([$this->term->id, $spring, $spring, $summer, $summer]);
+});

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
+use App\Models\CurrentSchool;
 use App\Models\Group;
 use App\Models\Term;
 use Illuminate\Database\Eloquent\Builder;
@@ -51,8 +52,11 @@ final readonly class GroupSummary
     /** @return Builder<Group> */
     public static function counted(): Builder
     {
+        $today = app(CurrentSchool::class)->today();
         $groups = Group::query()->with('form')->withCount('students');
-        $groups->addSelect(['latest_term' => Term::select('id')->whereColumn('group_id', 'groups.id')->orderByDesc('starts_on')->limit(1)]);
+        $groups->addSelect(['latest_term' => Term::select('id')->whereColumn('group_id', 'groups.id')
+            // The one that is running, else the next to come, else the last one there was.
+            ->orderByRaw('ends_on < ?, case when ends_on >= ? then starts_on end, starts_on desc', [$today, $today])->limit(1)]);
 
         return $groups;
     }

@@ -14,6 +14,8 @@ final class TermWarnings
     /** Under this it is said that a class shows less than was forecast. */
     private const LOW_TRUST = 0.9;
 
+    private const MOST_TITLES = 4;
+
     /**
      * @param  array<int, MeetingPlan>  $planned
      * @return list<Message>
@@ -36,7 +38,7 @@ final class TermWarnings
             $warnings[] = Message::of('plan.trust', percent: (int) round(100 * $trust));
         }
         if ($forecast->low !== []) {
-            $warnings[] = Message::of('plan.low', count: count($forecast->low), positions: $forecast->low);
+            $warnings[] = Message::of('plan.low', count: count($forecast->low), entries: self::called($form, $forecast->low));
         }
         if ($outset->course->approach === Approach::SidesThenJoined && \Gorvan\Core\Lesson\SideStretches::of($form, $outset->course->target) === []) {
             $warnings[] = Message::of('plan.no_sides');
@@ -63,6 +65,24 @@ final class TermWarnings
         $most = min(array_map(static fn (Message $why): int => is_int($why->with['most'] ?? null) ? $why->with['most'] : 0, $whys));
 
         return Message::of('plan.in_parts', count: count($whys), load: round($most / $outset->course->approach->minutesPerLoad(), 1));
+    }
+
+    /**
+     * Entries as a teacher calls them: by their numbers where all have one, by their titles where not.
+     *
+     * @param  list<int>  $positions
+     * @return list<int|string|Message>
+     */
+    private static function called(Form $form, array $positions): array
+    {
+        $numbers = array_map(static fn (int $position): ?int => $form->at($position)->number, $positions);
+        if (! in_array(null, $numbers, true)) {
+            return array_values($numbers);
+        }
+        $titles = array_map(static fn (int $position): string => $form->at($position)->title, array_slice($positions, 0, self::MOST_TITLES));
+        $more = count($positions) - count($titles);
+
+        return [...$titles, ...($more > 0 ? [Message::of('plan.more_entries', count: $more)] : [])];
     }
 
     /** How many movements a form has up to a position. */

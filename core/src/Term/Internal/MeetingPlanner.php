@@ -81,7 +81,7 @@ final class MeetingPlanner
             [, $minutes] = ReviewPlanner::fixed($walk, $joined, $left);
             $left -= $minutes;
             $lessons[] = new PlannedLesson($form->idsOf($joined), LessonKind::Join);
-            $this->note($walk, 'plan.joins', from: $joined->from, to: $joined->to, minutes: $minutes);
+            $this->note($walk, 'plan.joins', from: $form->at($joined->from)->title, to: $form->at($joined->to)->title, minutes: $minutes);
         }
         foreach ($meeting->pins->with[$walk->outset->course->id] ?? [] as $entries) {
             $passage = $form->passageOf($entries);
@@ -181,7 +181,7 @@ final class MeetingPlanner
         return $other;
     }
 
-    private function note(CourseWalk $walk, string $code, int|float ...$with): void
+    private function note(CourseWalk $walk, string $code, int|float|string ...$with): void
     {
         $this->notes[] = MeetingBoxes::of($this->title($walk), Message::of($code, ...$with));
     }

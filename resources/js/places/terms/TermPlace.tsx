@@ -94,6 +94,7 @@ function Laid({ term }: { term: Term }) {
           <>
             <ButtonLink to={`/terms/${term.term.id}/compare`}>{t('terms.compare')}</ButtonLink>
             <ButtonLink to={`/terms/${term.term.id}/wall`}>{t('terms.wall')}</ButtonLink>
+            <ButtonLink to={`/groups/${groupId}/terms`}>{t('terms.othersOfGroup')}</ButtonLink>
             <ButtonLink to={`/terms/new?after=${term.term.id}`}>{t('terms.nextTerm')}</ButtonLink>
           </>
         }
