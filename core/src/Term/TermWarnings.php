@@ -77,7 +77,7 @@ final class TermWarnings
     {
         $numbers = array_map(static fn (int $position): ?int => $form->at($position)->number, $positions);
         if (! in_array(null, $numbers, true)) {
-            return array_values($numbers);
+            return $numbers;
         }
         $titles = array_map(static fn (int $position): string => $form->at($position)->title, array_slice($positions, 0, self::MOST_TITLES));
         $more = count($positions) - count($titles);
