@@ -1,7 +1,11 @@
-import { expect } from '@playwright/test';
+import { expect, type Locator } from '@playwright/test';
 import { Actions, open, test } from './teacher';
 
 test.describe.configure({ mode: 'serial' });
+
+/** The day a tick of the season line is shown with, as in "3 Dec". */
+const dayOf = async (tick: Locator): Promise<string> =>
+  /\d+ \w{3}/.exec((await tick.getByRole('link').textContent()) ?? '')?.[0] ?? 'no day';
 
 const inDays = (days: number): string => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
 
@@ -61,17 +65,52 @@ test('a term is laid, changed by hand, compared, asked why, solved for, subscrib
   await expect(bar).toHaveCount(0);
 
   // And with the mouse: a lesson dropped on another evening.
+  await page.setViewportSize({ width: 1280, height: 1400 });
+  const middleOf = async (place: Locator) => {
+    await place.scrollIntoViewIfNeeded();
+    const box = await place.boundingBox();
+    if (!box) throw new Error('It is not drawn.');
+    return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  };
+  const carry = async (what: Locator, to: { x: number; y: number }) => {
+    const start = await middleOf(what);
+    await page.mouse.move(start.x, start.y);
+    await page.mouse.down();
+    await page.mouse.move(start.x, start.y - 12, { steps: 3 });
+    await page.mouse.move(to.x, to.y, { steps: 8 });
+    await page.mouse.up();
+  };
   const block = page.locator('[data-lesson="4"]').first();
-  await block.scrollIntoViewIfNeeded();
-  const from = await block.boundingBox();
-  if (!from) throw new Error('The weave is not drawn.');
-  await page.mouse.move(from.x + 3, from.y + from.height / 2);
-  await page.mouse.down();
-  await page.mouse.move(from.x + 3, from.y + 20, { steps: 4 });
-  await page.mouse.move(from.x + 3, from.y + from.height / 2 + 30, { steps: 6 });
-  await page.mouse.up();
-  await expect(bar.getByText(/lesson 4/).first()).toBeVisible();
+  const evening = page.getByRole('group', { name: 'The weave' }).getByRole('link').nth(7);
+  await carry(block, await middleOf(evening));
+  await expect(bar.getByText(/lesson 4 moves from/).first()).toBeVisible();
   await bar.getByRole('button', { name: 'Drop it' }).click();
+
+  // From the weave onto a tick of the season line; and beside both pictures it falls back to where it was.
+  await carry(block, await middleOf(page.getByRole('heading', { level: 1 })));
+  await expect(page.getByText('Put back where it was.')).toBeAttached();
+  await expect(bar).toHaveCount(0);
+  const target = page.locator('[data-spot]').nth(7);
+  await carry(block, await middleOf(target));
+  await expect(bar.getByText(new RegExp(`lesson 4 moves from .* to .*${await dayOf(target)}`)).first()).toBeVisible();
+  await bar.getByRole('button', { name: 'Drop it' }).click();
+
+  // Along the season line itself, with the mouse and by keyboard; a plain click on it opens the meeting, as the tick does.
+  await carry(page.locator('[data-tick-lesson="4"]').first(), await middleOf(target));
+  await expect(bar.getByText(new RegExp(`lesson 4 moves from .* to .*${await dayOf(target)}`)).first()).toBeVisible();
+  await bar.getByRole('button', { name: 'Drop it' }).click();
+  await page.locator('[data-tick-lesson="4"]').first().focus();
+  await page.keyboard.press('Space');
+  await page.waitForTimeout(100);
+  await page.keyboard.press('ArrowRight');
+  await page.waitForTimeout(100);
+  await page.keyboard.press('Space');
+  await expect(bar.getByText(/lesson 4 moves from/).first()).toBeVisible();
+  await bar.getByRole('button', { name: 'Drop it' }).click();
+  await page.locator('[data-tick-lesson="4"]').first().click();
+  await expect(page).toHaveURL(/\/meetings\//);
+  await page.goBack();
+  await page.setViewportSize({ width: 1280, height: 800 });
 
   // An evening moves two days on; what is on another day already is refused with the nearest day.
   await page.getByText('As a table').click();

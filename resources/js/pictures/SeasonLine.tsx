@@ -1,3 +1,4 @@
+import { type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import type { Closure, Tick as Season } from '../api/client';
@@ -10,6 +11,8 @@ interface Props {
   current?: string;
   /** The day of a showing, which is flagged. */
   showing?: string | null;
+  /** Stands around each tick, where lessons are carried along the line. */
+  around?: ((meeting: Season, tick: ReactNode) => ReactNode) | undefined;
 }
 
 type Tick = { kind: 'meeting'; on: string; meeting: Season } | { kind: 'closed'; on: string };
@@ -21,7 +24,7 @@ function showTick(tick: HTMLElement | null): void {
 }
 
 /** A thin line along the top of everything inside a term: a tick for each meeting, hatched where there is no class. */
-export function SeasonLine({ meetings, closures, current, showing = null }: Props) {
+export function SeasonLine({ meetings, closures, current, showing = null, around = (_, tick) => tick }: Props) {
   const { t } = useTranslation();
   const ticks: Tick[] = [
     ...meetings.map((meeting): Tick => ({ kind: 'meeting', on: meeting.on, meeting })),
@@ -43,36 +46,39 @@ export function SeasonLine({ meetings, closures, current, showing = null }: Prop
             </li>
           ) : (
             <li key={tick.meeting.id} className="grow">
-              <Link
-                ref={tick.meeting.id === current || (current === undefined && tick.meeting.isToday) ? showTick : undefined}
-                to={`/meetings/${tick.meeting.id}`}
-                aria-current={tick.meeting.id === current ? 'page' : undefined}
-                title={t('terms.tick', {
-                  date: day(tick.on, 'weekday'),
-                  kind: t(`kind.${meetingKind(tick.meeting)}`, { number: tick.meeting.lessonNumber ?? '' }),
-                })}
-                className={`flex min-h-11 min-w-12 flex-col items-center justify-end gap-1 border-b-4 px-1 pb-1 text-xs whitespace-nowrap no-underline ${
-                  tick.meeting.id === current
-                    ? 'border-pine font-bold text-ink'
-                    : 'border-transparent text-soft hover:border-line'
-                } ${tick.meeting.isToday ? 'bg-straw-soft text-ink' : ''}`}
-              >
-                <svg width="14" height="14" aria-hidden="true">
-                  {tick.meeting.state === 'cancelled' ? (
-                    <path d="M3 3 11 11M11 3 3 11" stroke="var(--soft)" strokeWidth="1.5" />
-                  ) : tick.meeting.isHeld ? (
-                    <rect x="4" y="0" width="6" height="14" fill="var(--pine)" />
-                  ) : tick.meeting.isPast ? (
-                    <path d="M7 0V5M7 9V14" stroke="var(--persimmon)" strokeWidth="2" />
-                  ) : (
-                    <rect x="4.75" y="0.75" width="4.5" height="12.5" fill="none" stroke="var(--pine)" strokeWidth="1.5" />
-                  )}
-                </svg>
-                <span>
-                  {day(tick.on)}
-                  {tick.on === showing ? <span title={t('terms.showing')}> ⚑</span> : null}
-                </span>
-              </Link>
+              {around(
+                tick.meeting,
+                <Link
+                  ref={tick.meeting.id === current || (current === undefined && tick.meeting.isToday) ? showTick : undefined}
+                  to={`/meetings/${tick.meeting.id}`}
+                  aria-current={tick.meeting.id === current ? 'page' : undefined}
+                  title={t('terms.tick', {
+                    date: day(tick.on, 'weekday'),
+                    kind: t(`kind.${meetingKind(tick.meeting)}`, { number: tick.meeting.lessonNumber ?? '' }),
+                  })}
+                  className={`flex min-h-11 min-w-12 flex-col items-center justify-end gap-1 border-b-4 px-1 pb-1 text-xs whitespace-nowrap no-underline ${
+                    tick.meeting.id === current
+                      ? 'border-pine font-bold text-ink'
+                      : 'border-transparent text-soft hover:border-line'
+                  } ${tick.meeting.isToday ? 'bg-straw-soft text-ink' : ''}`}
+                >
+                  <svg width="14" height="14" aria-hidden="true" className="pointer-fine:group-data-lessons/tick:invisible">
+                    {tick.meeting.state === 'cancelled' ? (
+                      <path d="M3 3 11 11M11 3 3 11" stroke="var(--soft)" strokeWidth="1.5" />
+                    ) : tick.meeting.isHeld ? (
+                      <rect x="4" y="0" width="6" height="14" fill="var(--pine)" />
+                    ) : tick.meeting.isPast ? (
+                      <path d="M7 0V5M7 9V14" stroke="var(--persimmon)" strokeWidth="2" />
+                    ) : (
+                      <rect x="4.75" y="0.75" width="4.5" height="12.5" fill="none" stroke="var(--pine)" strokeWidth="1.5" />
+                    )}
+                  </svg>
+                  <span>
+                    {day(tick.on)}
+                    {tick.on === showing ? <span title={t('terms.showing')}> ⚑</span> : null}
+                  </span>
+                </Link>,
+              )}
             </li>
           ),
         )}

@@ -1,22 +1,10 @@
-import {
-  type Announcements,
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  type KeyboardCoordinateGetter,
-  KeyboardSensor,
-  PointerSensor,
-  useDraggable,
-  useDroppable,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import type { Closure, Form, Meeting, Passage } from '../api/client';
 import { day, recall } from '../kit/format';
+import { useLesson, useSpot } from './CarryLessons';
 import { type Part, partOf } from './coursePart';
-import { meetingKind } from './meetingKind';
+import { meetingKind, takesLessons } from './meetingKind';
 import { type Strip, stripOf } from './strip';
 import { useWidth } from './useWidth';
 
@@ -37,8 +25,8 @@ interface Woven {
 interface Props extends Woven {
   /** The plan as it was, drawn behind as ghosts. */
   was?: Meeting[] | undefined;
-  /** A lesson was put on another evening; without it nothing can be moved. */
-  onMove?: ((lesson: number, meeting: string) => void) | undefined;
+  /** Lessons can be carried to other meetings; it then stands inside CarryLessons. */
+  canMove?: boolean;
   /** An evening was chosen, to change it. */
   onChoose?: ((meeting: Meeting) => void) | undefined;
   /** How wide the strip is, where several stand on one scale. */
@@ -54,102 +42,73 @@ export function rowsOf({ meetings, closures }: Pick<Woven, 'meetings' | 'closure
   return rows.sort((a, b) => a.on.localeCompare(b.on));
 }
 
-/** Up and down carry a lesson from evening to evening. */
-const byRows: KeyboardCoordinateGetter = (event, { currentCoordinates }) => {
-  if (event.code === 'ArrowDown') return { ...currentCoordinates, y: currentCoordinates.y + ROW };
-  if (event.code === 'ArrowUp') return { ...currentCoordinates, y: currentCoordinates.y - ROW };
-  return undefined;
-};
-
 /** A term: meetings down, entries across. Lessons to come are carried from one evening to another. */
-export function Weave({ form, course, meetings, closures, was, onMove, onChoose, inner }: Props) {
+export function Weave({ form, course, meetings, closures, was, canMove = false, onChoose, inner }: Props) {
   const { t } = useTranslation();
   const [ref, available] = useWidth<HTMLDivElement>();
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: byRows }),
-  );
   const rows = rowsOf({ meetings, closures });
   const strip = stripOf(form.entries, inner ?? Math.max(available - LEFT - RIGHT - 4, 420), 'load', 3);
   const width = LEFT + strip.width + RIGHT;
-  const dateOf = (id: unknown) => day(meetings.find((one) => one.id === id)?.on ?? '2000-01-01', 'weekday');
-  const announcements: Announcements = {
-    onDragStart: ({ active }) => t('terms.draggedTaken', { number: Number(active.data.current?.lesson) }),
-    onDragOver: ({ over }) => (over ? t('terms.draggedOver', { date: dateOf(over.id) }) : undefined),
-    onDragEnd: ({ over }) => (over ? t('terms.draggedEnd', { date: dateOf(over.id) }) : undefined),
-    onDragCancel: () => undefined,
-  };
-  const put = ({ active, over }: DragEndEvent) => {
-    const { lesson, meeting } = active.data.current as { lesson: number; meeting: string };
-    if (over && over.id !== meeting) onMove?.(lesson, String(over.id));
-  };
   const old = new Map((was ?? []).map((meeting) => [meeting.id, meeting]));
   return (
     <div ref={ref} className="relative w-full overflow-x-auto">
-      <DndContext
-        sensors={sensors}
-        collisionDetection={closestCenter}
-        onDragEnd={put}
-        accessibility={{ announcements, screenReaderInstructions: { draggable: t('terms.dragHint') } }}
+      <svg
+        width={width}
+        height={TOP + rows.length * ROW + 6}
+        className="block font-sans"
+        aria-label={t('terms.weave')}
+        role="group"
       >
-        <svg
-          width={width}
-          height={TOP + rows.length * ROW + 6}
-          className="block font-sans"
-          aria-label={t('terms.weave')}
-          role="group"
-        >
-          <defs>
-            <pattern id="closed" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(35)">
-              <line x1="0" x2="0" y1="0" y2="7" stroke="var(--line)" strokeWidth="3" />
-            </pattern>
-          </defs>
-          {form.sections.map((section) => (
-            <g key={section.first} transform={`translate(${String(LEFT)} 0)`}>
-              <text x={strip.x(section.first)} y={14} fontSize={12} fill="var(--soft)">
-                {section.title}
-              </text>
-              <line
-                x1={strip.x(section.first)}
-                x2={strip.x(section.last + 1) - 4}
-                y1={21}
-                y2={21}
-                stroke="var(--ink)"
-                strokeWidth={2}
+        <defs>
+          <pattern id="closed" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(35)">
+            <line x1="0" x2="0" y1="0" y2="7" stroke="var(--line)" strokeWidth="3" />
+          </pattern>
+        </defs>
+        {form.sections.map((section) => (
+          <g key={section.first} transform={`translate(${String(LEFT)} 0)`}>
+            <text x={strip.x(section.first)} y={14} fontSize={12} fill="var(--soft)">
+              {section.title}
+            </text>
+            <line
+              x1={strip.x(section.first)}
+              x2={strip.x(section.last + 1) - 4}
+              y1={21}
+              y2={21}
+              stroke="var(--ink)"
+              strokeWidth={2}
+            />
+          </g>
+        ))}
+        {rows.map((row, at) => (
+          <g
+            key={row.kind === 'closed' ? `closed${row.on}` : row.meeting.id}
+            transform={`translate(0 ${String(TOP + at * ROW)})`}
+          >
+            {row.kind === 'closed' ? (
+              <>
+                <text x={4} y={19} fontSize={13} fill="var(--soft)">
+                  {day(row.on)}
+                </text>
+                <text x={64} y={19} fontSize={12} fill="var(--soft)">
+                  {t('terms.noClass')}
+                </text>
+                <rect x={LEFT} y={6} width={strip.width} height={ROW - 12} fill="url(#closed)" />
+              </>
+            ) : (
+              <MeetingLine
+                meeting={row.meeting}
+                was={old.get(row.meeting.id)}
+                course={course}
+                strip={strip}
+                width={width}
+                canMove={canMove}
+                onChoose={onChoose}
               />
-            </g>
-          ))}
-          {rows.map((row, at) => (
-            <g
-              key={row.kind === 'closed' ? `closed${row.on}` : row.meeting.id}
-              transform={`translate(0 ${String(TOP + at * ROW)})`}
-            >
-              {row.kind === 'closed' ? (
-                <>
-                  <text x={4} y={19} fontSize={13} fill="var(--soft)">
-                    {day(row.on)}
-                  </text>
-                  <text x={64} y={19} fontSize={12} fill="var(--soft)">
-                    {t('terms.noClass')}
-                  </text>
-                  <rect x={LEFT} y={6} width={strip.width} height={ROW - 12} fill="url(#closed)" />
-                </>
-              ) : (
-                <MeetingLine
-                  meeting={row.meeting}
-                  was={old.get(row.meeting.id)}
-                  course={course}
-                  strip={strip}
-                  width={width}
-                  canMove={onMove !== undefined}
-                  onChoose={onChoose}
-                />
-              )}
-              <line x1={LEFT} x2={LEFT + strip.width} y1={ROW} y2={ROW} stroke="var(--line)" strokeWidth={0.6} />
-            </g>
-          ))}
-        </svg>
-      </DndContext>
+            )}
+            <line x1={LEFT} x2={LEFT + strip.width} y1={ROW} y2={ROW} stroke="var(--line)" strokeWidth={0.6} />
+          </g>
+        ))}
+      </svg>
     </div>
   );
 }
@@ -173,7 +132,7 @@ function MeetingLine({ meeting, was, course, strip, width, canMove, onChoose }: 
   const { t } = useTranslation();
   const kind = meetingKind(meeting);
   const isPlanned = kind !== 'past' && kind !== 'cancelled';
-  const { setNodeRef, isOver } = useDroppable({ id: meeting.id, disabled: !canMove || !meeting.isOpen || kind === 'cancelled' });
+  const { setNodeRef, isOver } = useSpot(meeting.id, 'weave', canMove && takesLessons(meeting));
   const part = partOf(meeting, course);
   const number = part.lessons.find((one) => one.number !== null)?.number ?? null;
   const words = kind === 'lesson' && number === null ? t('kind.consolidation') : t(`kind.${kind}`, { number: number ?? '' });
@@ -258,7 +217,7 @@ function MeetingLine({ meeting, was, course, strip, width, canMove, onChoose }: 
               meeting={meeting}
               course={course}
               place={span(lesson)}
-              canMove={canMove && meeting.isOpen && lesson.number !== null}
+              canMove={canMove && takesLessons(meeting) && lesson.number !== null}
             />
           ))
         : null}
@@ -301,11 +260,11 @@ interface BlockProps {
 
 function LessonBlock({ lesson, meeting, course, place, canMove }: BlockProps) {
   const { t } = useTranslation();
-  const { attributes, listeners, setNodeRef, transform, isDragging } = useDraggable({
-    id: `${meeting.id} ${lesson.kind} ${String(lesson.number)}`,
-    data: { lesson: lesson.number, meeting: meeting.id },
-    disabled: !canMove,
-  });
+  const { attributes, listeners, setNodeRef, isDragging } = useLesson(
+    { lesson: lesson.number, meeting: meeting.id, picture: 'weave' },
+    lesson.kind,
+    canMove,
+  );
   const isPinned = (meeting.pins.lessons as Record<string, number> | undefined)?.[course] === lesson.number;
   const isJoin = lesson.kind === 'join';
   const handle = canMove
@@ -315,7 +274,7 @@ function LessonBlock({ lesson, meeting, course, place, canMove }: BlockProps) {
         role: 'button',
         tabIndex: 0,
         'aria-label': t('terms.dragLabel', { number: lesson.number, date: day(meeting.on, 'weekday') }),
-        style: { cursor: isDragging ? 'grabbing' : 'grab', touchAction: 'none' },
+        style: { cursor: 'grab', touchAction: 'none' },
       }
     : {};
   return (
@@ -324,8 +283,7 @@ function LessonBlock({ lesson, meeting, course, place, canMove }: BlockProps) {
       {...handle}
       data-stroke="new"
       data-lesson={lesson.number ?? undefined}
-      transform={transform ? `translate(0 ${String(transform.y)})` : undefined}
-      opacity={isDragging ? 0.75 : 1}
+      opacity={isDragging ? 0.4 : 1}
     >
       <rect
         x={place.x}

@@ -1,4 +1,4 @@
-import type { Tick } from '../api/client';
+import type { Meeting, Tick } from '../api/client';
 
 export type ShownKind = 'lesson' | 'consolidation' | 'reserve' | 'unplanned' | 'past' | 'cancelled';
 
@@ -7,4 +7,9 @@ export function meetingKind(meeting: Pick<Tick, 'isPast' | 'isHeld' | 'kind'> & 
   if (meeting.state === 'cancelled') return 'cancelled';
   if (meeting.isPast && !meeting.isHeld) return 'past';
   return meeting.kind === 'lesson' || meeting.kind === 'consolidation' || meeting.kind === 'reserve' ? meeting.kind : 'unplanned';
+}
+
+/** Whether a lesson can be taken from it or put down on it. */
+export function takesLessons(meeting: Pick<Meeting, 'isOpen' | 'state'>): boolean {
+  return meeting.isOpen && meeting.state !== 'cancelled';
 }

@@ -9,6 +9,7 @@ import { day, number, recall } from '../../kit/format';
 import { Asked, Heading, Page, Warnings } from '../../kit/page';
 import { Segmented } from '../../kit/Segmented';
 import { type Said, sentence } from '../../messages/say';
+import { CarryLessons, TickSpot } from '../../pictures/CarryLessons';
 import { partOf } from '../../pictures/coursePart';
 import { meetingKind } from '../../pictures/meetingKind';
 import { SeasonLine } from '../../pictures/SeasonLine';
@@ -85,8 +86,31 @@ function Laid({ term }: { term: Term }) {
     closeDays: { title: t('terms.closeDays'), body: <CloseDays term={term} onPropose={propose} /> },
   };
   return (
-    <>
-      <SeasonLine meetings={term.meetings} closures={term.closures} showing={course.showingOn} />
+    <CarryLessons
+      meetings={term.meetings}
+      onMove={(lesson, meeting) => {
+        propose([{ what: 'lesson', course: course.id, number: lesson, meeting }]);
+      }}
+    >
+      <SeasonLine
+        meetings={term.meetings}
+        closures={term.closures}
+        showing={course.showingOn}
+        around={
+          term.isOver
+            ? undefined
+            : (tick, link) => {
+                const meeting = shown.find((one) => one.id === tick.id);
+                return meeting ? (
+                  <TickSpot meeting={meeting} course={course.id}>
+                    {link}
+                  </TickSpot>
+                ) : (
+                  link
+                );
+              }
+        }
+      />
       <Page
         title={`${groupName} · ${title}`}
         kicker={`${term.courses.map((one) => one.form.title).join(', ')} · ${day(startsOn)} – ${day(endsOn)} · ${t('terms.held', { held, of: meetings })}`}
@@ -150,13 +174,7 @@ function Laid({ term }: { term: Term }) {
           meetings={shown}
           closures={term.closures}
           was={proposal.preview === null ? undefined : term.meetings}
-          onMove={
-            term.isOver
-              ? undefined
-              : (lesson, meeting) => {
-                  propose([{ what: 'lesson', course: course.id, number: lesson, meeting }]);
-                }
-          }
+          canMove={!term.isOver}
           onChoose={setChosen}
         />
         <Elsewhere term={term} course={course} changes={proposal.changes} questions={questions.data} />
@@ -201,7 +219,7 @@ function Laid({ term }: { term: Term }) {
       >
         {chosen === null ? null : <ChangeMeeting term={term} meeting={chosen} course={course} onPropose={propose} />}
       </Dialog>
-    </>
+    </CarryLessons>
   );
 }
 
