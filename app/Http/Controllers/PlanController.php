@@ -19,6 +19,7 @@ use App\Http\OpenApi\Reads;
 use App\Http\OpenApi\Removes;
 use App\Http\TermPages;
 use App\Models\Course;
+use App\Models\CurrentSchool;
 use App\Models\Form;
 use App\Models\PlanChange;
 use App\Models\PlanQuestion;
@@ -54,15 +55,16 @@ final class PlanController extends Controller
     {
         $given = $request->validate(['version' => ['required', 'integer', 'min:0']]);
 
-        return new JsonResponse(ChangeData::of($change($term, $this->changes($request), (int) $given['version'], $this->viewer($request)), $this->names()), 201);
+        return new JsonResponse($this->told($change($term, $this->changes($request), (int) $given['version'], $this->viewer($request))), 201);
     }
 
     #[Reads('/api/terms/{term}/changes', 'termChanges', 'What was changed, the latest first', [ChangeData::class])]
     public function history(Term $term): JsonResponse
     {
         $names = $this->names();
+        $zone = app(CurrentSchool::class)->zone();
 
-        return new JsonResponse(PlanChange::where('term_id', $term->id)->orderByDesc('plan')->orderByDesc('at')->orderByDesc('id')->limit(self::MOST_SHOWN)->get()->map(static fn (PlanChange $one): ChangeData => ChangeData::of($one, $names))->all());
+        return new JsonResponse(PlanChange::where('term_id', $term->id)->orderByDesc('plan')->orderByDesc('at')->orderByDesc('id')->limit(self::MOST_SHOWN)->get()->map(static fn (PlanChange $one): ChangeData => ChangeData::of($one, $names, $zone))->all());
     }
 
     #[Makes('/api/plan-changes/{change}/take-back', 'takeBackChange', 'Taken back', status: 204, mayConflict: true)]
@@ -79,7 +81,7 @@ final class PlanController extends Controller
         $given = $request->validate(['form' => ['required', 'uuid'], 'approach' => ['required', Rule::enum(Approach::class)], 'share' => ['required', 'numeric', 'min:0.1', 'max:0.9'], ...$this->target()]);
         $form = Form::find($given['form']) ?? throw Refused::because(Message::of('course.no_form'), 'form');
 
-        return new JsonResponse(ChangeData::of($courses->add($term, $form, ['approach' => $given['approach'], 'share' => (float) $given['share'], ...$this->ends($given, $form)], $this->viewer($request)), $this->names()), 201);
+        return new JsonResponse($this->told($courses->add($term, $form, ['approach' => $given['approach'], 'share' => (float) $given['share'], ...$this->ends($given, $form)], $this->viewer($request))), 201);
     }
 
     #[Patches('/api/courses/{course}', 'changeCourse', 'Changed', ChangeData::class, takes: ['approach?' => 'enum:outline,piece,sides', 'share?' => 'number', 'rhythm?' => 'integer|null', 'from?' => 'integer|null', 'to?' => 'integer|null', 'showing?' => 'any'], status: 200, mayConflict: true)]
@@ -99,7 +101,7 @@ final class PlanController extends Controller
             $is['showing'] = $given['showing'] === null ? null : $this->showing($course, (string) $given['showing']['on'], (int) $given['showing']['to']);
         }
 
-        return new JsonResponse(ChangeData::of($courses->change($course, [...$is, ...$this->ends($given, $course->form)], $this->viewer($request), isset($given['approach']) || array_key_exists('to', $given)), $this->names()));
+        return new JsonResponse($this->told($courses->change($course, [...$is, ...$this->ends($given, $course->form)], $this->viewer($request), isset($given['approach']) || array_key_exists('to', $given))));
     }
 
     #[Removes('/api/courses/{course}', 'removeCourse', 'Removed', mayConflict: true)]
@@ -140,7 +142,7 @@ final class PlanController extends Controller
     {
         $given = $request->validate(['plan' => ['integer', 'min:0', 'max:2']]);
 
-        return new JsonResponse(ChangeData::of($take($question, (int) ($given['plan'] ?? 0), $this->viewer($request)), $this->names()), 201);
+        return new JsonResponse($this->told($take($question, (int) ($given['plan'] ?? 0), $this->viewer($request))), 201);
     }
 
     /** @return list<TermChange> read by core from the text itself, as a file is */
@@ -183,9 +185,14 @@ final class PlanController extends Controller
         return json_encode((new Showing($on, $entry))->toData(), JSON_THROW_ON_ERROR);
     }
 
+    private function told(PlanChange $change): ChangeData
+    {
+        return ChangeData::of($change, $this->names(), app(CurrentSchool::class)->zone());
+    }
+
     /** @return array<string, string> */
     private function names(): array
     {
-        return User::where('school_id', app(\App\Models\CurrentSchool::class)->id())->pluck('name', 'id')->all();
+        return User::where('school_id', app(CurrentSchool::class)->id())->pluck('name', 'id')->all();
     }
 }

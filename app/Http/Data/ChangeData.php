@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Data;
 
 use App\Models\PlanChange;
+use DateTimeZone;
 use Gorvan\Core\Reading\Message;
 use OpenApi\Attributes as OA;
 
@@ -32,8 +33,8 @@ final readonly class ChangeData
     }
 
     /** @param  array<string, string>  $names  of users, by id */
-    public static function of(PlanChange $change, array $names): self
+    public static function of(PlanChange $change, array $names, DateTimeZone $zone): self
     {
-        return new self($change->id, $change->at->toRfc3339String(), $change->because(), $change->made_by === null ? null : $names[$change->made_by] ?? null, $change->moved(), $change->before !== null && ! $change->is_taken_back);
+        return new self($change->id, $change->at->setTimezone($zone)->toRfc3339String(), $change->because(), $change->made_by === null ? null : $names[$change->made_by] ?? null, $change->moved(), $change->before !== null && ! $change->is_taken_back);
     }
 }

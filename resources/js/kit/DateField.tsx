@@ -41,6 +41,7 @@ export function DateField({ label, hint, error, value, onValue, min, max }: Date
         <div className="relative">
           <input
             {...shared}
+            ref={(input) => input?.setCustomValidity(isWrong ? t('app.dayWrong') : '')}
             className={`${field} pr-12`}
             inputMode="text"
             autoComplete="off"
@@ -203,6 +204,7 @@ export function TimeField({ label, hint, error, value, onValue }: TimeProps) {
       {(shared) => (
         <input
           {...shared}
+          ref={(input) => input?.setCustomValidity(isWrong ? t('app.timeWrong') : '')}
           className={field}
           autoComplete="off"
           placeholder="19:00"

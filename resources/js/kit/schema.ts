@@ -1,6 +1,20 @@
 import { z } from 'zod';
+import { i18next } from '../messages';
+
+/** What is wrong with a field, in the words of the catalogue. */
+const said: z.core.$ZodErrorMap = (issue) => {
+  const letters = 'origin' in issue && issue.origin === 'string';
+  if (issue.code === 'too_small') return i18next.t('app.tooFew', { number: Number(issue.minimum) });
+  if (issue.code === 'too_big') return i18next.t(letters ? 'app.tooLong' : 'app.tooMany', { number: Number(issue.maximum) });
+  if (issue.code === 'invalid_format') return i18next.t(issue.format === 'date' ? 'app.dayWrong' : 'app.timeWrong');
+  if (issue.code === 'invalid_type') return i18next.t(issue.expected === 'int' ? 'app.wholeWrong' : 'app.numberWrong');
+  return undefined;
+};
 
 // Checks are walked and not compiled: nothing here may make code out of text.
-z.config({ jitless: true });
+z.config({ jitless: true, customError: said });
+
+/** A time of day, `HH:MM`. */
+export const timeOfDay = z.string().regex(/^\d{2}:\d{2}$/);
 
 export { z };

@@ -174,7 +174,7 @@ export function TickSpot({ meeting, course, children }: TickProps) {
       data-lessons={lessons.length > 0 ? '' : undefined}
       className={`group/tick h-full ${isOver ? 'bg-river2' : ''}`}
     >
-      <div className="relative z-10 -mb-5 hidden h-6 justify-center pointer-fine:flex">
+      <div className="relative z-10 -mb-6 hidden h-6 justify-center pointer-fine:flex">
         {lessons.map((lesson) => (
           <TickLesson key={`${lesson.kind}${String(lesson.number)}`} lesson={lesson} meeting={meeting} />
         ))}

@@ -1,3 +1,4 @@
+import { v4 } from 'uuid';
 import type { Score } from '../../api/client';
 
 export type Cells = Record<string, string>;
@@ -20,7 +21,7 @@ export type Edit =
 
 /** An id for an entry made here; the server refuses one that is in use. */
 export function newId(): string {
-  return `n-${crypto.randomUUID().slice(0, 13)}`;
+  return `n-${v4().slice(0, 13)}`;
 }
 
 function withFields(entry: Raw, fields: Raw): Raw {

@@ -1,23 +1,17 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { Controller, useForm } from 'react-hook-form';
+import { useForm } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
-import { z } from '../../kit/schema';
+import { v4 } from 'uuid';
 import type { Term } from '../../api/client';
 import { Button, TextField } from '../../kit/controls';
-import { DateField, TimeField } from '../../kit/DateField';
+import { Form } from '../../kit/Form';
+import { FormDate, FormTime } from '../../kit/formFields';
 import { clock } from '../../kit/format';
+import { z } from '../../kit/schema';
+import { meetingFields } from './meetingFields';
 import type { TermChange } from './useProposal';
 
-/** An id that no other meeting has, made here, so that sending it twice makes one meeting. */
-const freshId = (): string => crypto.randomUUID();
-
-const meeting = z.object({
-  on: z.iso.date(),
-  at: z.string().regex(/^\d{2}:\d{2}$/),
-  minutes: z.coerce.number().int().min(10).max(480),
-  room: z.string().max(120),
-  reason: z.string().max(200),
-});
+const added = meetingFields.extend({ on: z.iso.date() });
 
 /** A meeting beside the weekly pattern. */
 export function AddMeeting({ term, onPropose }: { term: Term; onPropose: (changes: TermChange[]) => void }) {
@@ -31,46 +25,32 @@ export function AddMeeting({ term, onPropose }: { term: Term; onPropose: (change
       room: '',
       reason: '',
     },
-    resolver: zodResolver(meeting),
+    resolver: zodResolver(added),
   });
   return (
-    <form
+    <Form
       className="grid gap-3 sm:grid-cols-2"
-      noValidate
-      onSubmit={(event) => {
+      onSend={(event) => {
+        // The id is made here, so that sending it twice makes one meeting.
         void handleSubmit((said) => {
-          onPropose([{ what: 'add', id: freshId(), ...said }]);
+          onPropose([{ what: 'add', id: v4(), ...said }]);
         })(event);
       }}
     >
-      <Controller
-        control={control}
-        name="on"
-        render={({ field: own }) => (
-          <DateField
-            label={t('terms.moveTo')}
-            min={term.term.startsOn}
-            max={term.term.endsOn}
-            value={own.value}
-            onValue={own.onChange}
-            error={formState.errors.on?.message}
-          />
-        )}
-      />
-      <Controller
-        control={control}
-        name="at"
-        render={({ field: own }) => (
-          <TimeField label={t('terms.moveAt')} value={own.value} onValue={own.onChange} error={formState.errors.at?.message} />
-        )}
-      />
+      <FormDate control={control} name="on" label={t('terms.moveTo')} min={term.term.startsOn} max={term.term.endsOn} />
+      <FormTime control={control} name="at" label={t('terms.moveAt')} />
       <TextField label={t('terms.length')} type="number" error={formState.errors.minutes?.message} {...register('minutes')} />
-      <TextField label={t('terms.room')} placeholder={t('terms.roomUsual')} {...register('room')} />
-      <TextField label={t('terms.reason')} {...register('reason')} />
+      <TextField
+        label={t('terms.room')}
+        placeholder={t('terms.roomUsual')}
+        error={formState.errors.room?.message}
+        {...register('room')}
+      />
+      <TextField label={t('terms.reason')} error={formState.errors.reason?.message} {...register('reason')} />
       <Button type="submit" look="primary" className="self-end">
         {t('terms.apply')}
       </Button>
-    </form>
+    </Form>
   );
 }
 
@@ -80,43 +60,25 @@ const days = z.object({ from: z.iso.date(), to: z.iso.date(), reason: z.string()
 export function CloseDays({ term, onPropose }: { term: Term; onPropose: (changes: TermChange[]) => void }) {
   const { t } = useTranslation();
   const first = term.meetings.find((one) => one.isOpen)?.on ?? term.term.startsOn;
-  const { register, handleSubmit, formState, control } = useForm({
+  const { register, handleSubmit, control } = useForm({
     defaultValues: { from: first, to: first, reason: '' },
     resolver: zodResolver(days),
   });
   return (
-    <form
+    <Form
       className="grid gap-3 sm:grid-cols-2"
-      noValidate
-      onSubmit={(event) => {
+      onSend={(event) => {
         void handleSubmit((said) => {
           onPropose([{ what: 'close', ...said }]);
         })(event);
       }}
     >
-      <Controller
-        control={control}
-        name="from"
-        render={({ field: own }) => (
-          <DateField
-            label={t('terms.closureFrom')}
-            value={own.value}
-            onValue={own.onChange}
-            error={formState.errors.from?.message}
-          />
-        )}
-      />
-      <Controller
-        control={control}
-        name="to"
-        render={({ field: own }) => (
-          <DateField label={t('terms.closureTo')} value={own.value} onValue={own.onChange} error={formState.errors.to?.message} />
-        )}
-      />
+      <FormDate control={control} name="from" label={t('terms.closureFrom')} />
+      <FormDate control={control} name="to" label={t('terms.closureTo')} />
       <TextField label={t('terms.reason')} {...register('reason')} />
       <Button type="submit" look="primary" className="self-end">
         {t('terms.closeGo')}
       </Button>
-    </form>
+    </Form>
   );
 }

@@ -1,15 +1,17 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { Controller, useForm } from 'react-hook-form';
+import { useForm } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
-import { z } from '../../kit/schema';
 import type { Course, Meeting, Term } from '../../api/client';
 import { Button, ButtonLink, Choice, TextField, Tick } from '../../kit/controls';
-import { DateField, TimeField } from '../../kit/DateField';
 import { entryName } from '../../kit/entryName';
+import { Form } from '../../kit/Form';
+import { FormDate, FormTime } from '../../kit/formFields';
 import { clock } from '../../kit/format';
+import { z } from '../../kit/schema';
 import { partOf } from '../../pictures/coursePart';
 import { sentence } from '../../messages/say';
 import { usePassageWords } from '../meeting/PlanList';
+import { meetingFields } from './meetingFields';
 import type { TermChange } from './useProposal';
 import { WhyReview } from './WhyReview';
 
@@ -161,14 +163,7 @@ function ReviewIn({ course, upTo, onPut }: { course: Course; upTo: number; onPut
   );
 }
 
-const when = z.object({
-  to: z.iso.date(),
-  at: z.string().regex(/^\d{2}:\d{2}$/),
-  minutes: z.coerce.number().int().min(10).max(480),
-  room: z.string().max(120),
-  focus: z.string().max(500),
-  reason: z.string().max(200),
-});
+const when = meetingFields.extend({ to: z.iso.date(), focus: z.string().max(500) });
 
 function When({ meeting, onPropose }: { meeting: Meeting; onPropose: (changes: TermChange[]) => void }) {
   const { t } = useTranslation();
@@ -181,12 +176,10 @@ function When({ meeting, onPropose }: { meeting: Meeting; onPropose: (changes: T
     reason: meeting.reason ?? '',
   };
   const { register, handleSubmit, formState, getValues, control } = useForm({ defaultValues: is, resolver: zodResolver(when) });
-  const wrong = (field: keyof typeof is) => formState.errors[field]?.message;
   return (
-    <form
+    <Form
       className="grid gap-3 sm:grid-cols-2"
-      noValidate
-      onSubmit={(event) => {
+      onSend={(event) => {
         void handleSubmit((said) => {
           const reason = said.reason === '' ? {} : { reason: said.reason };
           const changes: TermChange[] = [];
@@ -200,24 +193,17 @@ function When({ meeting, onPropose }: { meeting: Meeting; onPropose: (changes: T
         })(event);
       }}
     >
-      <Controller
-        control={control}
-        name="to"
-        render={({ field: own }) => (
-          <DateField label={t('terms.moveTo')} value={own.value} onValue={own.onChange} error={wrong('to')} />
-        )}
+      <FormDate control={control} name="to" label={t('terms.moveTo')} />
+      <FormTime control={control} name="at" label={t('terms.moveAt')} />
+      <TextField label={t('terms.length')} type="number" error={formState.errors.minutes?.message} {...register('minutes')} />
+      <TextField
+        label={t('terms.room')}
+        placeholder={t('terms.roomUsual')}
+        error={formState.errors.room?.message}
+        {...register('room')}
       />
-      <Controller
-        control={control}
-        name="at"
-        render={({ field: own }) => (
-          <TimeField label={t('terms.moveAt')} value={own.value} onValue={own.onChange} error={wrong('at')} />
-        )}
-      />
-      <TextField label={t('terms.length')} type="number" error={wrong('minutes')} {...register('minutes')} />
-      <TextField label={t('terms.room')} placeholder={t('terms.roomUsual')} {...register('room')} />
-      <TextField label={t('terms.focusWords')} {...register('focus')} />
-      <TextField label={t('terms.reason')} {...register('reason')} />
+      <TextField label={t('terms.focusWords')} error={formState.errors.focus?.message} {...register('focus')} />
+      <TextField label={t('terms.reason')} error={formState.errors.reason?.message} {...register('reason')} />
       <div className="flex flex-wrap gap-2 sm:col-span-2">
         <Button type="submit" look="primary">
           {t('terms.apply')}
@@ -231,25 +217,28 @@ function When({ meeting, onPropose }: { meeting: Meeting; onPropose: (changes: T
           {t('terms.cancel')}
         </Button>
       </div>
-    </form>
+    </Form>
   );
 }
 
 const BOXES = ['settle', 'warm_up', 'focus', 'review', 'new', 'run_through', 'close'] as const;
 
+const boxed = z.object({ box: z.enum(BOXES), minutes: z.coerce.number().int().min(0).max(480) });
+
 function Boxes({ meeting, onPropose }: { meeting: Meeting; onPropose: (changes: TermChange[]) => void }) {
   const { t } = useTranslation();
-  const { register, handleSubmit, watch, setValue } = useForm({
+  const { register, handleSubmit, watch, setValue, formState } = useForm({
     defaultValues: { box: 'review' as (typeof BOXES)[number], minutes: meeting.boxes.review ?? 0 },
+    resolver: zodResolver(boxed),
   });
   const box = watch('box');
   const isFixed = (meeting.pins.boxes as Record<string, number> | undefined)?.[box] !== undefined;
   return (
-    <form
+    <Form
       className="grid items-end gap-2 sm:grid-cols-[1fr_7rem_auto_auto]"
-      onSubmit={(event) => {
+      onSend={(event) => {
         void handleSubmit((said) => {
-          onPropose([{ what: 'box', meeting: meeting.id, box: said.box, minutes: Number(said.minutes) }]);
+          onPropose([{ what: 'box', meeting: meeting.id, ...said }]);
         })(event);
       }}
     >
@@ -267,7 +256,7 @@ function Boxes({ meeting, onPropose }: { meeting: Meeting; onPropose: (changes: 
           </option>
         ))}
       </Choice>
-      <TextField label={t('terms.boxMinutes')} type="number" min={0} max={480} {...register('minutes')} />
+      <TextField label={t('terms.boxMinutes')} type="number" error={formState.errors.minutes?.message} {...register('minutes')} />
       <Button type="submit">{t('terms.apply')}</Button>
       {isFixed ? (
         <Button
@@ -279,6 +268,6 @@ function Boxes({ meeting, onPropose }: { meeting: Meeting; onPropose: (changes: 
           {t('terms.boxFree')}
         </Button>
       ) : null}
-    </form>
+    </Form>
   );
 }

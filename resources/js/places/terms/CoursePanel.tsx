@@ -1,29 +1,51 @@
+import { zodResolver } from '@hookform/resolvers/zod';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { type FormEvent, useState } from 'react';
+import type { ComponentProps } from 'react';
+import { useForm } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { api, ask, type Course, type Term } from '../../api/client';
 import { formQuery, formsQuery, readAgain } from '../../api/queries';
 import { Button, Choice, RefusalLine, TextField } from '../../kit/controls';
-import { DateField } from '../../kit/DateField';
 import { entryName } from '../../kit/entryName';
+import { Form } from '../../kit/Form';
+import { FormDate } from '../../kit/formFields';
+import { Asked } from '../../kit/page';
+import { z } from '../../kit/schema';
 import { useTell } from '../../kit/toasts';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
 
 const APPROACHES = ['piece', 'outline', 'sides'] as const;
-type Approach = (typeof APPROACHES)[number];
+
+/** What is said of any course, one that is there or one that is added. The share is in per cent. */
+const courseFields = z.object({
+  approach: z.enum(APPROACHES),
+  share: z.coerce.number().int().min(10).max(90),
+  to: z.coerce.number().int(),
+});
+const changed = courseFields.extend({
+  rhythm: z.string(),
+  showingOn: z.literal('').or(z.iso.date()),
+  showingTo: z.coerce.number().int(),
+});
 
 /** A course of a term: how the material goes round, its share, how far it aims, its showing and its rhythm. */
 export function CoursePanel({ term, course, onDone }: { term: Term; course: Course; onDone: () => void }) {
   const { t } = useTranslation();
   const tell = useTell();
   const [refusal, setProblem] = useProblem();
-  const [approach, setApproach] = useState(course.approach as Approach);
-  const [share, setShare] = useState(String(Math.round(100 * course.share)));
-  const [rhythm, setRhythm] = useState(course.rhythm === null ? '' : String(course.rhythm));
-  const [to, setTo] = useState(String(course.target.to));
-  const [on, setOn] = useState(course.showingOn ?? '');
-  const [showingTo, setShowingTo] = useState(String(course.showingTo ?? course.target.to));
+  const { register, handleSubmit, formState, control } = useForm({
+    defaultValues: {
+      approach: course.approach as (typeof APPROACHES)[number],
+      share: Math.round(100 * course.share),
+      rhythm: course.rhythm === null ? '' : String(course.rhythm),
+      to: course.target.to,
+      showingOn: course.showingOn ?? '',
+      showingTo: course.showingTo ?? course.target.to,
+    },
+    // The only course has all of the minutes, and is not asked.
+    resolver: zodResolver(term.courses.length > 1 ? changed : changed.extend({ share: z.number() })),
+  });
   const done = async () => {
     await readAgain('plan');
     await readAgain('score');
@@ -31,16 +53,16 @@ export function CoursePanel({ term, course, onDone }: { term: Term; course: Cour
     tell(t('terms.changed'));
   };
   const save = useMutation({
-    mutationFn: () =>
+    mutationFn: ({ approach, share, rhythm, to, showingOn, showingTo }: z.output<typeof changed>) =>
       ask(
         api.PATCH('/api/courses/{course}', {
           params: { path: { course: course.id } },
           body: {
             ...(approach === course.approach ? {} : { approach }),
-            ...(term.courses.length > 1 ? { share: Number(share) / 100 } : {}),
+            ...(term.courses.length > 1 ? { share: share / 100 } : {}),
             rhythm: rhythm === '' ? null : Number(rhythm),
-            ...(Number(to) === course.target.to ? {} : { to: Number(to) }),
-            showing: (on === '' ? null : { on, to: Number(showingTo) }) as never,
+            ...(to === course.target.to ? {} : { to }),
+            showing: (showingOn === '' ? null : { on: showingOn, to: showingTo }) as never,
           },
         }),
       ),
@@ -60,43 +82,20 @@ export function CoursePanel({ term, course, onDone }: { term: Term; course: Cour
     </option>
   ));
   return (
-    <form
+    <Form
       className="flex flex-col gap-3"
-      noValidate
-      onSubmit={(event: FormEvent) => {
-        event.preventDefault();
-        send(undefined);
+      onSend={(event) => {
+        void handleSubmit(send)(event);
       }}
     >
-      <ApproachChoice value={approach} onValue={setApproach} />
+      <ApproachChoice {...register('approach')} />
       {term.courses.length > 1 ? (
-        <TextField
-          label={t('terms.courseShare')}
-          type="number"
-          min={10}
-          max={90}
-          value={share}
-          onChange={(event) => {
-            setShare(event.target.value);
-          }}
-        />
+        <TextField label={t('terms.courseShare')} type="number" error={formState.errors.share?.message} {...register('share')} />
       ) : null}
-      <Choice
-        label={t('terms.targetTo')}
-        value={to}
-        onChange={(event) => {
-          setTo(event.target.value);
-        }}
-      >
+      <Choice label={t('terms.targetTo')} {...register('to')}>
         {entries}
       </Choice>
-      <Choice
-        label={t('terms.rhythm')}
-        value={rhythm}
-        onChange={(event) => {
-          setRhythm(event.target.value);
-        }}
-      >
+      <Choice label={t('terms.rhythm')} {...register('rhythm')}>
         <option value="">{t('terms.rhythmUsual', { count: course.usualRhythm })}</option>
         {[1, 2, 3, 4, 5, 6].map((one) => (
           <option key={one} value={one}>
@@ -106,14 +105,14 @@ export function CoursePanel({ term, course, onDone }: { term: Term; course: Cour
         <option value="0">{t('terms.rhythmNever')}</option>
       </Choice>
       <div className="grid grid-cols-2 gap-3">
-        <DateField label={t('terms.showingOn')} min={term.term.startsOn} max={term.term.endsOn} value={on} onValue={setOn} />
-        <Choice
-          label={t('terms.showingTo')}
-          value={showingTo}
-          onChange={(event) => {
-            setShowingTo(event.target.value);
-          }}
-        >
+        <FormDate
+          control={control}
+          name="showingOn"
+          label={t('terms.showingOn')}
+          min={term.term.startsOn}
+          max={term.term.endsOn}
+        />
+        <Choice label={t('terms.showingTo')} {...register('showingTo')}>
           {entries}
         </Choice>
       </div>
@@ -133,20 +132,14 @@ export function CoursePanel({ term, course, onDone }: { term: Term; course: Cour
           </Button>
         ) : null}
       </div>
-    </form>
+    </Form>
   );
 }
 
-function ApproachChoice({ value, onValue }: { value: Approach; onValue: (value: Approach) => void }) {
+function ApproachChoice(props: Omit<ComponentProps<typeof Choice>, 'label' | 'children'>) {
   const { t } = useTranslation();
   return (
-    <Choice
-      label={t('terms.approach')}
-      value={value}
-      onChange={(event) => {
-        onValue(event.target.value as Approach);
-      }}
-    >
+    <Choice label={t('terms.approach')} {...props}>
       {APPROACHES.map((one) => (
         <option key={one} value={one}>
           {t(`terms.approaches.${one}`)}
@@ -159,22 +152,34 @@ function ApproachChoice({ value, onValue }: { value: Approach; onValue: (value: 
 /** One more form in the same term; the others give up what it takes. */
 export function AddCourse({ term, onDone }: { term: Term; onDone: () => void }) {
   const { t } = useTranslation();
-  const tell = useTell();
   const forms = useQuery(formsQuery);
+  return (
+    <Asked query={forms}>
+      {(all) => {
+        const free = all.filter((form) => !term.courses.some((course) => course.form.id === form.id));
+        return free.length === 0 ? <p>{t('terms.courseNone')}</p> : <Adding term={term} forms={free} onDone={onDone} />;
+      }}
+    </Asked>
+  );
+}
+
+function Adding({ term, forms, onDone }: { term: Term; forms: { id: string; title: string }[]; onDone: () => void }) {
+  const { t } = useTranslation();
+  const tell = useTell();
   const [refusal, setProblem] = useProblem();
-  const free = (forms.data ?? []).filter((form) => !term.courses.some((course) => course.form.id === form.id));
-  const [chosen, setForm] = useState('');
-  const form = chosen === '' ? (free[0]?.id ?? '') : chosen;
-  const shape = useQuery({ ...formQuery(form), enabled: form !== '' });
-  const [approach, setApproach] = useState<Approach>('piece');
-  const [share, setShare] = useState('30');
-  const [to, setTo] = useState('');
+  const { register, handleSubmit, formState, watch, setValue } = useForm({
+    // Nothing said of how far means to the end.
+    defaultValues: { form: forms[0]?.id ?? '', approach: 'piece' as (typeof APPROACHES)[number], share: 30, to: 0 },
+    resolver: zodResolver(courseFields.extend({ form: z.string() })),
+  });
+  const form = watch('form');
+  const entries = useQuery(formQuery(form)).data?.entries ?? [];
   const add = useMutation({
-    mutationFn: () =>
+    mutationFn: ({ to, share, ...said }: z.output<typeof courseFields> & { form: string }) =>
       ask(
         api.POST('/api/terms/{term}/courses', {
           params: { path: { term: term.term.id } },
-          body: { form, approach, share: Number(share) / 100, ...(to === '' ? {} : { to: Number(to) }) },
+          body: { ...said, share: share / 100, ...(to === 0 ? {} : { to }) },
         }),
       ),
     onSuccess: async () => {
@@ -186,56 +191,40 @@ export function AddCourse({ term, onDone }: { term: Term; onDone: () => void }) 
   });
   const send = useOnce(add);
   return (
-    <form
+    <Form
       className="flex flex-col gap-3"
-      noValidate
-      onSubmit={(event: FormEvent) => {
-        event.preventDefault();
-        send(undefined);
+      onSend={(event) => {
+        void handleSubmit(send)(event);
       }}
     >
       <Choice
         label={t('terms.courseForm')}
-        value={form}
-        onChange={(event) => {
-          setForm(event.target.value);
-          setTo('');
-        }}
+        {...register('form', {
+          onChange: () => {
+            setValue('to', 0);
+          },
+        })}
       >
-        {free.map((one) => (
+        {forms.map((one) => (
           <option key={one.id} value={one.id}>
             {one.title}
           </option>
         ))}
       </Choice>
-      <ApproachChoice value={approach} onValue={setApproach} />
-      <TextField
-        label={t('terms.courseShare')}
-        type="number"
-        min={10}
-        max={90}
-        value={share}
-        onChange={(event) => {
-          setShare(event.target.value);
-        }}
-      />
-      <Choice
-        label={t('terms.targetTo')}
-        value={to === '' ? String(shape.data?.entries.length ?? '') : to}
-        onChange={(event) => {
-          setTo(event.target.value);
-        }}
-      >
-        {(shape.data?.entries ?? []).map((entry) => (
+      <ApproachChoice {...register('approach')} />
+      <TextField label={t('terms.courseShare')} type="number" error={formState.errors.share?.message} {...register('share')} />
+      <Choice label={t('terms.targetTo')} {...register('to')}>
+        <option value={0}>{t('terms.targetWhole')}</option>
+        {entries.map((entry) => (
           <option key={entry.key} value={entry.position}>
             {entryName(entry)}
           </option>
         ))}
       </Choice>
       <RefusalLine refusal={refusal} />
-      <Button look="primary" type="submit" disabled={add.isPending || form === ''}>
+      <Button look="primary" type="submit" disabled={add.isPending}>
         {t(add.isPending ? 'terms.courseSaving' : 'terms.courseAdd')}
       </Button>
-    </form>
+    </Form>
   );
 }

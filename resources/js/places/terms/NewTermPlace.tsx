@@ -1,5 +1,6 @@
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
-import { type FormEvent, useState } from 'react';
+import type { TFunction } from 'i18next';
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate, useSearchParams } from 'react-router';
 import { api, ask, type Closure, type NewTerm, Problem, type Term } from '../../api/client';
@@ -9,6 +10,7 @@ import { DateField, TimeField } from '../../kit/DateField';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { entryName } from '../../kit/entryName';
 import { clock, day } from '../../kit/format';
+import { Form } from '../../kit/Form';
 import { Asked, Empty, Heading, Page, Warnings } from '../../kit/page';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
@@ -38,10 +40,12 @@ function fresh(today: string, group: string, title: string): Draft {
   };
 }
 
-/** What a term is called by its season. */
-function nextTitle(from: string): string {
-  const season = ['Winter', 'Spring', 'Summer', 'Autumn'][Math.floor((Number(from.slice(5, 7)) % 12) / 3)] ?? '';
-  return `${season} ${from.slice(0, 4)}`;
+const SEASONS = ['winter', 'spring', 'summer', 'autumn'] as const;
+
+/** What a term is called by the season of its first day, north of the equator; one writes another over it. */
+function nextTitle(from: string, t: TFunction): string {
+  const season = SEASONS[Math.floor((Number(from.slice(5, 7)) % 12) / 3)] ?? 'winter';
+  return `${t(`terms.seasons.${season}`)} ${from.slice(0, 4)}`;
 }
 
 /** Laying a group's form over a term: the dates show as they are typed, and a date is closed by choosing it. */
@@ -78,7 +82,7 @@ export function NewTermPlace() {
 }
 
 /** A term that goes on where another leaves off: the same evenings, as many weeks, the same way. */
-function following(term: Term, today: string): Draft {
+function following(term: Term, today: string, t: TFunction): Draft {
   const from = [daysLater(term.term.endsOn, 1), today].sort()[1] as string;
   const days = (Date.parse(term.term.endsOn) - Date.parse(term.term.startsOn)) / 86_400_000;
   const seen = new Map<string, { weekday: string; at: string; minutes: number }>();
@@ -89,7 +93,7 @@ function following(term: Term, today: string): Draft {
   }
   const usual = [...seen.values()].slice(0, 7);
   return {
-    ...fresh(from, term.term.groupId, nextTitle(from)),
+    ...fresh(from, term.term.groupId, nextTitle(from, t)),
     to: daysLater(from, Math.round(days)),
     ...(usual.length > 0 ? { pattern: usual } : {}),
     approach: (term.courses[0]?.approach ?? 'piece') as Draft['approach'],
@@ -110,7 +114,7 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
   const [draft, setDraft] = useState<Draft>(() => {
     const first =
       (groups.find((group) => group.id === wanted) ?? groups.find((group) => group.termId === null) ?? groups[0])?.id ?? '';
-    if (before !== null) return following(before, today);
+    if (before !== null) return following(before, today, t);
     const read = readDraft<Draft>(DRAFT) ?? fresh(today, first, t('terms.nextTitle'));
     if (wanted !== '' && groups.some((group) => group.id === wanted)) return { ...read, group: wanted };
     return groups.some((group) => group.id === read.group) ? read : { ...read, group: first };
@@ -180,12 +184,11 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
     },
   });
   const send = useOnce(lay);
-  function submit(event: FormEvent) {
-    event.preventDefault();
+  const submit = () => {
     send(draft);
-  }
+  };
   return (
-    <form onSubmit={submit} className="grid max-w-6xl gap-x-12 gap-y-4 lg:grid-cols-[24rem_1fr]" noValidate>
+    <Form onSend={submit} className="grid max-w-6xl gap-x-12 gap-y-4 lg:grid-cols-[24rem_1fr]">
       <div className="flex flex-col gap-3">
         <Choice
           label={t('terms.group')}
@@ -433,6 +436,6 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
         </div>
         <p className="mt-4 text-sm text-soft">{t('terms.planHint')}</p>
       </div>
-    </form>
+    </Form>
   );
 }

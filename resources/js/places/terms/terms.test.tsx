@@ -1,44 +1,19 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, render, screen, waitFor, within } from '@testing-library/react';
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { createMemoryRouter, RouterProvider } from 'react-router';
 import { afterEach, beforeAll, beforeEach, expect, test, vi } from 'vitest';
 import { course, form, meeting, review, term } from '../../../../tests/pages/sample';
+import { server, standIn } from '../../../../tests/pages/server';
+import { showAt } from '../../../../tests/pages/show';
 import type { Term } from '../../api/client';
 import { queryClient } from '../../api/queries';
-import { Toasts } from '../../kit/toasts';
 import '../../messages';
 import { ComparePlace } from './ComparePlace';
 import { TermPlace } from './TermPlace';
 
-interface Sent {
-  method: string;
-  url: string;
-  body: unknown;
-}
-let sent: Sent[] = [];
-let answers: Record<string, unknown> = {};
-let refuse: Record<string, { status: number; text: string }> = {};
-vi.mock('../../api/client', async (original) => {
-  const by =
-    (method: string) =>
-    (url: string, options?: { body?: unknown }): Promise<unknown> => {
-      sent.push({ method, url, body: options?.body });
-      const refused = refuse[`${method} ${url}`];
-      return Promise.resolve(
-        refused
-          ? {
-              error: { code: 'plan.as_kept', with: { text: refused.text } },
-              response: new Response(null, { status: refused.status }),
-            }
-          : { data: answers[`${method} ${url}`] ?? [], response: new Response(null, { status: 200 }) },
-      );
-    };
-  return {
-    ...(await original<typeof import('../../api/client')>()),
-    api: { GET: by('GET'), POST: by('POST'), PATCH: by('PATCH'), DELETE: by('DELETE') },
-  };
-});
+vi.mock('../../api/client', async (original) => ({
+  ...(await original<typeof import('../../api/client')>()),
+  api: standIn,
+}));
 
 const planned = (id: string, on: string, number: number | null) =>
   meeting({
@@ -71,10 +46,8 @@ beforeAll(() => {
   Element.prototype.scrollIntoView = () => undefined;
 });
 beforeEach(() => {
-  sent = [];
-  refuse = {};
   queryClient.clear();
-  answers = {
+  server.reset({
     'GET /api/terms/{term}': laid(),
     'GET /api/terms/{term}/questions': [],
     'GET /api/terms/{term}/changes': [],
@@ -106,27 +79,16 @@ beforeEach(() => {
       isOld: false,
       answer: null,
     },
-  };
+  });
 });
 afterEach(cleanup);
 
-const show = (path = '/terms/term') => {
-  const router = createMemoryRouter(
-    [
-      { path: '/terms/:term', Component: TermPlace },
-      { path: '/terms/:term/compare', Component: ComparePlace },
-    ],
-    { initialEntries: [path] },
-  );
-  return render(
-    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
-      <Toasts>
-        <RouterProvider router={router} />
-      </Toasts>
-    </QueryClientProvider>,
-  );
-};
-const of = (method: string, url: string) => sent.filter((one) => one.method === method && one.url === url);
+const show = (path = '/terms/term') =>
+  showAt(path, [
+    { path: '/terms/:term', Component: TermPlace },
+    { path: '/terms/:term/compare', Component: ComparePlace },
+  ]);
+const of = server.got;
 
 test('what the term comes to is said in words, with the numbers behind Why', async () => {
   show();
@@ -165,7 +127,13 @@ test('a change is looked at before it is made: words, cost, ghosts; taken over o
 });
 
 test('a change that is refused says why and can be dropped', async () => {
-  refuse = { 'POST /api/terms/{term}/changes/preview': { status: 422, text: 'There is another meeting then' } };
+  server.refusals = {
+    'POST /api/terms/{term}/changes/preview': {
+      status: 422,
+      code: 'plan.as_kept',
+      with: { text: 'There is another meeting then' },
+    },
+  };
   show();
   await userEvent.click(await screen.findByText('As a table'));
   await userEvent.click(screen.getByRole('button', { name: 'Change Tue 20 Jan' }));
@@ -214,7 +182,7 @@ test('a question is asked once, says how far it is, and its answer is taken over
   show();
   await userEvent.click(await screen.findByRole('button', { name: 'How many more minutes?' }));
   expect(of('POST', '/api/terms/{term}/questions')).toHaveLength(1);
-  answers['GET /api/terms/{term}/questions'] = [
+  server.answers['GET /api/terms/{term}/questions'] = [
     {
       id: 'q',
       kind: 'minutes',
@@ -247,7 +215,7 @@ test('a question is asked once, says how far it is, and its answer is taken over
 });
 
 test('several courses are woven one at a time, and a term that is over is not changed', async () => {
-  answers['GET /api/terms/{term}'] = {
+  server.answers['GET /api/terms/{term}'] = {
     ...laid(),
     courses: [course({ share: 0.7 }), course({ id: 'other', share: 0.3, form: form({ id: 'second', title: 'Old lamps' }) })],
   };
@@ -255,7 +223,7 @@ test('several courses are woven one at a time, and a term that is over is not ch
   await userEvent.click(await screen.findByRole('radio', { name: 'Old lamps · 30 %' }));
   expect(screen.getByRole('radio', { name: 'Old lamps · 30 %' }).getAttribute('aria-checked')).toBe('true');
   cleanup();
-  answers['GET /api/terms/{term}'] = { ...laid(), isOver: true };
+  server.answers['GET /api/terms/{term}'] = { ...laid(), isOver: true };
   show();
   await screen.findByText(/Comes to movement/);
   expect(screen.queryByRole('button', { name: 'Add a meeting' })).toBeNull();
@@ -295,7 +263,7 @@ test('three plans stand side by side with their figures, and one is made the pla
     expected,
     boxes: [{ kind: 'review', minutes: 40 }],
   });
-  answers['GET /api/terms/{term}/questions'] = [
+  server.answers['GET /api/terms/{term}/questions'] = [
     {
       id: 'q',
       kind: 'compare',

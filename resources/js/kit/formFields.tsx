@@ -1,0 +1,28 @@
+import type { ComponentProps } from 'react';
+import { type Control, type FieldPath, type FieldValues, useController } from 'react-hook-form';
+import { DateField, TimeField } from './DateField';
+
+interface Owned<V extends FieldValues> {
+  control: Control<V>;
+  name: FieldPath<V>;
+}
+
+/** A day of a form. */
+export function FormDate<V extends FieldValues>({
+  control,
+  name,
+  ...rest
+}: Owned<V> & Omit<ComponentProps<typeof DateField>, 'value' | 'onValue' | 'error'>) {
+  const { field, fieldState } = useController({ control, name });
+  return <DateField {...rest} value={field.value as string} onValue={field.onChange} error={fieldState.error?.message} />;
+}
+
+/** A time of a form. */
+export function FormTime<V extends FieldValues>({
+  control,
+  name,
+  ...rest
+}: Owned<V> & Omit<ComponentProps<typeof TimeField>, 'value' | 'onValue' | 'error'>) {
+  const { field, fieldState } = useController({ control, name });
+  return <TimeField {...rest} value={field.value as string} onValue={field.onChange} error={fieldState.error?.message} />;
+}

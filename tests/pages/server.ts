@@ -1,0 +1,39 @@
+/** What stands in for the server in tests of the pages: answers that are set, refusals, and what was sent. */
+interface Sent {
+  method: string;
+  url: string;
+  body: unknown;
+}
+interface Refusal {
+  status: number;
+  code: string;
+  with?: Record<string, unknown>;
+}
+
+export const server = {
+  sent: [] as Sent[],
+  answers: {} as Record<string, unknown>,
+  refusals: {} as Record<string, Refusal>,
+  reset(answers: Record<string, unknown>) {
+    server.sent = [];
+    server.refusals = {};
+    server.answers = answers;
+  },
+  /** What was sent to one address, in order. */
+  got: (method: string, url: string) => server.sent.filter((one) => one.method === method && one.url === url),
+};
+
+const by =
+  (method: string) =>
+  (url: string, options?: { body?: unknown }): Promise<unknown> => {
+    server.sent.push({ method, url, body: options?.body });
+    const refused = server.refusals[`${method} ${url}`];
+    return Promise.resolve(
+      refused
+        ? { error: { code: refused.code, with: refused.with ?? {} }, response: new Response(null, { status: refused.status }) }
+        : { data: server.answers[`${method} ${url}`] ?? [], response: new Response(null, { status: 200 }) },
+    );
+  };
+
+/** The typed client with this server behind it, for `vi.mock`. */
+export const standIn = { GET: by('GET'), POST: by('POST'), PATCH: by('PATCH'), PUT: by('PUT'), DELETE: by('DELETE') };
