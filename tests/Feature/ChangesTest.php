@@ -49,7 +49,10 @@ test('an extra meeting is added, a week is closed, a meeting is longer and in an
     expect(array_sum((array) ($this->meeting)(2)['boxes']))->toBe(100);
 });
 
-test('what cannot be is refused with the nearest thing that can, and changes nothing', function (array $change, string $says) {
+test('what cannot be is refused with the nearest thing that can, and changes nothing', function (array $change, string $says, array $first = []) {
+    if ($first !== []) {
+        ($this->change)(array_map(fn (array $one) => [...$one, 'meeting' => $this->ids[$change['meeting']]], $first))->assertCreated();
+    }
     $before = ($this->show)();
     $change['meeting'] = isset($change['meeting']) ? $this->ids[$change['meeting']] : null;
     $change['course'] = isset($change['course']) ? $this->course : null;
@@ -61,6 +64,8 @@ test('what cannot be is refused with the nearest thing that can, and changes not
     'out of the term' => [['what' => 'move', 'meeting' => 1, 'to' => '2026-05-01'], 'from 2026-01-06 to 2026-03-10'],
     'into the past' => [['what' => 'move', 'meeting' => 1, 'to' => '2026-01-05'], 'is not in the term'],
     'too short' => [['what' => 'minutes', 'meeting' => 1, 'minutes' => 5], '10'],
+    'shorter than the boxes that are fixed' => [['what' => 'minutes', 'meeting' => 1, 'minutes' => 12], 'The boxes with minutes of their own take', [['what' => 'box', 'box' => 'close', 'minutes' => 13]]],
+    'days outside the term' => [['what' => 'close', 'from' => '2026-05-01', 'to' => '2026-05-02'], '2026-05-01 is not in the term, which goes from 2026-01-06 to 2026-03-10'],
     'boxes too long' => [['what' => 'box', 'meeting' => 1, 'box' => 'warm_up', 'minutes' => 58], 'The boxes with minutes of their own take'],
     'a lesson there is not' => [['what' => 'lesson', 'course' => true, 'meeting' => 1, 'number' => 99], 'There is no lesson 99 left'],
     'a lesson before the one it follows' => [['what' => 'lesson', 'course' => true, 'meeting' => 0, 'number' => 3], 'comes before it. The earliest evening for it is'],
@@ -126,6 +131,13 @@ test('what was changed can be looked at later: when, by whom, because of what, a
     $all = $this->getJson("$this->url/changes")->assertOk()->json();
     expect($all[0])->toMatchArray(['by' => null, 'canBeTakenBack' => false])->and($all[0]['cause']['code'])->toBe('cause.logged')->and($all[0]['moved'])->not->toBe([])
         ->and($all[1])->toMatchArray(['by' => 'Teacher', 'canBeTakenBack' => true]);
+});
+
+test('a change is dated by the day it is at the school, not where the server stands', function () {
+    $this->user->school->update(['timezone' => 'Pacific/Auckland']);
+    $this->clockAt('2026-01-06T12:30:00Z'); // the seventh has begun there
+    ($this->change)([['what' => 'nothing_new', 'meeting' => $this->ids[1]]])->assertCreated()->assertJsonPath('at', '2026-01-07T01:30:00+13:00');
+    expect($this->getJson("$this->url/changes")->json('0.at'))->toBe('2026-01-07T01:30:00+13:00');
 });
 
 test('who joins or leaves has the running terms planned again, because of that', function () {

@@ -18,6 +18,6 @@ final readonly class ChangeMinutes implements TermChange
             $draft->checkFree($meeting->on, $meeting->at, $this->minutes, $meeting->id);
         }
 
-        return $draft->put($meeting->with(['minutes' => $this->minutes, 'reason' => $this->reason ?? $meeting->reason]));
+        return $draft->put($meeting->with(['minutes' => $this->minutes, 'reason' => $this->reason ?? $meeting->reason])->fitting());
     }
 }

@@ -46,6 +46,11 @@ final class ChangeRefused extends DomainException
         return new self($nearest === null ? Message::of('change.taken', on: $on, at: $at) : Message::of('change.taken_nearest', on: $on, at: $at, nearest: $nearest));
     }
 
+    public static function takesNoPlace(string $on): self
+    {
+        return new self(Message::of('change.takes_no_place', on: $on));
+    }
+
     public static function lastMeeting(): self
     {
         return new self(Message::of('change.last_meeting'));

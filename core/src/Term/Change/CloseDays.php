@@ -19,6 +19,9 @@ final readonly class CloseDays implements TermChange
         if ($this->to < $this->from) {
             throw ChangeRefused::backwards($this->from, $this->to);
         }
+        if ($this->to < $draft->from || $this->from > $draft->to) {
+            throw ChangeRefused::outside($this->from, $draft->from, $draft->to);
+        }
         $closure = new Closure($this->from, $this->to);
         foreach ($draft->taking() as $meeting) {
             if ($closure->covers($meeting->on) && $meeting->isOpen) {

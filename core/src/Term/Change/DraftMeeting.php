@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Term\Change;
 
+use Gorvan\Core\Term\BoxesTooLong;
 use Gorvan\Core\Term\MeetingPins;
 use Gorvan\Core\Term\MeetingState;
 
@@ -25,6 +26,18 @@ final readonly class DraftMeeting
         public ?string $room = null,
         public MeetingPins $pins = new MeetingPins,
     ) {
+    }
+
+    /**
+     * The same, when the boxes with minutes of their own fit into it.
+     *
+     * @throws BoxesTooLong
+     */
+    public function fitting(): self
+    {
+        $fixed = array_sum($this->pins->boxes);
+
+        return $fixed <= $this->minutes ? $this : throw BoxesTooLong::fixed($this->minutes, $fixed);
     }
 
     /**

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Term\Change;
 
-use Gorvan\Core\Term\BoxesTooLong;
-
 /** A box has minutes of its own; null to leave them to the plan. */
 final readonly class FixBox implements TermChange
 {
@@ -20,10 +18,7 @@ final readonly class FixBox implements TermChange
         if ($this->minutes !== null) {
             $boxes[$this->box] = $this->minutes;
         }
-        if (array_sum($boxes) > $meeting->minutes) {
-            throw BoxesTooLong::fixed($meeting->minutes, array_sum($boxes));
-        }
 
-        return $draft->put($meeting->pinned(['boxes' => $boxes]));
+        return $draft->put($meeting->pinned(['boxes' => $boxes])->fitting());
     }
 }

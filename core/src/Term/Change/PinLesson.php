@@ -18,6 +18,9 @@ final readonly class PinLesson implements TermChange
             return $draft;
         }
         $meeting = $draft->meeting($this->meeting);
+        if (! $meeting->state->takesPlace()) {
+            throw ChangeRefused::takesNoPlace($meeting->on);
+        }
         $there = $meeting->pins->lessons[$this->course] ?? null;
         if ($there !== null) {
             throw ChangeRefused::twoLessons($meeting->on, $this->number, $there);
