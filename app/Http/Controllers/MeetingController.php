@@ -233,7 +233,7 @@ final class MeetingController extends Controller
      */
     private static function named(\Illuminate\Database\Eloquent\Collection $courses): array
     {
-        return array_values($courses->map(static fn (Course $one): CourseFormData => new CourseFormData($one->id, $one->form_id, $one->form->title, $one->approach->minutesPerLoad()))->all());
+        return array_values($courses->map(static fn (Course $one): CourseFormData => new CourseFormData($one->id, $one->form_id, $one->form->title))->all());
     }
 
     /**

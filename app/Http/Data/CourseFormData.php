@@ -17,8 +17,6 @@ final readonly class CourseFormData
         public string $formId,
         #[OA\Property]
         public string $title,
-        #[OA\Property]
-        public float $minutesPerLoad,
     ) {
     }
 }

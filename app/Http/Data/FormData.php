@@ -17,6 +17,7 @@ use Gorvan\Core\Lesson\LessonCut;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Lesson\RecapFinder;
 use Gorvan\Core\Reading\Message;
+use Gorvan\Core\Term\Approach;
 use OpenApi\Attributes as OA;
 
 /** A form, cut into lessons, with everything the cut was decided by. */
@@ -90,14 +91,14 @@ final readonly class FormData
     {
         $cut = (new LessonCutter)->kept($placed->form, $course->course($placed)->scope([]), $course->lessons());
 
-        return self::of($placed->form, $cut, $placed->ids, $row);
+        return self::of($placed->form, $cut, $placed->ids, $row, approach: $course->approach);
     }
 
     /**
      * @param  list<string>  $ids row ids by position, empty for a form that is not saved
      * @param  list<Message>  $moved
      */
-    public static function of(Form $form, LessonCut $cut, array $ids = [], ?FormRow $row = null, array $moved = []): self
+    public static function of(Form $form, LessonCut $cut, array $ids = [], ?FormRow $row = null, array $moved = [], ?Approach $approach = null): self
     {
         $time = new RunTime($form);
         $recaps = new RecapFinder($form, $cut->joins);
@@ -117,8 +118,8 @@ final readonly class FormData
             entries: array_map(static fn (EntryLoad $load): EntryData => EntryData::of($form, $load, $ids[$load->position - 1] ?? ''), $cut->loads),
             sections: array_map(static fn (Section $section): SectionData => new SectionData($section->title, $section->first, $section->last), $form->sections),
             joins: array_map(static fn (JoinRest $join): JoinData => new JoinData($join->after, $join->rest, $join->pin?->value), $cut->joins),
-            lessons: array_map(static function (int $at, Lesson $lesson) use ($recaps, $time): LessonData {
-                return new LessonData($at + 1, $lesson->from, $lesson->to, $lesson->load, PassageData::of($recaps->before($lesson->from)), $time->secondsBetween($lesson->from, $lesson->to));
+            lessons: array_map(static function (int $at, Lesson $lesson) use ($recaps, $time, $approach): LessonData {
+                return new LessonData($at + 1, $lesson->from, $lesson->to, $lesson->load, PassageData::of($recaps->before($lesson->from)), $time->secondsBetween($lesson->from, $lesson->to), RoundData::of($approach, $lesson->load));
             }, array_keys($cut->lessons), $cut->lessons),
             moved: $moved,
         );

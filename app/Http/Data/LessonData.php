@@ -10,6 +10,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class LessonData
 {
+    /** @param  list<RoundData>  $rounds  in a course; none on the form's own page */
     public function __construct(
         #[OA\Property]
         public int $number,
@@ -23,6 +24,8 @@ final readonly class LessonData
         public ?PassageData $recap,
         #[OA\Property]
         public float $seconds,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: RoundData::class))]
+        public array $rounds,
     ) {
     }
 }

@@ -8,6 +8,7 @@ use App\Models\CurrentSchool;
 use App\Models\Meeting;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Reading\Message;
+use Gorvan\Core\Term\MeetingBoxes;
 use Gorvan\Core\Term\MeetingPlan;
 use Gorvan\Core\Term\PlannedReview;
 use OpenApi\Attributes as OA;
@@ -40,6 +41,8 @@ final readonly class MeetingRow
         public ?string $kind,
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer'))]
         public object $boxes,
+        #[OA\Property(type: 'object', description: 'per cent of the meeting', additionalProperties: new OA\AdditionalProperties(type: 'integer'))]
+        public object $shares,
         #[OA\Property]
         public ?int $lessonNumber,
         #[OA\Property]
@@ -94,6 +97,7 @@ final readonly class MeetingRow
             isToday: $meeting->on === $today,
             kind: $plan?->kind->value,
             boxes: (object) ($plan->boxes ?? []),
+            shares: (object) MeetingBoxes::percents(),
             lessonNumber: $isAsPlanned && $given !== null ? $part?->lesson?->number : null,
             lesson: PassageData::of($given),
             recap: PassageData::of($form->passageOf($part->recap ?? [])),

@@ -21,6 +21,12 @@ enum Approach: string
         };
     }
 
+    /** Whole minutes a lesson takes, rounded up (engine 8). Pure. */
+    public function minutesFor(float $load, LessonKind $kind = LessonKind::Fresh): int
+    {
+        return MeetingBoxes::roundedUp($load * $this->minutesPerLoad($kind));
+    }
+
     /** The mean recall of the last lesson from which the next one is given. */
     public function gate(): float
     {

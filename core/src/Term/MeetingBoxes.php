@@ -95,6 +95,12 @@ final readonly class MeetingBoxes
         return self::parts(self::around($total, $fixed)['middle'], $shares);
     }
 
+    /** @return array<string, int> what settle, warm-up, focus and close take of a meeting, per cent (engine 8, *default*) */
+    public static function percents(): array
+    {
+        return array_map(static fn (int $thousandths): int => intdiv($thousandths, 10), array_diff_key(self::AROUND, ['middle' => true]));
+    }
+
     /** What stays for review of a course's middle: a fifth, rounded up. */
     public static function keptForReview(int $middle): int
     {

@@ -16,6 +16,21 @@ export function Button({ look = 'plain', className = '', type = 'button', ...res
   return <button type={type} className={`${looks[look]} ${className}`} {...rest} />;
 }
 
+/** Puts the page on paper. */
+export function PrintButton() {
+  const { t } = useTranslation();
+  return (
+    <Button
+      look="primary"
+      onClick={() => {
+        window.print();
+      }}
+    >
+      {t('terms.printed')}
+    </Button>
+  );
+}
+
 export function ButtonLink({ look = 'plain', className = '', ...rest }: ComponentProps<typeof Link> & { look?: Look }) {
   return <Link className={`${looks[look]} no-underline ${className}`} {...rest} />;
 }

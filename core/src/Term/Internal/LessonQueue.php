@@ -8,7 +8,6 @@ use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Term\Approach;
 use Gorvan\Core\Term\CourseOutset;
 use Gorvan\Core\Term\LessonKind;
-use Gorvan\Core\Term\MeetingBoxes;
 
 /**
  * Which lessons of a course are still to be given, and in which order.
@@ -73,6 +72,6 @@ final readonly class LessonQueue
     {
         $load = $outset->cut->loadOf($passage);
 
-        return new QueuedLesson($number, $kind, $passage, $load, MeetingBoxes::roundedUp($load * $outset->course->approach->minutesPerLoad($kind)));
+        return new QueuedLesson($number, $kind, $passage, $load, $outset->course->approach->minutesFor($load, $kind));
     }
 }

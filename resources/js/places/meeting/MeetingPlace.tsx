@@ -20,7 +20,7 @@ import { Attendance } from './Attendance';
 import { Marking } from './Marking';
 import { asPlanned } from './asPlanned';
 import { PlanList, usePassageWords } from './PlanList';
-import { formsBy, ratesOf } from './formsBy';
+import { formsBy } from './formsBy';
 import { stateIn } from './stateIn';
 import { useMarks } from './useMarks';
 import { type Presence, usePresence } from './usePresence';
@@ -108,7 +108,7 @@ function Class({ page, form, forms }: { page: MeetingPage; form: Form; forms: Re
           <Tabs.Content value="plan">
             <BeingPlanned term={term} />
             <Timeline meeting={meeting} />
-            <PlanList meeting={meeting} form={form} forms={forms} rates={ratesOf(page)} isLarge />
+            <PlanList meeting={meeting} form={form} forms={forms} isLarge />
             <Ribbon form={form} state={stateIn(meeting, page.taught)} />
           </Tabs.Content>
           <Tabs.Content value="here">

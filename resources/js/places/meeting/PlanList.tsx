@@ -9,18 +9,38 @@ import { type BoxName, boxesOf } from '../../pictures/Timeline';
 import { sentence } from '../../messages/say';
 import { WhyReview } from '../terms/WhyReview';
 
-/** The numbers a teacher says for a passage, and its first and last title. */
-export function usePassageWords(form: Form): { numbers: (passage: Passage) => string; titles: (passage: Passage) => string } {
+export interface PassageWords {
+  /** What a teacher says for it: "7–8", or a title where an entry has no number. */
+  numbers: (passage: Passage) => string;
+  /** What its first and last entry are called, where the numbers have not said so. */
+  titles: (passage: Passage) => string;
+  /** Both, one after the other. */
+  whole: (passage: Passage) => string;
+}
+
+/** What a passage is called. */
+export function usePassageWords(form: Form): PassageWords {
   const { t } = useTranslation();
   const at = (position: number) => form.entries[position - 1];
   const spoken = (position: number) => entryCall(at(position));
-  return {
-    numbers: (passage) => (passage.from === passage.to ? spoken(passage.from) : `${spoken(passage.from)}–${spoken(passage.to)}`),
-    titles: (passage) => {
-      const [first, last] = [at(passage.from)?.title ?? '', at(passage.to)?.title ?? ''];
-      return passage.from === passage.to ? first : t('plan.runFrom', { from: first, to: last });
-    },
+  const numbers = ({ from, to }: Passage) => (from === to ? spoken(from) : `${spoken(from)}–${spoken(to)}`);
+  const titles = ({ from, to }: Passage) => {
+    const [first, last] = [at(from), at(to)];
+    if (first === undefined || last === undefined) return '';
+    if (first.number === null && last.number === null) return '';
+    if (from === to) return first.title;
+    if (first.title !== last.title) return t('plan.runFrom', { from: first.title, to: last.title });
+    // Both sides of one movement have its name: then the sides tell them apart.
+    const sides = [first.side, last.side];
+    return sides.every((side) => side === 'left' || side === 'right') && sides[0] !== sides[1]
+      ? t('plan.runSides', {
+          title: first.title,
+          from: t(`forms.sides.${sides[0] as 'left'}`),
+          to: t(`forms.sides.${sides[1] as 'left'}`),
+        })
+      : first.title;
   };
+  return { numbers, titles, whole: (passage) => [numbers(passage), titles(passage)].filter((one) => one !== '').join(' ') };
 }
 
 interface Props {
@@ -29,15 +49,10 @@ interface Props {
   /** The forms of all its courses, where there is more than one. */
   forms?: Record<string, Form>;
   isLarge?: boolean;
-  /** Minutes a unit of load takes, by course. */
-  rates?: Record<string, number>;
 }
 
-/** What the boxes around the middle take of a meeting, in hundredths. */
-const SHARES = { settle: 4, warm_up: 18, focus: 10, close: 6 };
-
 /** Tonight's boxes, each with the minute it starts and what is done in it. */
-export function PlanList({ meeting, form, forms = {}, isLarge = false, rates = {} }: Props) {
+export function PlanList({ meeting, form, forms = {}, isLarge = false }: Props) {
   const { t } = useTranslation();
   const courses = meeting.courses.length > 1 ? meeting.courses.filter((one) => forms[one.courseId] !== undefined) : [];
   const parts =
@@ -57,21 +72,22 @@ export function PlanList({ meeting, form, forms = {}, isLarge = false, rates = {
   const reasons = (box: BoxName): string[] => {
     const fixed = (meeting.pins.boxes as Record<string, number> | undefined)?.[box];
     if (fixed !== undefined) return [t('plan.whyFixed', { count: fixed })];
-    if (box in SHARES) return [t('plan.whyShare', { percent: SHARES[box as keyof typeof SHARES], minutes: meeting.minutes })];
+    const percent = meeting.shares[box];
+    if (percent !== undefined) return [t('plan.whyShare', { percent, minutes: meeting.minutes })];
     if (box === 'review') return [t('plan.whyReviewBox')];
     if (box === 'run_through') return [t('plan.whyRunBox')];
     const lessons = parts.flatMap((one) =>
       partOf(meeting, one.course).lessons.flatMap((lesson) => {
-        const load = one.form.lessons.find((other) => other.number === lesson.number)?.load;
-        const rate = rates[one.course];
-        return load === undefined || rate === undefined || lesson.kind === 'join'
+        const cut = one.form.lessons.find((other) => other.number === lesson.number);
+        const round = cut?.rounds.find((other) => other.kind === lesson.kind);
+        return cut === undefined || round === undefined
           ? []
           : [
               t('plan.whyNewBox', {
-                number: lesson.number ?? 0,
-                load: number(load, 2),
-                rate: number(rate, 0),
-                minutes: Math.ceil(load * rate - 1e-9),
+                number: cut.number,
+                load: number(cut.load, 2),
+                rate: number(round.rate, 0),
+                minutes: round.minutes,
               }),
             ];
       }),
@@ -146,9 +162,7 @@ function NewPart({ part, form }: { part: Part; form: Form }) {
           <strong>{words.numbers(lesson)}</strong> {words.titles(lesson)} {at === 0 ? why : null}
         </p>
       ))}
-      {part.recap ? (
-        <p className="text-soft">{t('plan.recap', { passage: `${words.numbers(part.recap)} ${words.titles(part.recap)}` })}</p>
-      ) : null}
+      {part.recap ? <p className="text-soft">{t('plan.recap', { passage: words.whole(part.recap) })}</p> : null}
     </>
   );
 }

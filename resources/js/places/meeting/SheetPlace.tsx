@@ -3,11 +3,11 @@ import { useTranslation } from 'react-i18next';
 import { useParams } from 'react-router';
 import { api, ask, type CueCard, type Form, type MeetingPage } from '../../api/client';
 import { formQuery, meetingQuery } from '../../api/queries';
-import { Button, ButtonLink } from '../../kit/controls';
+import { ButtonLink, PrintButton } from '../../kit/controls';
 import { clock, day } from '../../kit/format';
 import { Asked, Page } from '../../kit/page';
 import { sentence } from '../../messages/say';
-import { formsBy, ratesOf } from './formsBy';
+import { formsBy } from './formsBy';
 import { PlanList } from './PlanList';
 
 /** Tonight on one page: to the minute, with cues and cautions of what is new, who was away and who is new. */
@@ -35,14 +35,7 @@ function Sheet({ page, forms }: { page: MeetingPage; forms: Form[] }) {
       kicker={[clock(meeting.startsAt), t('plan.minutes', { count: meeting.minutes }), page.room].filter(Boolean).join(' · ')}
       actions={
         <>
-          <Button
-            look="primary"
-            onClick={() => {
-              window.print();
-            }}
-          >
-            {t('terms.printed')}
-          </Button>
+          <PrintButton />
           <ButtonLink to={`/meetings/${meeting.id}`}>{t('terms.openMeeting')}</ButtonLink>
         </>
       }
@@ -63,7 +56,7 @@ function Sheet({ page, forms }: { page: MeetingPage; forms: Form[] }) {
             <strong>{t('meeting.newcomers')}</strong> {page.newcomers.join(', ')}
           </p>
         ) : null}
-        <PlanList meeting={meeting} forms={formsBy(page, forms)} rates={ratesOf(page)} form={forms[0] as Form} />
+        <PlanList meeting={meeting} forms={formsBy(page, forms)} form={forms[0] as Form} />
         {page.courses.map((course, at) => (
           <Cues key={course.courseId} page={page} course={course.courseId} form={forms[at] as Form} />
         ))}

@@ -43,8 +43,8 @@ test('of several courses each doing says its form; what is joined is gone throug
     ],
   });
   const courses = [
-    { courseId: 'course', formId: 'form', title: 'A', minutesPerLoad: 8 },
-    { courseId: 'other', formId: 'second', title: 'B', minutesPerLoad: 8 },
+    { courseId: 'course', formId: 'form', title: 'A' },
+    { courseId: 'other', formId: 'second', title: 'B' },
   ];
   const log = asPlanned(
     '01J',

@@ -9,8 +9,3 @@ export function formsBy(page: { courses: { courseId: string }[] }, forms: Form[]
   });
   return by;
 }
-
-/** Minutes a unit of load takes in each course of a meeting. */
-export function ratesOf(page: { courses: { courseId: string; minutesPerLoad: number }[] }): Record<string, number> {
-  return Object.fromEntries(page.courses.map((one) => [one.courseId, one.minutesPerLoad]));
-}

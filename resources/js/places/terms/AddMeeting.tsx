@@ -37,7 +37,7 @@ export function AddMeeting({ term, onPropose }: { term: Term; onPropose: (change
         })(event);
       }}
     >
-      <FormDate control={control} name="on" label={t('terms.moveTo')} min={term.term.startsOn} max={term.term.endsOn} />
+      <FormDate control={control} name="on" label={t('terms.addOn')} min={term.term.startsOn} max={term.term.endsOn} />
       <FormTime control={control} name="at" label={t('terms.moveAt')} />
       <TextField label={t('terms.length')} type="number" error={formState.errors.minutes?.message} {...register('minutes')} />
       <TextField

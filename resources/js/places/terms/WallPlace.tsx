@@ -3,7 +3,7 @@ import { useTranslation } from 'react-i18next';
 import { useParams } from 'react-router';
 import type { Term } from '../../api/client';
 import { termQuery } from '../../api/queries';
-import { Button, ButtonLink } from '../../kit/controls';
+import { ButtonLink, PrintButton } from '../../kit/controls';
 import { clock, day } from '../../kit/format';
 import { Asked, Page } from '../../kit/page';
 import { partOf } from '../../pictures/coursePart';
@@ -24,14 +24,7 @@ function Wall({ term }: { term: Term }) {
       kicker={[term.courses.map((one) => one.form.title).join(', '), term.room].filter(Boolean).join(' · ')}
       actions={
         <>
-          <Button
-            look="primary"
-            onClick={() => {
-              window.print();
-            }}
-          >
-            {t('terms.printed')}
-          </Button>
+          <PrintButton />
           <ButtonLink to={`/terms/${term.term.id}`}>{t('groups.openTerm')}</ButtonLink>
         </>
       }
@@ -81,7 +74,7 @@ function New({ course, meeting }: { course: Term['courses'][number]; meeting: Te
         ? meeting.isPast && !meeting.isHeld
           ? t('terms.notSaid')
           : t('kind.consolidation')
-        : lessons.map((lesson) => `${words.numbers(lesson)} ${words.titles(lesson)}`).join('; ')}
+        : lessons.map((lesson) => words.whole(lesson)).join('; ')}
     </td>
   );
 }

@@ -79,7 +79,7 @@ const preview = () => server.got('POST', '/api/terms/{term}/changes/preview').ma
 test('a meeting beside the pattern is proposed with an id of its own, so that two are two', async () => {
   for (const day of ['29 Jan 2026', '30 Jan 2026']) {
     const dialog = await opened('Add a meeting');
-    await put(dialog, 'To', day);
+    await put(dialog, 'On', day);
     await put(dialog, 'At', '18:30');
     await put(dialog, 'Minutes', '90');
     await put(dialog, 'Room', 'the loft');
@@ -101,7 +101,7 @@ test.each([
   ['Minutes', '5', 'At least 10.'],
   ['Minutes', '481', 'At most 480.'],
   ['Minutes', '60.5', 'Write a whole number.'],
-  ['To', '', 'Write a day like 10 Dec 2026.'],
+  ['On', '', 'Write a day like 10 Dec 2026.'],
 ])('%s of "%s" is not sent: the field says "%s" and keeps what was typed', async (label, value, says) => {
   const dialog = await opened('Add a meeting');
   await put(dialog, label, value);
@@ -113,7 +113,7 @@ test.each([
 
 test('a day that nobody can read is gone to and not sent, though the one before it could be read', async () => {
   const dialog = await opened('Add a meeting');
-  const day = within(dialog).getByLabelText<HTMLInputElement>('To');
+  const day = within(dialog).getByLabelText<HTMLInputElement>('On');
   await userEvent.type(day, 'x'); // "20 Jan 2026x"
   await userEvent.click(within(dialog).getByRole('button', { name: 'See what it moves' }));
   expect(document.activeElement).toBe(day);

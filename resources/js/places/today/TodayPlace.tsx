@@ -10,7 +10,7 @@ import { meetingKind } from '../../pictures/meetingKind';
 import { Ribbon } from '../../pictures/Ribbon';
 import { SeasonLine } from '../../pictures/SeasonLine';
 import { Timeline } from '../../pictures/Timeline';
-import { formsBy, ratesOf } from '../meeting/formsBy';
+import { formsBy } from '../meeting/formsBy';
 import { PlanList } from '../meeting/PlanList';
 import { stateIn } from '../meeting/stateIn';
 import { BeingPlanned } from '../terms/BeingPlanned';
@@ -144,7 +144,6 @@ function Tonight({ page }: { page: TonightPage }) {
                   page,
                   [found, ...others.map((one) => one.data)].filter((one): one is Form => one !== undefined),
                 )}
-                rates={ratesOf(page)}
               />
               <Ribbon form={found} state={stateIn(meeting, page.taught)} />
             </>

@@ -28,7 +28,7 @@ const tonight = (readiness: TonightPage['readiness']): TonightPage => ({
   readiness,
   season: term().meetings,
   closures: [],
-  courses: [{ courseId: 'course', formId: 'form', title: 'Tide stair', minutesPerLoad: 8 }],
+  courses: [{ courseId: 'course', formId: 'form', title: 'Tide stair' }],
 });
 beforeEach(() => {
   asked = [];
