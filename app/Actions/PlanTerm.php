@@ -79,12 +79,17 @@ final class PlanTerm
     {
         $logged = array_fill_keys(LoggedClass::whereIn('meeting_id', array_keys($plans))->pluck('meeting_id')->all(), true);
         $old = Meeting::whereIn('id', array_keys($plans))->pluck('plan', 'id')->all();
+        $changed = [];
         foreach ($plans as $id => $planned) {
             $json = $planned->json();
             if (! isset($logged[$id]) && array_key_exists($id, $old) && $old[$id] !== $json) {
-                Meeting::whereKey($id)->update(['plan' => $json, 'sequence' => DB::raw('sequence + 1')]);
+                $changed[] = ['id' => $id, 'plan' => $json];
             }
         }
+        DB::update(<<<'SQL'
+            update meetings m set plan = c.plan::json, sequence = m.sequence + 1, updated_at = ?
+            from json_to_recordset(?) c(id uuid, plan text) where m.school_id = ? and m.id = c.id
+            SQL, [now(), json_encode($changed, JSON_THROW_ON_ERROR), $term->school_id]);
         $term->update([
             'plan_answered' => $term->plan_asked,
             'plan_cause' => null,
