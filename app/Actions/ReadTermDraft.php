@@ -21,8 +21,6 @@ final class ReadTermDraft
 
     public function __invoke(Term $term): TermDraft
     {
-        $today = $this->school->today();
-        $zone = $this->school->zone();
         /** @var \Illuminate\Database\Eloquent\Collection<int, Meeting> $meetings */
         $meetings = $term->meetings()->orderBy('starts_at')->get();
         // A meeting that was logged once keeps its plan, also when the log is taken back.
@@ -31,19 +29,24 @@ final class ReadTermDraft
         return new TermDraft(
             $term->starts_on,
             $term->ends_on,
-            $today,
+            $this->school->today(),
             array_map(static fn (array $closure): Closure => new Closure($closure['from'], $closure['to']), $term->closures),
-            array_values($meetings->map(static fn (Meeting $meeting): DraftMeeting => new DraftMeeting(
-                $meeting->id,
-                $meeting->on,
-                $meeting->starts_at->setTimezone($zone)->format('H:i'),
-                $meeting->minutes,
-                $meeting->on >= $today && ! isset($logged[$meeting->id]),
-                $meeting->state,
-                $meeting->reason,
-                $meeting->room,
-                $meeting->fixed(),
-            ))->all()),
+            array_values($meetings->map(fn (Meeting $meeting): DraftMeeting => $this->meeting($meeting, isset($logged[$meeting->id])))->all()),
+        );
+    }
+
+    public function meeting(Meeting $meeting, bool $wasLogged): DraftMeeting
+    {
+        return new DraftMeeting(
+            $meeting->id,
+            $meeting->on,
+            $meeting->starts_at->setTimezone($this->school->zone())->format('H:i'),
+            $meeting->minutes,
+            $meeting->on >= $this->school->today() && ! $wasLogged,
+            $meeting->state,
+            $meeting->reason,
+            $meeting->room,
+            $meeting->fixed(),
         );
     }
 }

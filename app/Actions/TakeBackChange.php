@@ -4,10 +4,15 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\Meeting;
 use App\Models\PlanChange;
 use App\Models\Term;
 use App\Models\Viewer;
 use Gorvan\Core\Reading\Message;
+use Gorvan\Core\Term\Change\ChangeRefused;
+use Gorvan\Core\Term\Change\DraftMeeting;
+use Gorvan\Core\Term\Change\TermDraft;
+use Gorvan\Core\Term\Closure;
 use Illuminate\Support\Facades\DB;
 
 /** Takes a change of a term back: what it touched is as it was, if nobody has touched it since. */
@@ -40,7 +45,8 @@ final class TakeBackChange
                     throw Refused::conflict(Message::of('change.moved_on'));
                 }
             }
-            $this->snapshot->restore($term, $before, $touched);
+            $this->refuseUnlessFree($term, $before, $after, $touched);
+            $this->snapshot->restore($term, $before, $after, $touched);
             Term::whereKey($term->id)->increment('plan_asked');
             $change->update(['is_taken_back' => true]);
 
@@ -52,6 +58,31 @@ final class TakeBackChange
         });
         if ($made !== null) {
             ($this->plan)(Term::findOrFail($term->id), $made, $was);
+        }
+    }
+
+    /**
+     * Where a meeting was something else may be by now.
+     *
+     * @param  array<string, mixed>  $before
+     * @param  array<string, mixed>  $after
+     * @param  list<string>  $touched
+     */
+    private function refuseUnlessFree(Term $term, array $before, array $after, array $touched): void
+    {
+        $now = ($this->draft)($term);
+        $closures = array_map(static fn (array $one): Closure => new Closure($one['from'], $one['to']), TermSnapshot::closures($before['closures'], $after['closures'], $term->closures));
+        $open = array_column($now->meetings, 'isOpen', 'id');
+        $meetings = array_filter($now->meetings, static fn (DraftMeeting $one): bool => ! in_array($one->id, $touched, true));
+        foreach ($touched as $id) {
+            if (isset($before['meetings'][$id])) {
+                $meetings[] = $this->draft->meeting((new Meeting)->newFromBuilder(['id' => $id, 'school_id' => $term->school_id, ...$before['meetings'][$id]]), ($open[$id] ?? true) === false);
+            }
+        }
+        try {
+            (new TermDraft($now->from, $now->to, $now->today, $closures, array_values($meetings)))->checkComingFrom($now);
+        } catch (ChangeRefused $e) {
+            throw Refused::conflict($e->reason);
         }
     }
 }

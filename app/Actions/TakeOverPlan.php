@@ -16,16 +16,19 @@ use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Term\Change\AddMeeting;
 use Gorvan\Core\Term\Change\ChangeMinutes;
 use Gorvan\Core\Term\Change\DraftMeeting;
+use Gorvan\Core\Term\Change\PlanDifference;
 use Gorvan\Core\Term\Change\PlanVariant;
+use Gorvan\Core\Term\Change\PlanView;
 use Gorvan\Core\Term\Change\TermDraft;
 use Gorvan\Core\Term\MeetingState;
 use Gorvan\Core\Term\Showing;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /** Makes the answer to a question the plan: the meetings, the minutes, the target or the approach it found. */
 final class TakeOverPlan
 {
-    public function __construct(private readonly ChangeTerm $change, private readonly ChangeCourses $courses, private readonly ReadTermDraft $draft)
+    public function __construct(private readonly ChangeTerm $change, private readonly ChangeCourses $courses, private readonly ReadTermDraft $draft, private readonly PlanViews $views)
     {
     }
 
@@ -50,22 +53,41 @@ final class TakeOverPlan
 
     private function taken(Term $term, Course $course, PlanVariant $variant, Viewer $by): PlanChange
     {
-        $made = null;
-        $changes = $this->meetings(($this->draft)($term), $variant);
-        if ($changes !== []) {
-            $made = ($this->change)($term, $changes, $term->plan_asked, $by, Message::of('cause.taken_over'));
-        }
+        $draft = ($this->draft)($term);
+        $was = $this->views->of($term, $draft);
+        $changes = $this->meetings($draft, $variant);
+        $first = $changes === [] ? null : ($this->change)($term, $changes, $term->plan_asked, $by, Message::of('cause.taken_over'));
         $is = array_filter([
             'approach' => $variant->approach !== null && $variant->approach !== $course->approach ? $variant->approach->value : null,
             'last_entry' => $variant->to === null ? null : $this->entry($course, $variant->to),
             // What is shown goes no further than what is aimed at.
             'showing' => $variant->to === null ? null : $this->showing($course, $variant->to),
         ]);
-        if ($is !== []) {
-            $made = $this->courses->change($course->refresh(), $is, $by, isset($is['approach']) || isset($is['last_entry']));
-        }
+        $second = $is === [] ? null : $this->courses->change($course->refresh(), $is, $by, isset($is['approach']) || isset($is['last_entry']));
 
-        return $made ?? throw Refused::because(Message::of('question.same'));
+        return $this->asOne($term, $was, ...array_values(array_filter([$first, $second])));
+    }
+
+    /** What was taken over is told and taken back as one change, whatever it took. */
+    private function asOne(Term $term, PlanView $was, PlanChange ...$made): PlanChange
+    {
+        if ($made === []) {
+            throw Refused::because(Message::of('question.same'));
+        }
+        $last = $made[count($made) - 1];
+        $term = $term->refresh();
+        $touched = array_merge(...array_map(static fn (PlanChange $one): array => json_decode($one->touched, true, 8, JSON_THROW_ON_ERROR), $made));
+        DB::transaction(function () use ($term, $was, $made, $last, $touched): void {
+            $last->update([
+                'before' => $made[0]->before,
+                'touched' => json_encode(array_values(array_unique($touched)), JSON_THROW_ON_ERROR),
+                'cause' => json_encode(Message::of('cause.taken_over'), JSON_THROW_ON_ERROR),
+                'difference' => json_encode(PlanDifference::between($was, $this->views->of($term, ($this->draft)($term)), $this->views->titles($term)), JSON_THROW_ON_ERROR),
+            ]);
+            PlanChange::whereKey(array_map(static fn (PlanChange $one): string => $one->id, array_slice($made, 0, -1)))->delete();
+        });
+
+        return $last->refresh();
     }
 
     private function entry(Course $course, int $to): string

@@ -50,14 +50,32 @@ final class TermSnapshot
     }
 
     /**
-     * Puts back what a change touched.
+     * The closures of now without those the change made, and with those it took away, in the order of their days.
+     *
+     * @param  list<array{from: string, to: string}>  $before
+     * @param  list<array{from: string, to: string}>  $after
+     * @param  list<array{from: string, to: string}>  $now
+     * @return list<array{from: string, to: string}>
+     */
+    public static function closures(array $before, array $after, array $now): array
+    {
+        $without = static fn (array $all, array $those): array => array_values(array_filter($all, static fn (array $one): bool => ! in_array($one, $those)));
+        $closures = [...$without($now, $without($after, $before)), ...$without($before, [...$after, ...$now])];
+        usort($closures, static fn (array $a, array $b): int => [$a['from'], $a['to']] <=> [$b['from'], $b['to']]);
+
+        return $closures;
+    }
+
+    /**
+     * Puts back what a change touched; days that were closed since stay closed.
      *
      * @param  array<string, mixed>  $before
+     * @param  array<string, mixed>  $after
      * @param  list<string>  $touched
      */
-    public function restore(Term $term, array $before, array $touched): void
+    public function restore(Term $term, array $before, array $after, array $touched): void
     {
-        $term->update(['closures' => $before['closures']]);
+        $term->update(['closures' => self::closures($before['closures'], $after['closures'], $term->closures)]);
         foreach ($touched as $id) {
             $meeting = Meeting::find($id);
             if (isset($before['meetings'][$id])) {

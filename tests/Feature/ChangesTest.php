@@ -112,6 +112,34 @@ test('a change is taken back whole; pressed twice it is taken back once; and not
     expect($this->said($this->postJson("/api/plan-changes/$other/take-back")->assertStatus(409)))->toContain('changed again since');
 });
 
+test('a change that is taken back leaves the days alone that were closed since', function () {
+    ($this->change)([['what' => 'nothing_new', 'meeting' => $this->ids[1]]])->assertCreated();
+    ($this->change)([['what' => 'close', 'from' => '2026-02-16', 'to' => '2026-02-22']])->assertCreated();
+    [$close, $quiet] = $this->getJson("$this->url/changes")->json();
+    $this->postJson("/api/plan-changes/{$quiet['id']}/take-back")->assertNoContent();
+    expect(($this->show)()['closures'])->toBe([['from' => '2026-02-16', 'to' => '2026-02-22']])->and(($this->meeting)(1)['pins'])->toBe([]);
+    ($this->change)([['what' => 'close', 'from' => '2026-03-02', 'to' => '2026-03-04']])->assertCreated();
+    $this->postJson("/api/plan-changes/{$close['id']}/take-back")->assertNoContent();
+    expect(($this->show)()['closures'])->toBe([['from' => '2026-03-02', 'to' => '2026-03-04']])
+        ->and(collect(($this->show)()['meetings'])->firstWhere('on', '2026-02-17')['state'])->toBe('laid')->and(collect(($this->show)()['meetings'])->firstWhere('on', '2026-03-03')['state'])->toBe('cancelled');
+});
+
+test('a change is not taken back to where something else is meanwhile, and says what', function (array $then, string $says) {
+    $id = ($this->change)([['what' => 'move', 'meeting' => $this->ids[3], 'to' => '2026-01-30']])->assertCreated()->json('id'); // from 27 January
+    ($this->change)($then === [] ? [['what' => 'nothing_new', 'meeting' => $this->ids[6]]] : [$then])->assertCreated();
+    if ($then === []) {
+        $this->clockAt('2026-01-28T12:00:00+01:00');
+    }
+    $before = ($this->show)();
+    expect($this->said($this->postJson("/api/plan-changes/$id/take-back")->assertStatus(409)))->toContain($says)
+        ->and(array_column(($this->show)()['meetings'], 'on'))->toBe(array_column($before['meetings'], 'on'));
+})->with([
+    'another meeting, to the minute' => [['what' => 'add', 'id' => '01890000-0000-7000-8000-000000000001', 'on' => '2026-01-27', 'at' => '19:00', 'minutes' => 60], 'There is another meeting on 2026-01-27 at 19:00'],
+    'one that runs into it' => [['what' => 'add', 'id' => '01890000-0000-7000-8000-000000000001', 'on' => '2026-01-27', 'at' => '18:30', 'minutes' => 60], 'There is another meeting on 2026-01-27 at 18:30'],
+    'days that were closed' => [['what' => 'close', 'from' => '2026-01-26', 'to' => '2026-01-27'], '2026-01-27 is closed'],
+    'its day has gone by' => [[], '2026-01-27 has gone by'],
+]);
+
 test('two people changing one term: other evenings are merged, the same one is refused with the name', function () {
     $version = ($this->show)()['version'];
     ($this->change)([['what' => 'cancel', 'meeting' => $this->ids[1]]])->assertCreated();
@@ -219,6 +247,17 @@ test('three plans of the term stand side by side, and one is taken over', functi
     expect($plans)->toHaveCount(3)->and($plans[0]['expected'])->toEqualWithDelta(array_sum(array_column(array_column(($this->show)()['courses'], 'forecast'), 'expected')), 1e-9)
         ->and(array_unique(array_column($plans[1]['meetings'], 'minutes')))->toBe([75])->and($plans[2]['meetings'])->toHaveCount(11)
         ->and(array_column(array_column(array_column($plans[0]['meetings'], 'courses'), 0), 'taught'))->toBe(array_column(($this->show)()['meetings'], 'taughtAfter'));
+    // Its meeting more, its target and its approach are one change, told as one and taken back as one.
+    $before = ($this->show)();
+    $taken = $this->postJson("/api/plan-questions/{$asked['id']}/take-over", ['plan' => 2])->assertCreated();
+    expect(($this->words)($taken))->toContain('A meeting is added on')
+        ->and(($this->show)()['courses'][0])->toMatchArray(['approach' => 'sides', 'target' => ['from' => 1, 'to' => 6]])->and(($this->show)()['meetings'])->toHaveCount(11);
+    $history = $this->getJson("$this->url/changes")->json();
+    expect(array_column(array_column($history, 'cause'), 'code'))->toBe(['cause.taken_over']);
+    $this->postJson("/api/plan-changes/{$history[0]['id']}/take-back")->assertNoContent();
+    expect(array_column(($this->show)()['meetings'], 'on'))->toBe(array_column($before['meetings'], 'on'))
+        ->and(($this->show)()['courses'][0])->toMatchArray(['approach' => 'piece', 'target' => $before['courses'][0]['target']]);
+    $asked = $this->postJson("$this->url/questions", ['kind' => 'compare', 'course' => $this->course, 'plans' => [['approach' => 'piece'], ['approach' => 'outline', 'minutes' => 15]]])->assertCreated()->json();
     $this->postJson("/api/plan-questions/{$asked['id']}/take-over", ['plan' => 1])->assertCreated();
     $term = ($this->show)();
     expect($term['courses'][0]['approach'])->toBe('outline')->and($term['meetings'][0]['minutes'])->toBe(75)

@@ -82,6 +82,24 @@ final readonly class TermDraft
         }
     }
 
+    /**
+     * Refuses a draft in which a meeting would come back to where something else is by now.
+     *
+     * @param  self  $from  as the term is; what is not elsewhere than there is not looked at
+     *
+     * @throws ChangeRefused
+     */
+    public function checkComingFrom(self $from): void
+    {
+        $place = static fn (?DraftMeeting $meeting): ?array => $meeting === null || ! $meeting->state->takesPlace() ? null : [$meeting->on, $meeting->at, $meeting->minutes];
+        $there = array_column($from->meetings, null, 'id');
+        foreach ($this->taking() as $meeting) {
+            if ($place($meeting) !== $place($there[$meeting->id] ?? null)) {
+                $this->checkFree($meeting->on, $meeting->at, $meeting->minutes, $meeting->id);
+            }
+        }
+    }
+
     public function isClosed(string $on): bool
     {
         foreach ($this->closures as $closure) {
