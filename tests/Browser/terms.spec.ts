@@ -107,6 +107,10 @@ test('a term is laid, changed by hand, compared, asked why, solved for, subscrib
   await page.keyboard.press('Space');
   await expect(bar.getByText(/lesson 4 moves from/).first()).toBeVisible();
   await bar.getByRole('button', { name: 'Drop it' }).click();
+  // The tick itself, at its middle, is the link it always was.
+  const tick = page.locator('[data-spot]').filter({ has: page.locator('[data-tick-lesson="4"]') });
+  const on = await middleOf(tick);
+  expect(await page.evaluate(({ x, y }) => document.elementFromPoint(x, y)?.closest('a') !== null, on)).toBe(true);
   await page.locator('[data-tick-lesson="4"]').first().click();
   await expect(page).toHaveURL(/\/meetings\//);
   await page.goBack();

@@ -174,7 +174,7 @@ export function TickSpot({ meeting, course, children }: TickProps) {
       data-lessons={lessons.length > 0 ? '' : undefined}
       className={`group/tick h-full ${isOver ? 'bg-river2' : ''}`}
     >
-      <div className="relative z-10 -mb-6 hidden h-6 justify-center pointer-fine:flex">
+      <div className="relative z-10 -mb-5 hidden h-5 justify-center pointer-fine:flex">
         {lessons.map((lesson) => (
           <TickLesson key={`${lesson.kind}${String(lesson.number)}`} lesson={lesson} meeting={meeting} />
         ))}
@@ -201,7 +201,7 @@ function TickLesson({ lesson: { number, kind }, meeting }: { lesson: Part['lesso
       {...listeners}
       data-tick-lesson={number}
       aria-label={t('terms.dragLabel', { number, date: day(meeting.on, 'weekday') })}
-      className={`flex min-w-6 cursor-grab touch-none items-center justify-center ${isDragging ? 'opacity-40' : ''}`}
+      className={`flex min-w-8 cursor-grab touch-none items-center justify-center ${isDragging ? 'opacity-40' : ''}`}
       onClick={({ detail }) => {
         // Only of the pointer: some browsers make a click of the Space that puts the lesson down.
         if (detail > 0) void navigate(`/meetings/${meeting.id}`);
