@@ -68,14 +68,30 @@ export class Problem extends Error {
 /** The network did not answer; nothing is known to have arrived. */
 export class Unreachable extends Error {}
 
-export const api = createClient<paths>({ baseUrl: '/', headers: { Accept: 'application/json' } });
+/** The session's token was lost or is an old one; the server gives a new one to whoever asks. */
+const STALE = 419;
+
+/** Sends a request with the session's token, and once more with a new one where the token was stale. */
+async function withToken(request: Request): Promise<Response> {
+  const marked = (one: Request): Request => {
+    const token = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1];
+    if (token) one.headers.set('X-XSRF-TOKEN', decodeURIComponent(token));
+    return one;
+  };
+  const again = request.clone();
+  const response = await fetch(marked(request));
+  if (response.status !== STALE) return response;
+  await fetch('/sanctum/csrf-cookie');
+  return fetch(marked(again));
+}
+
+export const api = createClient<paths>({
+  baseUrl: window.location.origin,
+  headers: { Accept: 'application/json' },
+  fetch: withToken,
+});
 
 api.use({
-  onRequest({ request }) {
-    const token = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1];
-    if (token) request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token));
-    return request;
-  },
   onError() {
     return new Unreachable();
   },
@@ -112,16 +128,13 @@ export async function send(method: string, url: string, body: unknown): Promise<
   let failed: Problem | undefined;
   let response: Response;
   try {
-    const token = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1];
-    response = await fetch(url, {
-      method,
-      headers: {
-        Accept: 'application/json',
-        'Content-Type': 'application/json',
-        ...(token ? { 'X-XSRF-TOKEN': decodeURIComponent(token) } : {}),
-      },
-      body: JSON.stringify(body),
-    });
+    response = await withToken(
+      new Request(new URL(url, window.location.origin), {
+        method,
+        headers: { Accept: 'application/json', 'Content-Type': 'application/json' },
+        body: JSON.stringify(body),
+      }),
+    );
     if (response.status === 204) return null;
     const told: unknown = await response.json();
     if (response.ok) return told;

@@ -21,8 +21,9 @@ const parcel = (id: string) => ({ id, method: 'POST', url: `/api/${id}`, body: {
 
 beforeEach(async () => {
   vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
-  vi.stubGlobal('fetch', (url: string, init: RequestInit) => {
-    asked.push({ url, body: String(init.body) });
+  vi.stubGlobal('fetch', async (request: Request | string) => {
+    if (typeof request === 'string') return new Response(null, { status: 204 }); // the session's token
+    asked.push({ url: new URL(request.url).pathname, body: await request.text() });
     return (answers.shift() ?? lost)();
   });
   told = [];

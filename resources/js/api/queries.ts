@@ -7,6 +7,8 @@ export const queryClient = new QueryClient({
       staleTime: 10_000,
       retry: (count, error) => !(error instanceof Problem) && count < 3,
     },
+    // What is pressed without a network is told at once, and not done by itself some time later.
+    mutations: { networkMode: 'always' },
   },
 });
 

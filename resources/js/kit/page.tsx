@@ -2,7 +2,7 @@ import type { UseQueryResult } from '@tanstack/react-query';
 import { type ReactNode, useEffect } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
-import { Problem } from '../api/client';
+import { Problem, Unreachable } from '../api/client';
 import { Button } from './controls';
 
 interface PageProps {
@@ -115,6 +115,7 @@ export function Listing({ rows, empty, hint, first }: { rows: Listed[]; empty: s
 export function Asked<T>({ query, children }: { query: UseQueryResult<T>; children: (data: T) => ReactNode }) {
   const { t } = useTranslation();
   if (query.data !== undefined) return children(query.data);
+  if (query.fetchStatus === 'paused') return <Trouble error={new Unreachable()} onRetry={() => void query.refetch()} />;
   if (query.isError) return <Trouble error={query.error} onRetry={() => void query.refetch()} />;
   return (
     <div role="status" className="py-10 text-soft">

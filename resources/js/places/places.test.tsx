@@ -35,9 +35,9 @@ beforeAll(() => {
 });
 beforeEach(() => {
   sent.length = 0;
-  vi.stubGlobal('fetch', (url: string, init: RequestInit) => {
-    sent.push({ url, body: JSON.parse(String(init.body)) as (typeof sent)[number]['body'] });
-    return Promise.resolve(new Response('[]', { status: 200 }));
+  vi.stubGlobal('fetch', async (request: Request) => {
+    sent.push({ url: new URL(request.url).pathname, body: JSON.parse(await request.text()) as (typeof sent)[number]['body'] });
+    return new Response('[]', { status: 200 });
   });
   openOutbox('ina');
 });
