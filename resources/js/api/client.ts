@@ -68,6 +68,11 @@ export class Problem extends Error {
 /** The network did not answer; nothing is known to have arrived. */
 export class Unreachable extends Error {}
 
+/** Whether it was not refused for what it is: without a network, signed out, asked too often or a server in trouble, it may be sent again. */
+export function isPassing(error: unknown): boolean {
+  return !(error instanceof Problem) || error.status >= 500 || [401, 419, 429].includes(error.status);
+}
+
 /** The session's token was lost or is an old one; the server gives a new one to whoever asks. */
 const STALE = 419;
 

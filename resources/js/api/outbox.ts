@@ -1,5 +1,5 @@
 import Dexie, { type EntityTable } from 'dexie';
-import { Problem, send, Unreachable } from './client';
+import { isPassing, Problem, send, Unreachable } from './client';
 
 /** A request that is kept in this browser until the server has answered it. */
 export interface Parcel {
@@ -62,13 +62,7 @@ async function run(): Promise<void> {
       await store.outbox.delete(parcel.id);
       tell(parcel, { kind: 'sent', answer });
     } catch (error) {
-      if (
-        error instanceof Problem &&
-        error.status < 500 &&
-        error.status !== 429 &&
-        error.status !== 419 &&
-        error.status !== 401
-      ) {
+      if (error instanceof Problem && !isPassing(error)) {
         await store.outbox.delete(parcel.id);
         tell(parcel, { kind: 'refused', problem: error });
         continue;

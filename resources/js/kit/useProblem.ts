@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Problem } from '../api/client';
+import { isPassing, Problem } from '../api/client';
 
 /** What a form was refused for: the sentence, and what each field was refused for. */
 export interface Refusal {
@@ -9,6 +9,8 @@ export interface Refusal {
   fields: Record<string, string[]>;
   /** Every single thing that is wrong, where it is more than one. */
   problems: string[];
+  /** The same may be sent again as it is. */
+  canBeSentAgain: boolean;
 }
 
 /** Turns whatever was thrown into something a form can show beside what was typed. */
@@ -20,8 +22,14 @@ export function useProblem(): [Refusal | null, (error: unknown) => void] {
     (error) => {
       if (error === null) setRefusal(null);
       else if (error instanceof Problem)
-        setRefusal({ message: error.message, place: error.place, fields: error.fields, problems: error.problems });
-      else setRefusal({ message: t('app.unreachable'), place: '', fields: {}, problems: [] });
+        setRefusal({
+          message: error.message,
+          place: error.place,
+          fields: error.fields,
+          problems: error.problems,
+          canBeSentAgain: isPassing(error),
+        });
+      else setRefusal({ message: t('app.unreachable'), place: '', fields: {}, problems: [], canBeSentAgain: true });
     },
   ];
 }

@@ -7,7 +7,7 @@ import type { Proposal } from './useProposal';
 /** What a change would move, before it is made: in words, with what it costs. */
 export function ProposalBar({ proposal }: { proposal: Proposal }) {
   const { t } = useTranslation();
-  const { changes, preview, isLooking, isTaking, refusal, take, drop } = proposal;
+  const { changes, preview, isLooking, isTaking, refusal, take, again, drop } = proposal;
   if (changes === null) return null;
   const cost = preview === null ? 0 : Math.round(preview.cost * 10) / 10;
   return (
@@ -45,7 +45,11 @@ export function ProposalBar({ proposal }: { proposal: Proposal }) {
         </>
       )}
       <div className="mt-2 flex flex-wrap gap-2">
-        {refusal || preview === null ? null : (
+        {refusal?.canBeSentAgain ? (
+          <Button look="primary" onClick={again} disabled={isLooking || isTaking}>
+            {t('app.retry')}
+          </Button>
+        ) : refusal || preview === null ? null : (
           <Button look="primary" onClick={take} disabled={isTaking}>
             {t(isTaking ? 'terms.taking' : 'terms.takeOver')}
           </Button>

@@ -144,6 +144,31 @@ test('a change that is refused says why and can be dropped', async () => {
   expect(screen.queryByRole('alert')).toBeNull();
 });
 
+test.each([
+  [503, 'http.closed'],
+  [401, 'http.signed_out'],
+])('what was not refused for what it is (%i) stays, and is sent again by one press', async (status, code) => {
+  server.refusals = { 'POST /api/terms/{term}/changes/preview': { status, code } };
+  show();
+  await userEvent.click(await screen.findByText('As a table'));
+  await userEvent.click(screen.getByRole('button', { name: 'Change Tue 20 Jan' }));
+  await userEvent.click(await screen.findByRole('checkbox', { name: 'Nothing new on this evening' }));
+  const bar = await screen.findByRole('region', { name: 'A change that is not made yet' });
+  expect(await within(bar).findByRole('alert')).toBeTruthy();
+  server.refusals = { 'POST /api/terms/{term}/changes': { status, code } };
+  await userEvent.click(within(bar).getByRole('button', { name: 'Try again' }));
+  await userEvent.click(await within(bar).findByRole('button', { name: 'Take it over' }));
+  expect(await within(bar).findByRole('alert')).toBeTruthy();
+  server.refusals = {};
+  await userEvent.click(within(bar).getByRole('button', { name: 'Try again' }));
+  await waitFor(() => {
+    expect(screen.queryByRole('region', { name: 'A change that is not made yet' })).toBeNull();
+  });
+  expect(of('POST', '/api/terms/{term}/changes').map((one) => one.body)).toEqual(
+    Array.from({ length: 2 }, () => ({ version: 3, changes: [{ what: 'nothing_new', meeting: 'one', is: true }] })),
+  );
+});
+
 test('an evening is moved, made longer and given a focus in one go; what was not touched is not sent', async () => {
   show();
   await userEvent.click(await screen.findByText('As a table'));

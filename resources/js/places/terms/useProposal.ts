@@ -18,6 +18,8 @@ export interface Proposal {
   refusal: Refusal | null;
   propose: (changes: TermChange[]) => void;
   take: () => void;
+  /** What was not answered is sent again. */
+  again: () => void;
   drop: () => void;
 }
 
@@ -76,6 +78,12 @@ export function useProposal(term: Term): Proposal {
     },
     take: () => {
       if (changes !== null) send(changes);
+    },
+    again: () => {
+      if (changes === null) return;
+      setProblem(null);
+      if (look.data === undefined) look.mutate(changes);
+      else send(changes);
     },
     drop,
   };
