@@ -47,6 +47,9 @@ final class SimulatedClass
 
     private int $practisedOn = PHP_INT_MIN;
 
+    /** @var array<int, array<int, float>> mean recall by position and day, until the next contact: a day is looked at from the meeting before, too */
+    private array $means = [];
+
     private readonly Evidence $practice;
 
     private readonly MemoryState $firstPractised;
@@ -102,6 +105,7 @@ final class SimulatedClass
      */
     public function contact(int $position, int $day, Evidence $evidence, array $present): void
     {
+        unset($this->means[$position]);
         $known = $evidence === $this->practice && $this->practisedOn === $day ? $this->practised[$position] ?? [] : [];
         $first = $from = $owner = null;
         $to = $this->firstPractised;
@@ -158,9 +162,15 @@ final class SimulatedClass
         $byStudent = [];
         $after = [];
         $before = $owner = null; // the copy before this one, where it is the same student's and shares its state
-        $one = $none = 0.0;
+        $one = $none = $own = 0.0;
         foreach ($this->students as $at => $student) {
             $state = $states[$at] ?? null;
+            if ($student !== $owner) {
+                if ($owner !== null) {
+                    $byStudent[$owner->id] = $own;
+                }
+                $own = 0.0;
+            }
             if ($state !== null && $state === $before && $student === $owner) {
                 if (isset($after[$at - 1])) {
                     $after[$at] = $after[$at - 1];
@@ -181,15 +191,24 @@ final class SimulatedClass
             $sum += $student->comes * ($one - $none);
             $with += $one;
             $without += $none;
-            $byStudent[$student->id] = ($byStudent[$student->id] ?? 0.0) + $one - $none;
+            $own = $own + $one - $none;
         }
+        $byStudent[$student->id] = $own;
         $this->practised[$position] = $after;
+        if ($other === null) {
+            $this->means[$position][$next] = $without / $this->count;
+        }
 
         return new EntryGain($this->allCome > 0.0 ? $sum / $this->allCome : 0.0, $with / $this->count, $without / $this->count, $byStudent);
     }
 
     /** Mean recall over the class; who has never met the entry counts as 0. */
     public function meanRecall(int $position, int $day): float
+    {
+        return $this->means[$position][$day] ??= $this->meanOf($position, $day);
+    }
+
+    private function meanOf(int $position, int $day): float
     {
         $sum = $recall = 0.0;
         $before = null;
