@@ -1,12 +1,14 @@
 import { useQueries, useQuery } from '@tanstack/react-query';
 import { useTranslation } from 'react-i18next';
 import { useParams } from 'react-router';
-import { api, ask, type CueCard, type Form, type MeetingPage } from '../../api/client';
+import { api, ask, type CueCard, type Form, type MeetingPage, type Passage } from '../../api/client';
 import { formQuery, meetingQuery } from '../../api/queries';
 import { ButtonLink, PrintButton } from '../../kit/controls';
 import { clock, day } from '../../kit/format';
 import { Asked, Page } from '../../kit/page';
+import { sided } from '../../kit/sided';
 import { sentence } from '../../messages/say';
+import { partOf } from '../../pictures/coursePart';
 import { formsBy } from './formsBy';
 import { PlanList } from './PlanList';
 
@@ -65,38 +67,74 @@ function Sheet({ page, forms }: { page: MeetingPage; forms: Form[] }) {
   );
 }
 
-/** Cues, cautions and checks of what is new tonight. */
+/** The positions of everything a course touches tonight, and of what is new. */
+function tonight(page: MeetingPage, course: string): { all: number[]; fresh: Set<number> } {
+  const part = partOf(page.meeting, course);
+  const positions = (passages: (Passage | null)[]) =>
+    passages.flatMap((one) => (one === null ? [] : Array.from({ length: one.to - one.from + 1 }, (_, at) => one.from + at)));
+  const fresh = new Set(positions(part.lessons));
+  const all = [...new Set([...fresh, ...positions([part.recap, part.runThrough, ...part.review])])].sort((a, b) => a - b);
+  return { all, fresh };
+}
+
+/** Cues and checks of what is new tonight, and the cautions of whatever is done: no sheet is shown without them. */
 function Cues({ page, course, form }: { page: MeetingPage; course: string; form: Form }) {
-  const { t } = useTranslation();
-  const lessons = page.meeting.courses.find((one) => one.courseId === course)?.lessons ?? [];
-  const from = Math.min(...lessons.map((one) => one.from));
-  const to = Math.max(...lessons.map((one) => one.to));
+  const { all, fresh } = tonight(page, course);
+  const [from, to] = [all[0] ?? 0, all[all.length - 1] ?? 0];
   const cards = useQuery({
     queryKey: ['cards', form.id, from, to, 'facing'],
-    enabled: lessons.length > 0,
+    enabled: all.length > 0,
     queryFn: () =>
       ask(api.GET('/api/forms/{form}/cards', { params: { path: { form: form.id }, query: { from, to, view: 'facing' } } })),
   });
-  const told = (cards.data ?? []).filter((card) => card.cues.length + card.cautions.length + card.checks.length > 0);
-  if (told.length === 0) return null;
+  if (all.length === 0) return null;
+  return (
+    <Asked query={cards}>
+      {(found) => <Told form={form} cards={found.filter((card) => all.includes(card.position))} fresh={fresh} />}
+    </Asked>
+  );
+}
+
+const called = (card: CueCard) => [card.number, card.title].filter((one) => one !== null).join(' ');
+
+function Told({ form, cards, fresh }: { form: Form; cards: CueCard[]; fresh: Set<number> }) {
+  const { t } = useTranslation();
+  const told = cards.filter(
+    (card) => fresh.has(card.position) && card.cues.length + card.cautions.length + card.checks.length > 0,
+  );
+  const careful = cards.filter((card) => !fresh.has(card.position) && card.cautions.length > 0);
+  if (told.length + careful.length === 0) return null;
   return (
     <section aria-label={t('meeting.cues', { form: form.title })}>
       <h2 className="mt-4 mb-1 text-xl">{t('meeting.cues', { form: form.title })}</h2>
-      {told.some((card) => card.needsSupport) ? <p className="font-medium">{t('meeting.ready')}</p> : null}
+      {cards.some((card) => card.needsSupport) ? <p className="font-medium">{t('meeting.ready')}</p> : null}
       <ul className="m-0 list-none p-0">
-        {told.map((card: CueCard) => (
+        {told.map((card) => (
           <li key={card.position} className="border-b border-line py-1">
-            <strong>
-              {card.number ?? ''} {card.title}
-            </strong>
-            {card.cues.length > 0 ? <span> · {card.cues.join(' ')}</span> : null}
-            {card.checks.length > 0 ? <span className="text-soft"> · {card.checks.join('; ')}</span> : null}
-            {card.cautions.length > 0 ? (
-              <span className="font-medium text-persimmon"> · {card.cautions.map(sentence).join(' ')}</span>
+            <strong>{called(card)}</strong>
+            {card.cues.length > 0 ? <span> · {card.cues.map((cue) => sided(cue, card)).join('; ')}</span> : null}
+            {card.checks.length > 0 ? (
+              <span className="text-soft"> · {card.checks.map((check) => sided(check, card)).join('; ')}</span>
             ) : null}
+            <Cautions card={card} />
+          </li>
+        ))}
+        {careful.map((card) => (
+          <li key={card.position} className="border-b border-line py-1">
+            {called(card)}
+            <Cautions card={card} />
           </li>
         ))}
       </ul>
     </section>
+  );
+}
+
+function Cautions({ card }: { card: CueCard }) {
+  return card.cautions.length === 0 ? null : (
+    <span className="font-medium text-persimmon">
+      {' '}
+      · {card.cautions.map((caution) => sided(sentence(caution), card)).join(' ')}
+    </span>
   );
 }

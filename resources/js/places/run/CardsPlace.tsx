@@ -7,6 +7,7 @@ import { api, ask, type CueCard, type Form } from '../../api/client';
 import { formQuery } from '../../api/queries';
 import { Button, Choice } from '../../kit/controls';
 import { Asked } from '../../kit/page';
+import { sided } from '../../kit/sided';
 import { FormPages } from '../forms/FormPages';
 import { PassageChoice } from './PassageChoice';
 import { usePassage } from './usePassage';
@@ -131,8 +132,6 @@ function Deck({ form }: { form: Form }) {
 function Card({ card, footer }: { card: CueCard; footer: string }) {
   const { t } = useTranslation();
   const sides: Record<string, string> = t('cards.sideWord', { returnObjects: true });
-  // A cue says left and right as whoever reads the card sees them; one pass, so that what is put in is not read again.
-  const sided = (cue: string) => cue.replace(/\{[LR]\}/g, (token) => say(token === '{L}' ? card.left : card.right));
   const done = [
     card.side === null
       ? null
@@ -152,7 +151,7 @@ function Card({ card, footer }: { card: CueCard; footer: string }) {
       {card.cues.length > 0 ? (
         <ul className="card-cues mt-3 list-none p-0 font-serif text-2xl">
           {card.cues.map((cue) => (
-            <li key={cue}>{sided(cue)}</li>
+            <li key={cue}>{sided(cue, card)}</li>
           ))}
         </ul>
       ) : (
@@ -166,12 +165,14 @@ function Card({ card, footer }: { card: CueCard; footer: string }) {
       <div className="card-small mt-auto pt-3 text-sm">
         {card.checks.length > 0 ? (
           <p>
-            <strong className="font-semibold">{t('cards.look')}:</strong> {card.checks.map(sided).join('; ')}
+            <strong className="font-semibold">{t('cards.look')}:</strong>{' '}
+            {card.checks.map((check) => sided(check, card)).join('; ')}
           </p>
         ) : null}
         {card.cautions.length > 0 ? (
           <p className="border-l-4 border-straw pl-2">
-            <strong className="font-semibold">{t('cards.care')}:</strong> {card.cautions.map(say).join('; ')}
+            <strong className="font-semibold">{t('cards.care')}:</strong>{' '}
+            {card.cautions.map((caution) => sided(say(caution), card)).join('; ')}
           </p>
         ) : null}
         <p className="hidden pt-1 text-soft print:block">{footer}</p>

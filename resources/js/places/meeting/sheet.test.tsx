@@ -1,0 +1,126 @@
+import { cleanup, screen, within } from '@testing-library/react';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import { form, meeting, page, review } from '../../../../tests/pages/sample';
+import { server, standIn } from '../../../../tests/pages/server';
+import { showAt } from '../../../../tests/pages/show';
+import type { CueCard, MeetingPage } from '../../api/client';
+import { queryClient } from '../../api/queries';
+import '../../messages';
+import { SheetPlace } from './SheetPlace';
+
+vi.mock('../../api/client', async (original) => ({
+  ...(await original<typeof import('../../api/client')>()),
+  api: standIn,
+}));
+
+const caution = (text: string) => ({ code: 'cue.caution_text', with: { for: 'knee', do: 'smaller', text } });
+const card = (position: number, change: Partial<CueCard> = {}): CueCard => ({
+  position,
+  number: position,
+  title: `Movement ${String(position)}`,
+  alias: null,
+  repetition: null,
+  side: null,
+  own: null,
+  left: { code: 'cue.own', with: { side: 'left', own: 'right' } },
+  right: { code: 'side.right', with: {} },
+  cues: [],
+  breaths: [],
+  turn: null,
+  travel: [],
+  checks: [],
+  cautions: [],
+  needsSupport: false,
+  ...change,
+});
+
+/** New are 5 and 6, with 3 and 4 before them; 1 is reviewed, and 4 to 6 are run through. */
+const evening = (change: Partial<MeetingPage> = {}): MeetingPage =>
+  page({
+    meeting: meeting({
+      id: 'tonight',
+      pins: { focus: 'shoulders down' },
+      courses: [
+        {
+          courseId: 'course',
+          formTitle: 'Tide stair',
+          lessons: [{ number: 3, kind: 'new', from: 5, to: 6 }],
+          recap: { from: 3, to: 4 },
+          review: [review({ from: 1, to: 1 })],
+          runThrough: { from: 4, to: 6 },
+          why: null,
+          taughtAfter: 6,
+          recallAfter: 0.8,
+        },
+      ],
+    }),
+    awayLast: ['Ada', 'Bo'],
+    newcomers: ['Cy'],
+    room: 'the loft',
+    ...change,
+  });
+
+beforeEach(() => {
+  queryClient.clear();
+  server.reset({
+    'GET /api/meetings/{meeting}': evening(),
+    'GET /api/forms/{form}': form(),
+    'GET /api/forms/{form}/cards': [
+      card(1, { cautions: [caution('no deeper than last week')], cues: ['not said here'] }),
+      card(2, { cautions: [caution('not done tonight')] }),
+      card(3, { cues: ['not said here'] }),
+      card(4, { cautions: [caution('a wall near')], needsSupport: true }),
+      card(5, { cues: ['Turn from the hips', 'pivot on the {L} heel'], checks: ['the {R} heel first'] }),
+      card(6, { cautions: [caution('leave the kick out')] }),
+    ],
+  });
+});
+afterEach(cleanup);
+
+const show = () => showAt('/meetings/tonight/sheet', [{ path: '/meetings/:meeting/sheet', Component: SheetPlace }]);
+
+test('the sheet says who was away, who is new, the room and the focus', async () => {
+  show();
+  expect(await screen.findByRole('heading', { level: 1, name: /Tuesday, 20 January 2026/ })).toBeTruthy();
+  expect(screen.getByText('Away last time:').parentElement?.textContent).toBe('Away last time: Ada, Bo');
+  expect(screen.getByText('New since last time:').parentElement?.textContent).toBe('New since last time: Cy');
+  expect(screen.getByText(/the loft/)).toBeTruthy();
+  expect(screen.getAllByText('shoulders down').length).toBeGreaterThan(0);
+});
+
+test('cues are of what is new, cautions of all that is done tonight, and what is to be ready is said', async () => {
+  show();
+  const told = await screen.findByRole('region', { name: 'Cues and cautions: Tide stair' });
+  const rows = within(told)
+    .getAllByRole('listitem')
+    .map((row) => row.textContent);
+  expect(rows).toEqual([
+    '5 Movement 5 · Turn from the hips; pivot on the left (your right) heel · the right heel first',
+    expect.stringMatching(/^6 Movement 6 · .*leave the kick out/),
+    expect.stringMatching(/^1 Movement 1 · .*no deeper than last week/),
+    expect.stringMatching(/^4 Movement 4 · .*a wall near/),
+  ]);
+  expect(within(told).getByText('Have ready: a chair, or a wall that is free.')).toBeTruthy();
+  expect(told.textContent).not.toContain('not said here');
+  expect(told.textContent).not.toContain('not done tonight');
+});
+
+test('cautions that cannot be fetched are said to be missing, and can be asked for again', async () => {
+  server.refusals = { 'GET /api/forms/{form}/cards': { status: 503, code: 'http.closed' } };
+  show();
+  expect(await screen.findByText(/being looked after/)).toBeTruthy();
+  expect(screen.getByRole('button', { name: 'Try again' })).toBeTruthy();
+});
+
+test('an evening of nothing but standing asks for no cards', async () => {
+  const bare = { lessons: [], recap: null, review: [], runThrough: null, why: null, taughtAfter: 0, recallAfter: null };
+  server.answers['GET /api/meetings/{meeting}'] = evening({
+    meeting: meeting({ id: 'tonight', courses: [{ courseId: 'course', formTitle: 'Tide stair', ...bare }] }),
+    awayLast: [],
+    newcomers: [],
+  });
+  show();
+  await screen.findByRole('heading', { level: 1 });
+  expect(screen.queryByText(/Away last time/)).toBeNull();
+  expect(server.got('GET', '/api/forms/{form}/cards')).toEqual([]);
+});
