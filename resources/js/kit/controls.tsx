@@ -26,7 +26,7 @@ export function PrintButton() {
         window.print();
       }}
     >
-      {t('terms.printed')}
+      {t('app.print')}
     </Button>
   );
 }

@@ -5,7 +5,7 @@ import { useTranslation } from 'react-i18next';
 import { useParams, useSearchParams } from 'react-router';
 import { api, ask, type CueCard, type Form } from '../../api/client';
 import { formQuery } from '../../api/queries';
-import { Button, Choice } from '../../kit/controls';
+import { Choice, PrintButton } from '../../kit/controls';
 import { Asked } from '../../kit/page';
 import { sided } from '../../kit/sided';
 import { FormPages } from '../forms/FormPages';
@@ -59,20 +59,7 @@ function Deck({ form }: { form: Form }) {
   }, [paper]);
 
   return (
-    <FormPages
-      id={form.id}
-      title={form.title}
-      actions={
-        <Button
-          look="primary"
-          onClick={() => {
-            window.print();
-          }}
-        >
-          {t('cards.print')}
-        </Button>
-      }
-    >
+    <FormPages id={form.id} title={form.title} actions={<PrintButton />}>
       <div className="no-print">
         <PassageChoice form={form} passage={passage} onChange={setPassage} />
         <div className="mt-2 flex flex-wrap items-end gap-x-8 gap-y-2">
