@@ -43,7 +43,7 @@ test('new work is rounded up and leaves review a fifth, run-through stays within
 });
 
 test('what does not fit is said with its minutes', function () {
-    expect(Said::all(boxes(60, 50, 4)->notes))->toContain('needs 50 minutes and only 29')->toContain('21 minutes short')->toContain('run-through needs 4')
+    expect(Said::all(boxes(60, 50, 4)->notes))->toContain('needs 50 min and has 29')->toContain('21 min short')->toContain('run-through needs 4')
         ->and(Said::all(boxes(5, 4, 1)->notes))->toContain('too short for settling')->toContain('too short for the close');
 });
 
