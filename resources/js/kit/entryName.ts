@@ -12,3 +12,8 @@ export function entryName(entry: Named | undefined): string {
 export function entryCall(entry: Named | undefined): string {
   return String(entry?.number ?? entry?.title ?? '');
 }
+
+/** Entries to choose from, by their positions. */
+export function entryChoices(entries: (Named & { position: number })[]): { value: string; text: string }[] {
+  return entries.map((entry) => ({ value: String(entry.position), text: entryName(entry) }));
+}

@@ -1,6 +1,7 @@
 import type { ComponentProps } from 'react';
 import { type Control, type FieldPath, type FieldValues, useController } from 'react-hook-form';
 import { DateField, TimeField } from './DateField';
+import { Select } from './Select';
 
 interface Owned<V extends FieldValues> {
   control: Control<V>;
@@ -25,4 +26,14 @@ export function FormTime<V extends FieldValues>({
 }: Owned<V> & Omit<ComponentProps<typeof TimeField>, 'value' | 'onValue' | 'error'>) {
   const { field, fieldState } = useController({ control, name });
   return <TimeField {...rest} value={field.value as string} onValue={field.onChange} error={fieldState.error?.message} />;
+}
+
+/** One of many, in a form; numbers are chosen by how they are written. */
+export function FormSelect<V extends FieldValues>({
+  control,
+  name,
+  ...rest
+}: Owned<V> & Omit<ComponentProps<typeof Select>, 'value' | 'onValue' | 'error'>) {
+  const { field, fieldState } = useController({ control, name });
+  return <Select {...rest} value={String(field.value)} onValue={field.onChange} error={fieldState.error?.message} />;
 }

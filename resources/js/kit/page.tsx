@@ -3,6 +3,7 @@ import { type ReactNode, useEffect } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { Problem, Unreachable } from '../api/client';
+import { Notice } from './Notice';
 import { Button } from './controls';
 
 interface PageProps {
@@ -44,7 +45,7 @@ export function Heading({ children, aside }: { children: ReactNode; aside?: Reac
 export function Warnings({ title, lines }: { title: string; lines: string[] }) {
   if (lines.length === 0) return null;
   return (
-    <aside className="my-3 border-l-4 border-straw bg-straw-soft px-4 py-2 text-[0.95rem]" aria-label={title}>
+    <Notice tone="attention" label={title} className="my-3">
       {lines.length === 1 ? (
         <p>{lines[0]}</p>
       ) : (
@@ -54,21 +55,21 @@ export function Warnings({ title, lines }: { title: string; lines: string[] }) {
           ))}
         </ul>
       )}
-    </aside>
+    </Notice>
   );
 }
 
 export function Trouble({ error, onRetry }: { error: unknown; onRetry?: (() => void) | undefined }) {
   const { t } = useTranslation();
   return (
-    <div role="alert" className="my-4 border-l-4 border-persimmon bg-sheet px-4 py-3">
-      <p className="font-medium">{error instanceof Problem ? error.message : t('app.unreachable')}</p>
+    <Notice tone="decision" role="alert" className="my-4">
+      <p>{error instanceof Problem ? error.message : t('app.unreachable')}</p>
       {onRetry ? (
         <Button className="mt-2" onClick={onRetry}>
           {t('app.retry')}
         </Button>
       ) : null}
-    </div>
+    </Notice>
   );
 }
 

@@ -2,12 +2,13 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { useForm } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import type { Course, Meeting, Term } from '../../api/client';
-import { Button, ButtonLink, Choice, TextField, Tick } from '../../kit/controls';
-import { entryName } from '../../kit/entryName';
+import { Button, ButtonLink, TextField, Tick } from '../../kit/controls';
+import { entryChoices } from '../../kit/entryName';
 import { Form } from '../../kit/Form';
-import { FormDate, FormTime } from '../../kit/formFields';
+import { FormDate, FormSelect, FormTime } from '../../kit/formFields';
 import { clock } from '../../kit/format';
 import { z } from '../../kit/schema';
+import { Select } from '../../kit/Select';
 import { partOf } from '../../pictures/coursePart';
 import { sentence } from '../../messages/say';
 import { usePassageWords } from '../meeting/PlanList';
@@ -78,25 +79,21 @@ export function ChangeMeeting({ term, meeting, course, onPropose }: Props) {
               {t('terms.spendReserve')}
             </Tick>
           ) : null}
-          <Choice
+          <Select
             label={t('terms.lessonHere')}
             value={pinned === undefined ? '' : String(pinned)}
-            onChange={(event) => {
-              const number = Number(event.target.value);
+            onValue={(value) => {
               onPropose([
-                number > 0
-                  ? { what: 'lesson', course: course.id, meeting: meeting.id, number }
-                  : { what: 'lesson', course: course.id, number: pinned ?? 1 },
+                value === ''
+                  ? { what: 'lesson', course: course.id, number: pinned ?? 1 }
+                  : { what: 'lesson', course: course.id, meeting: meeting.id, number: Number(value) },
               ]);
             }}
-          >
-            <option value="">{t('terms.lessonByPlan')}</option>
-            {all.map((number) => (
-              <option key={number} value={number}>
-                {t('terms.lessonN', { number })}
-              </option>
-            ))}
-          </Choice>
+            of={[
+              { value: '', text: t('terms.lessonByPlan') },
+              ...all.map((number) => ({ value: String(number), text: t('terms.lessonN', { number }) })),
+            ]}
+          />
           <section aria-label={t('terms.reviewed')}>
             <h3 className="text-lg">{t('terms.reviewed')}</h3>
             <ul className="m-0 list-none p-0">
@@ -137,12 +134,8 @@ export function ChangeMeeting({ term, meeting, course, onPropose }: Props) {
 
 function ReviewIn({ course, upTo, onPut }: { course: Course; upTo: number; onPut: (from: number, to: number) => void }) {
   const { t } = useTranslation();
-  const { register, handleSubmit } = useForm({ defaultValues: { from: 1, to: 1 } });
-  const options = course.form.entries.slice(0, upTo).map((entry) => (
-    <option key={entry.key} value={entry.position}>
-      {entryName(entry)}
-    </option>
-  ));
+  const { handleSubmit, control } = useForm({ defaultValues: { from: 1, to: 1 } });
+  const entries = entryChoices(course.form.entries.slice(0, upTo));
   return (
     <form
       className="mt-2 grid items-end gap-2 sm:grid-cols-[1fr_1fr_auto]"
@@ -152,12 +145,8 @@ function ReviewIn({ course, upTo, onPut }: { course: Course; upTo: number; onPut
         })(event);
       }}
     >
-      <Choice label={t('terms.reviewFrom')} {...register('from')}>
-        {options}
-      </Choice>
-      <Choice label={t('terms.reviewTo')} {...register('to')}>
-        {options}
-      </Choice>
+      <FormSelect control={control} name="from" label={t('terms.reviewFrom')} of={entries} />
+      <FormSelect control={control} name="to" label={t('terms.reviewTo')} of={entries} />
       <Button type="submit">{t('terms.reviewIn')}</Button>
     </form>
   );
@@ -242,20 +231,15 @@ function Boxes({ meeting, onPropose }: { meeting: Meeting; onPropose: (changes: 
         })(event);
       }}
     >
-      <Choice
+      <Select
         label={t('terms.box')}
-        {...register('box', {
-          onChange: (event: { target: { value: string } }) => {
-            setValue('minutes', meeting.boxes[event.target.value] ?? 0);
-          },
-        })}
-      >
-        {BOXES.map((one) => (
-          <option key={one} value={one}>
-            {t(`boxes.${one}`)}
-          </option>
-        ))}
-      </Choice>
+        value={box}
+        onValue={(value) => {
+          setValue('box', value as typeof box);
+          setValue('minutes', meeting.boxes[value] ?? 0);
+        }}
+        of={BOXES.map((one) => ({ value: one, text: t(`boxes.${one}`) }))}
+      />
       <TextField label={t('terms.boxMinutes')} type="number" error={formState.errors.minutes?.message} {...register('minutes')} />
       <Button type="submit">{t('terms.apply')}</Button>
       {isFixed ? (

@@ -1,13 +1,18 @@
+import { zodResolver } from '@hookform/resolvers/zod';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { type FormEvent, useState } from 'react';
+import { useState } from 'react';
+import { useFieldArray, useForm } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { useNavigate, useParams } from 'react-router';
 import { api, ask, type Course, type Meeting, Problem, type Term } from '../../api/client';
 import { questionsQuery, readAgain, termQuery } from '../../api/queries';
-import { Button, ButtonLink, Choice, TextField } from '../../kit/controls';
-import { entryName } from '../../kit/entryName';
+import { Button, ButtonLink, TextField } from '../../kit/controls';
+import { entryChoices } from '../../kit/entryName';
+import { Form } from '../../kit/Form';
+import { FormSelect } from '../../kit/formFields';
 import { number } from '../../kit/format';
 import { Asked, Page } from '../../kit/page';
+import { z } from '../../kit/schema';
 import { Segmented } from '../../kit/Segmented';
 import { useTell } from '../../kit/toasts';
 import { useOnce } from '../../kit/useOnce';
@@ -16,12 +21,18 @@ import { Weave } from '../../pictures/Weave';
 const APPROACHES = ['piece', 'outline', 'sides'] as const;
 const MOST = 3;
 
-interface Variant {
-  approach: string;
-  minutes: string;
-  extra: string;
-  to: string;
-}
+/** What is asked of each plan: an approach, more minutes a meeting, more meetings, and another target where one is named. */
+const compared = z.object({
+  plans: z.array(
+    z.object({
+      approach: z.enum(APPROACHES),
+      minutes: z.coerce.number().int().min(0).max(60),
+      extra: z.coerce.number().int().min(0).max(12),
+      to: z.string(),
+    }),
+  ),
+});
+const variant = (approach: (typeof APPROACHES)[number]) => ({ approach, minutes: 0, extra: 0, to: '' });
 
 interface Compared {
   meetings: {
@@ -65,28 +76,25 @@ function Comparing({ term }: { term: Term }) {
   const navigate = useNavigate();
   const [chosen, setCourse] = useState(term.courses[0]?.id ?? '');
   const course = term.courses.find((one) => one.id === chosen) ?? (term.courses[0] as Course);
-  const [variants, setVariants] = useState<Variant[]>(
-    APPROACHES.map((approach) => ({ approach, minutes: '0', extra: '0', to: '' })),
-  );
+  const { register, handleSubmit, control, formState } = useForm({
+    defaultValues: { plans: APPROACHES.map((approach) => variant(approach)) },
+    resolver: zodResolver(compared),
+  });
+  const { fields, append, remove } = useFieldArray({ control, name: 'plans' });
   const questions = useQuery(questionsQuery(term.term.id));
   const latest = questions.data?.find((one) => one.kind === 'compare' && one.question.course === course.id);
   const fail = (error: unknown) => {
     tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });
   };
   const pose = useMutation({
-    mutationFn: () =>
+    mutationFn: ({ plans }: z.output<typeof compared>) =>
       ask(
         api.POST('/api/terms/{term}/questions', {
           params: { path: { term: term.term.id } },
           body: {
             kind: 'compare',
             course: course.id,
-            plans: variants.map((one) => ({
-              approach: one.approach as (typeof APPROACHES)[number],
-              minutes: Number(one.minutes) || 0,
-              extra: Number(one.extra) || 0,
-              ...(one.to === '' ? {} : { to: Number(one.to) }),
-            })),
+            plans: plans.map(({ to, ...one }) => ({ ...one, ...(to === '' ? {} : { to: Number(to) }) })),
           },
         }),
       ),
@@ -128,77 +136,51 @@ function Comparing({ term }: { term: Term }) {
           />
         </p>
       ) : null}
-      <form
+      <Form
         className="flex flex-col gap-3"
-        onSubmit={(event: FormEvent) => {
-          event.preventDefault();
-          send(undefined);
+        onSend={(event) => {
+          void handleSubmit(send)(event);
         }}
       >
         <div className="grid gap-x-8 gap-y-4 md:grid-cols-3">
-          {variants.map((variant, at) => {
-            const put = (part: Partial<Variant>) => {
-              setVariants(variants.map((one, other) => (other === at ? { ...one, ...part } : one)));
-            };
+          {fields.map((one, at) => {
+            const wrong = formState.errors.plans?.[at];
             return (
-              <fieldset key={at} className="flex flex-col gap-2 border-t-2 border-ink pt-2">
+              <fieldset key={one.id} className="flex min-w-0 flex-col gap-2 border-t-2 border-ink pt-2">
                 <legend className="pr-2 font-serif text-lg">{t('terms.comparePlan', { number: at + 1 })}</legend>
-                <Choice
+                <FormSelect
+                  control={control}
+                  name={`plans.${at}.approach`}
                   label={t('terms.approach')}
-                  value={variant.approach}
-                  onChange={(event) => {
-                    put({ approach: event.target.value });
-                  }}
-                >
-                  {APPROACHES.map((one) => (
-                    <option key={one} value={one}>
-                      {t(`terms.approachNames.${one}`)}
-                    </option>
-                  ))}
-                </Choice>
+                  of={APPROACHES.map((approach) => ({ value: approach, text: t(`terms.approachNames.${approach}`) }))}
+                />
                 <div className="grid grid-cols-2 gap-2">
                   <TextField
                     label={t('terms.compareMinutes')}
                     type="number"
-                    min={0}
-                    max={60}
                     step={5}
-                    value={variant.minutes}
-                    onChange={(event) => {
-                      put({ minutes: event.target.value });
-                    }}
+                    error={wrong?.minutes?.message}
+                    {...register(`plans.${at}.minutes`)}
                   />
                   <TextField
                     label={t('terms.compareExtra')}
                     type="number"
-                    min={0}
-                    max={12}
-                    value={variant.extra}
-                    onChange={(event) => {
-                      put({ extra: event.target.value });
-                    }}
+                    error={wrong?.extra?.message}
+                    {...register(`plans.${at}.extra`)}
                   />
                 </div>
-                <Choice
+                <FormSelect
+                  control={control}
+                  name={`plans.${at}.to`}
                   label={t('terms.targetTo')}
-                  value={variant.to}
-                  onChange={(event) => {
-                    put({ to: event.target.value });
-                  }}
-                >
-                  <option value="">{t('terms.compareAsIs')}</option>
-                  {course.form.entries.map((entry) => (
-                    <option key={entry.key} value={entry.position}>
-                      {entryName(entry)}
-                    </option>
-                  ))}
-                </Choice>
-                {variants.length > 1 ? (
+                  of={[{ value: '', text: t('terms.compareAsIs') }, ...entryChoices(course.form.entries)]}
+                />
+                {fields.length > 1 ? (
                   <Button
                     look="quiet"
                     className="self-start"
                     onClick={() => {
-                      setVariants(variants.filter((_, other) => other !== at));
+                      remove(at);
                     }}
                   >
                     {t('terms.remove')}
@@ -209,10 +191,10 @@ function Comparing({ term }: { term: Term }) {
           })}
         </div>
         <div className="flex flex-wrap gap-2">
-          {variants.length < MOST ? (
+          {fields.length < MOST ? (
             <Button
               onClick={() => {
-                setVariants([...variants, { approach: 'piece', minutes: '0', extra: '0', to: '' }]);
+                append(variant('piece'));
               }}
             >
               {t('terms.compareAdd')}
@@ -222,7 +204,7 @@ function Comparing({ term }: { term: Term }) {
             {t('terms.compareGo')}
           </Button>
         </div>
-      </form>
+      </Form>
       {isWorking ? (
         <div role="status" className="mt-4">
           <p>{t('terms.answerWorking', { percent: latest.progress })}</p>

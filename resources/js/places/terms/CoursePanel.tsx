@@ -1,16 +1,16 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import type { ComponentProps } from 'react';
 import { useForm } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { api, ask, type Course, type Term } from '../../api/client';
 import { formQuery, formsQuery, readAgain } from '../../api/queries';
-import { Button, Choice, RefusalLine, TextField } from '../../kit/controls';
-import { entryName } from '../../kit/entryName';
+import { Button, RefusalLine, TextField } from '../../kit/controls';
+import { entryChoices } from '../../kit/entryName';
 import { Form } from '../../kit/Form';
-import { FormDate } from '../../kit/formFields';
+import { FormDate, FormSelect } from '../../kit/formFields';
 import { Asked } from '../../kit/page';
 import { z } from '../../kit/schema';
+import { Select } from '../../kit/Select';
 import { useTell } from '../../kit/toasts';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
@@ -33,6 +33,7 @@ const changed = courseFields.extend({
 export function CoursePanel({ term, course, onDone }: { term: Term; course: Course; onDone: () => void }) {
   const { t } = useTranslation();
   const tell = useTell();
+  const approaches = useApproaches();
   const [refusal, setProblem] = useProblem();
   const { register, handleSubmit, formState, control } = useForm({
     defaultValues: {
@@ -76,11 +77,7 @@ export function CoursePanel({ term, course, onDone }: { term: Term; course: Cour
   });
   const send = useOnce(save);
   const drop = useOnce(remove);
-  const entries = course.form.entries.map((entry) => (
-    <option key={entry.key} value={entry.position}>
-      {entryName(entry)}
-    </option>
-  ));
+  const entries = entryChoices(course.form.entries);
   return (
     <Form
       className="flex flex-col gap-3"
@@ -88,22 +85,21 @@ export function CoursePanel({ term, course, onDone }: { term: Term; course: Cour
         void handleSubmit(send)(event);
       }}
     >
-      <ApproachChoice {...register('approach')} />
+      <FormSelect control={control} name="approach" label={t('terms.approach')} of={approaches} />
       {term.courses.length > 1 ? (
         <TextField label={t('terms.courseShare')} type="number" error={formState.errors.share?.message} {...register('share')} />
       ) : null}
-      <Choice label={t('terms.targetTo')} {...register('to')}>
-        {entries}
-      </Choice>
-      <Choice label={t('terms.rhythm')} {...register('rhythm')}>
-        <option value="">{t('terms.rhythmUsual', { count: course.usualRhythm })}</option>
-        {[1, 2, 3, 4, 5, 6].map((one) => (
-          <option key={one} value={one}>
-            {one}
-          </option>
-        ))}
-        <option value="0">{t('terms.rhythmNever')}</option>
-      </Choice>
+      <FormSelect control={control} name="to" label={t('terms.targetTo')} of={entries} />
+      <FormSelect
+        control={control}
+        name="rhythm"
+        label={t('terms.rhythm')}
+        of={[
+          { value: '', text: t('terms.rhythmUsual', { count: course.usualRhythm }) },
+          ...['1', '2', '3', '4', '5', '6'].map((one) => ({ value: one, text: one })),
+          { value: '0', text: t('terms.rhythmNever') },
+        ]}
+      />
       <div className="grid grid-cols-2 gap-3">
         <FormDate
           control={control}
@@ -112,9 +108,7 @@ export function CoursePanel({ term, course, onDone }: { term: Term; course: Cour
           min={term.term.startsOn}
           max={term.term.endsOn}
         />
-        <Choice label={t('terms.showingTo')} {...register('showingTo')}>
-          {entries}
-        </Choice>
+        <FormSelect control={control} name="showingTo" label={t('terms.showingTo')} of={entries} />
       </div>
       <RefusalLine refusal={refusal} />
       <div className="flex flex-wrap gap-2">
@@ -136,17 +130,9 @@ export function CoursePanel({ term, course, onDone }: { term: Term; course: Cour
   );
 }
 
-function ApproachChoice(props: Omit<ComponentProps<typeof Choice>, 'label' | 'children'>) {
+function useApproaches() {
   const { t } = useTranslation();
-  return (
-    <Choice label={t('terms.approach')} {...props}>
-      {APPROACHES.map((one) => (
-        <option key={one} value={one}>
-          {t(`terms.approaches.${one}`)}
-        </option>
-      ))}
-    </Choice>
-  );
+  return APPROACHES.map((one) => ({ value: one, text: t(`terms.approaches.${one}`) }));
 }
 
 /** One more form in the same term; the others give up what it takes. */
@@ -166,8 +152,9 @@ export function AddCourse({ term, onDone }: { term: Term; onDone: () => void }) 
 function Adding({ term, forms, onDone }: { term: Term; forms: { id: string; title: string }[]; onDone: () => void }) {
   const { t } = useTranslation();
   const tell = useTell();
+  const approaches = useApproaches();
   const [refusal, setProblem] = useProblem();
-  const { register, handleSubmit, formState, watch, setValue } = useForm({
+  const { register, handleSubmit, formState, watch, setValue, control } = useForm({
     // Nothing said of how far means to the end.
     defaultValues: { form: forms[0]?.id ?? '', approach: 'piece' as (typeof APPROACHES)[number], share: 30, to: 0 },
     resolver: zodResolver(courseFields.extend({ form: z.string() })),
@@ -197,30 +184,23 @@ function Adding({ term, forms, onDone }: { term: Term; forms: { id: string; titl
         void handleSubmit(send)(event);
       }}
     >
-      <Choice
+      <Select
         label={t('terms.courseForm')}
-        {...register('form', {
-          onChange: () => {
-            setValue('to', 0);
-          },
-        })}
-      >
-        {forms.map((one) => (
-          <option key={one.id} value={one.id}>
-            {one.title}
-          </option>
-        ))}
-      </Choice>
-      <ApproachChoice {...register('approach')} />
+        value={form}
+        onValue={(next) => {
+          setValue('form', next);
+          setValue('to', 0);
+        }}
+        of={forms.map((one) => ({ value: one.id, text: one.title }))}
+      />
+      <FormSelect control={control} name="approach" label={t('terms.approach')} of={approaches} />
       <TextField label={t('terms.courseShare')} type="number" error={formState.errors.share?.message} {...register('share')} />
-      <Choice label={t('terms.targetTo')} {...register('to')}>
-        <option value={0}>{t('terms.targetWhole')}</option>
-        {entries.map((entry) => (
-          <option key={entry.key} value={entry.position}>
-            {entryName(entry)}
-          </option>
-        ))}
-      </Choice>
+      <FormSelect
+        control={control}
+        name="to"
+        label={t('terms.targetTo')}
+        of={[{ value: '0', text: t('terms.targetWhole') }, ...entryChoices(entries)]}
+      />
       <RefusalLine refusal={refusal} />
       <Button look="primary" type="submit" disabled={add.isPending}>
         {t(add.isPending ? 'terms.courseSaving' : 'terms.courseAdd')}

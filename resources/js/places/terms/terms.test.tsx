@@ -255,6 +255,33 @@ test('several courses are woven one at a time, and a term that is over is not ch
   expect(screen.queryByRole('button', { name: 'How many more minutes?' })).toBeNull();
 });
 
+test('more minutes than can be asked for are not cut down in silence: the field says so, and nothing is asked', async () => {
+  show('/terms/term/compare');
+  const minutes = (await screen.findAllByLabelText<HTMLInputElement>('Minutes more a meeting'))[1] as HTMLInputElement;
+  await userEvent.clear(minutes);
+  await userEvent.type(minutes, '200');
+  await userEvent.click(screen.getByRole('button', { name: 'Work them out' }));
+  expect((await screen.findByRole('alert')).textContent).toBe('At most 60.');
+  expect(minutes.value).toBe('200');
+  expect(of('POST', '/api/terms/{term}/questions')).toEqual([]);
+  await userEvent.clear(minutes);
+  await userEvent.type(minutes, '15');
+  await userEvent.click(screen.getAllByRole('button', { name: 'Remove' })[2] as HTMLElement);
+  await userEvent.click(screen.getByRole('button', { name: 'Work them out' }));
+  await waitFor(() => {
+    expect(of('POST', '/api/terms/{term}/questions').map((one) => one.body)).toEqual([
+      {
+        kind: 'compare',
+        course: 'course',
+        plans: [
+          { approach: 'piece', minutes: 0, extra: 0 },
+          { approach: 'outline', minutes: 15, extra: 0 },
+        ],
+      },
+    ]);
+  });
+});
+
 test('three plans stand side by side with their figures, and one is made the plan', async () => {
   const plan = (expected: number) => ({
     meetings: [

@@ -5,6 +5,7 @@ import type { Form, Today, TonightPage } from '../../api/client';
 import { formQuery, todayQuery } from '../../api/queries';
 import { ButtonLink } from '../../kit/controls';
 import { clock, day } from '../../kit/format';
+import { Notice } from '../../kit/Notice';
 import { Asked, Empty, Page, Warnings } from '../../kit/page';
 import { meetingKind } from '../../pictures/meetingKind';
 import { Ribbon } from '../../pictures/Ribbon';
@@ -73,22 +74,20 @@ function Unsaid({ unsaid }: { unsaid: Today['unsaid'] }) {
   const { t } = useTranslation();
   if (unsaid.length === 0) return null;
   return (
-    <aside
-      aria-label={t('today.unsaid')}
-      title={t('today.unsaidHint')}
-      className="no-print mb-4 flex flex-wrap items-center gap-x-4 border-l-4 border-persimmon bg-sheet px-4 text-[0.95rem]"
-    >
-      <span>{t('today.unsaid')}:</span>
-      {unsaid.map((one) => (
-        <Link
-          key={one.meetingId}
-          to={`/meetings/${one.meetingId}?on=here`}
-          className="inline-flex min-h-11 items-center text-pine underline underline-offset-4"
-        >
-          {t('today.unsaidOne', { group: one.groupName, date: day(one.on, 'weekday') })}
-        </Link>
-      ))}
-    </aside>
+    <Notice tone="decision" label={t('today.unsaid')} className="no-print mb-4">
+      <div title={t('today.unsaidHint')} className="flex flex-wrap items-center gap-x-4">
+        <span>{t('today.unsaid')}:</span>
+        {unsaid.map((one) => (
+          <Link
+            key={one.meetingId}
+            to={`/meetings/${one.meetingId}?on=here`}
+            className="inline-flex min-h-11 items-center text-pine underline underline-offset-4"
+          >
+            {t('today.unsaidOne', { group: one.groupName, date: day(one.on, 'weekday') })}
+          </Link>
+        ))}
+      </div>
+    </Notice>
   );
 }
 
