@@ -28,7 +28,7 @@ test('what was made by mistake is taken back from the toast, and what was typed 
   await expect(page.getByText('2 students')).toBeVisible();
 
   await page.getByRole('link', { name: 'Lay a term' }).first().click();
-  await page.getByLabel('Group').selectOption({ label: 'Wrong night' });
+  await page.getByLabel('Group', { exact: true }).selectOption({ label: 'Wrong night' });
   await page.getByLabel('Name').fill('Wrong term');
   await page.getByRole('button', { name: 'Lay the term' }).click();
   await expect(page.getByRole('heading', { name: 'The weave' })).toBeVisible();
