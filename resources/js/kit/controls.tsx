@@ -88,7 +88,7 @@ export function TextArea({ label, hint, error, className = '', ...rest }: FieldP
   );
 }
 
-/** A native select: the phone's own wheel is better than anything drawn. */
+/** The browser's own list, on the pages that are older than `Select`. */
 export function Choice({ label, hint, error, children, ...rest }: FieldProps & ComponentProps<'select'>) {
   return (
     <Labelled label={label} hint={hint} error={error}>
