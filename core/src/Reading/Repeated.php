@@ -12,6 +12,12 @@ final class Repeated extends BadInput
         return new self($place, Message::of('twice.id', id: $id, entry: $entry));
     }
 
+    /** A student, say, that stands in a list twice. */
+    public static function inList(string $place, string $id): self
+    {
+        return new self($place, Message::of('twice.in_list', id: $id));
+    }
+
     public static function idOnLine(string $id, int $line): self
     {
         return new self('id', Message::of('twice.id_line', id: $id, line: $line));

@@ -6,21 +6,19 @@ namespace Gorvan\Core\Form\Audit;
 
 use Gorvan\Core\Care\Caution;
 use Gorvan\Core\Care\Strain;
-use Gorvan\Core\Form\Depth;
-use Gorvan\Core\Form\Entry;
 use Gorvan\Core\Form\FindingCode;
 use Gorvan\Core\Form\Form;
+use Gorvan\Core\Form\Straining;
 use Gorvan\Core\Reading\Message;
 
 /**
  * `care`: a deep bend, one-legged stance, neck circle, fold or fast turn with no caution.
  *
- * An entry says so in `strains`, by `one_leg`, by a low variant without a caution of its own, or by a turn of 180
- * degrees or more within one breath (*default*). Titles are names and are not searched.
+ * What strains is read by {@see Straining}.
  */
 final readonly class CareRule implements FindingRule
 {
-    public function __construct(public float $fastTurn = 180.0, public float $fastBreaths = 1.0)
+    public function __construct(private Straining $straining = new Straining)
     {
     }
 
@@ -28,7 +26,7 @@ final readonly class CareRule implements FindingRule
     {
         $findings = [];
         foreach ($form->entries as $at => $entry) {
-            $strains = $entry->cautions === [] ? $this->strains($entry) : [];
+            $strains = $entry->cautions === [] ? $this->straining->of($entry) : [];
             if ($strains === []) {
                 continue;
             }
@@ -50,26 +48,5 @@ final readonly class CareRule implements FindingRule
         }
 
         return $findings;
-    }
-
-    /** @return list<Strain> */
-    private function strains(Entry $entry): array
-    {
-        $low = false;
-        foreach ($entry->variants as $variant) {
-            $low = $low || ($variant->depth === Depth::Low && $variant->cautions === []);
-        }
-        $strains = $entry->strains;
-        foreach ([
-            [Strain::OneLeg, $entry->oneLeg === true],
-            [Strain::DeepBend, $low],
-            [Strain::FastTurn, abs($entry->turn ?? 0.0) >= $this->fastTurn && $entry->breaths !== null && $entry->breaths <= $this->fastBreaths],
-        ] as [$strain, $applies]) {
-            if ($applies && ! in_array($strain, $strains, true)) {
-                $strains[] = $strain;
-            }
-        }
-
-        return $strains;
     }
 }

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Standing;
+
+/** Why somebody is to be looked at. */
+enum WatchReason: string
+{
+    /** Nobody ever marked them. */
+    case NeverMarked = 'never_marked';
+
+    /** They came to three meetings or more, and nobody marked them. */
+    case LongUnseen = 'long_unseen';
+
+    /** What they still know is least certain. */
+    case Unsure = 'unsure';
+}
