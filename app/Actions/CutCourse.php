@@ -16,7 +16,7 @@ use Gorvan\Core\Reading\Message;
 /** Cuts a course into lessons by its minutes, its pins and what its group learned before, and keeps them by entry. */
 final class CutCourse
 {
-    public function __construct(private readonly LessonCutter $cutter, private readonly TaughtEntries $taught)
+    public function __construct(private readonly LessonCutter $cutter, private readonly TaughtEntries $taught, private readonly PacedCourse $paced)
     {
     }
 
@@ -29,7 +29,7 @@ final class CutCourse
     public function __invoke(Course $row, PlacedForm $placed, array $minutes): array
     {
         $learned = $this->taught->by($row->term->group_id, $placed, Day::text(Day::number($row->term->starts_on) - 1));
-        $cut = $row->course($placed)->cut($this->cutter, $minutes, $learned);
+        $cut = ($this->paced)($row, $placed)->cut($this->cutter, $minutes, $learned);
         $lessons = array_map(static fn (Lesson $lesson): array => $placed->form->idsOf(new Passage($lesson->from, $lesson->to)), $cut->lessons);
         $was = $row->lessons();
         if ($was === $lessons) {

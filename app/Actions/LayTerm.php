@@ -21,7 +21,7 @@ use Illuminate\Support\Facades\DB;
 /** Lays courses over a term of weekly meetings. */
 final class LayTerm
 {
-    public function __construct(private readonly CurrentSchool $school, private readonly PlanTerm $plan, private readonly CutCourse $cut, private readonly LessonCutter $cutter, private readonly TaughtEntries $taught)
+    public function __construct(private readonly CurrentSchool $school, private readonly PlanTerm $plan, private readonly CutCourse $cut, private readonly LessonCutter $cutter, private readonly TaughtEntries $taught, private readonly PacedCourse $paced)
     {
     }
 
@@ -105,16 +105,17 @@ final class LayTerm
      *
      * @throws \Gorvan\Core\Lesson\CutImpossible
      */
-    public function lessons(Group $group, NewCourse $course, TermDates $dates): int
+    public function lessons(Group $group, NewCourse $new, TermDates $dates): int
     {
-        $placed = $course->form->placed();
-        $row = new Course(['first_entry' => $course->firstEntry, 'last_entry' => $course->lastEntry, 'approach' => $course->approach, 'share' => $course->share, 'lesson_load' => $course->lessonLoad, 'lesson_count' => $course->lessonCount, 'pins' => []]);
+        $placed = $new->form->placed();
+        $row = new Course(['first_entry' => $new->firstEntry, 'last_entry' => $new->lastEntry, 'approach' => $new->approach, 'share' => $new->share, 'lesson_load' => $new->lessonLoad, 'lesson_count' => $new->lessonCount, 'pins' => []]);
         $row->id = 'new';
+        $course = $row->course($placed);
 
         $taught = array_fill_keys($this->taught->by($group->id, $placed, $this->school->today()), true);
         $isLeft = static fn (Lesson $lesson): bool => array_filter(range($lesson->from, $lesson->to), static fn (int $at): bool => $placed->form->at($at)->kind->countsInForm() && ! isset($taught[$at])) !== [];
 
-        return count(array_filter($row->course($placed)->cut($this->cutter, self::minutes($dates), array_keys($taught))->lessons, $isLeft));
+        return count(array_filter($this->paced->paced($group, $placed, $course, $this->cutter->kept($placed->form, $course->scope(array_keys($taught)), []))->cut($this->cutter, self::minutes($dates), array_keys($taught))->lessons, $isLeft));
     }
 
     /** @return non-empty-list<int> */

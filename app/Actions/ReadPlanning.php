@@ -30,6 +30,7 @@ final class ReadPlanning
         private readonly ReadStandings $standings,
         private readonly TaughtEntries $taught,
         private readonly ReadTermDraft $draft,
+        private readonly PacedCourse $paced,
         private readonly MemoryModel $model = new MemoryModel,
     ) {
     }
@@ -58,6 +59,7 @@ final class ReadPlanning
         $taught = ($this->taught)($term->group_id, $placed);
         $learned = $taught->by(Day::number($term->starts_on) - 1, $placed->form);
         $cut = $this->cutter->kept($placed->form, $course->scope($learned), $row->lessons());
+        $course = $this->paced->paced($term->group, $placed, $course, $cut);
         $tracks = $this->standings->tracks($placed, array_keys($comes), $today);
         $history = CourseHistory::of($this->evenings($term, $placed), $placed->form, $cut);
 
@@ -70,6 +72,7 @@ final class ReadPlanning
             $history->last,
             $history->inARow,
             $learned,
+            $this->firstNext($term, $placed),
         );
     }
 
@@ -90,6 +93,29 @@ final class ReadPlanning
         }
 
         return $evenings;
+    }
+
+    /**
+     * What the last class said to begin with, as far as it is of this form.
+     *
+     * @return list<int> positions, in order
+     */
+    private function firstNext(Term $term, PlacedForm $placed): array
+    {
+        $log = LoggedClass::standing()->where('group_id', $term->group_id)->whereNotNull('meeting_id')->orderByDesc('on')->orderByDesc('made_at')->first()?->log();
+        if ($log === null || $log->firstNext === []) {
+            return [];
+        }
+        $forms = [];
+        foreach ($log->did as $doing) {
+            foreach ($doing->entries as $entry) {
+                $forms[$entry][] = $doing->form;
+            }
+        }
+        // Ids are of one form; where nothing was done with an entry it is of the first form that has it.
+        $isFirst = $term->courses()->orderBy('ordinal')->value('form_id') === $placed->id;
+
+        return $placed->form->positionsOf(array_filter($log->firstNext, static fn (string $entry): bool => isset($forms[$entry]) ? in_array($placed->id, $forms[$entry], true) : $isFirst));
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Actions\ChangedPlan;
+use App\Actions\PacedCourse;
 use App\Http\Data\ChangePreviewData;
 use App\Http\Data\CourseData;
 use App\Http\Data\ForecastData;
@@ -26,7 +27,7 @@ use Illuminate\Support\Carbon;
 /** A term as its pages show it: as it is, or as some changes would leave it. */
 final class TermPages
 {
-    public function __construct(private readonly CurrentSchool $school, private readonly Season $season)
+    public function __construct(private readonly CurrentSchool $school, private readonly Season $season, private readonly PacedCourse $paced)
     {
     }
 
@@ -38,7 +39,7 @@ final class TermPages
 
         return new TermData(
             TermSummary::find($term->id),
-            array_values(array_map(static fn (Course $row): CourseData => CourseData::of($row, $placed[$row->id], $forecasts[$row->id] ?? null), $rows)),
+            array_values(array_map(fn (Course $row): CourseData => CourseData::of($row, $placed[$row->id], ($this->paced)($row, $placed[$row->id]), $forecasts[$row->id] ?? null), $rows)),
             Season::closures($term),
             $meetings,
             $term->warned(),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ChangeCutting;
+use App\Actions\PacedCourse;
 use App\Actions\ReadForm;
 use App\Actions\Refused;
 use App\Actions\RemoveForm;
@@ -77,7 +78,7 @@ final class FormController extends Controller
     }
 
     #[Reads('/api/forms/{form}', 'form', 'A form, cut for no group or as a course has it', FormData::class, query: ['course' => 'string'])]
-    public function show(Request $request, Form $form): JsonResponse
+    public function show(Request $request, Form $form, PacedCourse $paced): JsonResponse
     {
         $wanted = $request->validate(['course' => ['nullable', 'uuid']])['course'] ?? null;
         if ($wanted === null) {
@@ -85,7 +86,9 @@ final class FormController extends Controller
         }
         $course = Course::where('form_id', $form->id)->find($wanted) ?? throw Refused::because(Message::of('course.unknown'), 'course');
 
-        return new JsonResponse(FormData::inCourse($form, $form->placed(), $course));
+        $placed = $form->placed();
+
+        return new JsonResponse(FormData::inCourse($form, $placed, $paced($course, $placed), $course->lessons()));
     }
 
     #[Puts('/api/forms/{form}/joins', 'pinJoins', 'Cut again', FormData::class, takes: ['joins' => [['after' => 'integer', 'pin' => 'enum:always,never|null']]])]

@@ -6,13 +6,16 @@ namespace App\Http\Data;
 
 use App\Models\Course as CourseRow;
 use App\Models\PlacedForm;
+use Gorvan\Core\Term\Course;
 use Gorvan\Core\Term\CourseForecast;
+use Gorvan\Core\Term\LearnedPace;
 use OpenApi\Attributes as OA;
 
 /** A form as a group learns it in one term. */
 #[OA\Schema]
 final readonly class CourseData
 {
+    /** @param  list<PaceData>  $paces  of its rounds */
     public function __construct(
         #[OA\Property]
         public string $id,
@@ -24,8 +27,8 @@ final readonly class CourseData
         public float $share,
         #[OA\Property]
         public PassageData $target,
-        #[OA\Property]
-        public float $minutesPerLoad,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PaceData::class))]
+        public array $paces,
         #[OA\Property]
         public float $gate,
         #[OA\Property]
@@ -41,17 +44,16 @@ final readonly class CourseData
     ) {
     }
 
-    public static function of(CourseRow $row, PlacedForm $placed, ?CourseForecast $forecast): self
+    /** @param  Course  $course  the row as core knows it, with the pace of its group */
+    public static function of(CourseRow $row, PlacedForm $placed, Course $course, ?CourseForecast $forecast): self
     {
-        $course = $row->course($placed);
-
         return new self(
             $row->id,
-            FormData::inCourse($row->form, $placed, $row),
+            FormData::inCourse($row->form, $placed, $course, $row->lessons()),
             $course->approach->value,
             $course->share,
             new PassageData($course->target->from, $course->target->to),
-            $course->approach->minutesPerLoad(),
+            array_values(array_map(static fn (string $kind, LearnedPace $pace): PaceData => new PaceData($kind, $pace->usual, $pace->minutes, $pace->lessons), array_keys($course->paces), $course->paces)),
             $course->gate(),
             $row->rhythm,
             $course->approach->rhythm(),

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
-use App\Models\Course as CourseRow;
 use App\Models\Form as FormRow;
 use App\Models\PlacedForm;
 use Gorvan\Core\Form\EntryLoad;
@@ -17,7 +16,7 @@ use Gorvan\Core\Lesson\LessonCut;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Lesson\RecapFinder;
 use Gorvan\Core\Reading\Message;
-use Gorvan\Core\Term\Approach;
+use Gorvan\Core\Term\Course;
 use OpenApi\Attributes as OA;
 
 /** A form, cut into lessons, with everything the cut was decided by. */
@@ -85,20 +84,19 @@ final readonly class FormData
     /**
      * A saved form in the lessons of a course.
      *
-     * @param  CourseRow  $course  of this form
+     * @param  Course  $course  of this form
+     * @param  list<list<string>>  $lessons  it was cut into
      */
-    public static function inCourse(FormRow $row, PlacedForm $placed, CourseRow $course): self
+    public static function inCourse(FormRow $row, PlacedForm $placed, Course $course, array $lessons): self
     {
-        $cut = (new LessonCutter)->kept($placed->form, $course->course($placed)->scope([]), $course->lessons());
-
-        return self::of($placed->form, $cut, $placed->ids, $row, approach: $course->approach);
+        return self::of($placed->form, (new LessonCutter)->kept($placed->form, $course->scope([]), $lessons), $placed->ids, $row, course: $course);
     }
 
     /**
      * @param  list<string>  $ids row ids by position, empty for a form that is not saved
      * @param  list<Message>  $moved
      */
-    public static function of(Form $form, LessonCut $cut, array $ids = [], ?FormRow $row = null, array $moved = [], ?Approach $approach = null): self
+    public static function of(Form $form, LessonCut $cut, array $ids = [], ?FormRow $row = null, array $moved = [], ?Course $course = null): self
     {
         $time = new RunTime($form);
         $recaps = new RecapFinder($form, $cut->joins);
@@ -118,8 +116,8 @@ final readonly class FormData
             entries: array_map(static fn (EntryLoad $load): EntryData => EntryData::of($form, $load, $ids[$load->position - 1] ?? ''), $cut->loads),
             sections: array_map(static fn (Section $section): SectionData => new SectionData($section->title, $section->first, $section->last), $form->sections),
             joins: array_map(static fn (JoinRest $join): JoinData => new JoinData($join->after, $join->rest, $join->pin?->value), $cut->joins),
-            lessons: array_map(static function (int $at, Lesson $lesson) use ($recaps, $time, $approach): LessonData {
-                return new LessonData($at + 1, $lesson->from, $lesson->to, $lesson->load, PassageData::of($recaps->before($lesson->from)), $time->secondsBetween($lesson->from, $lesson->to), RoundData::of($approach, $lesson->load));
+            lessons: array_map(static function (int $at, Lesson $lesson) use ($recaps, $time, $course): LessonData {
+                return new LessonData($at + 1, $lesson->from, $lesson->to, $lesson->load, PassageData::of($recaps->before($lesson->from)), $time->secondsBetween($lesson->from, $lesson->to), RoundData::of($course, $lesson->load));
             }, array_keys($cut->lessons), $cut->lessons),
             moved: $moved,
         );

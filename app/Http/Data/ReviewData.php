@@ -37,6 +37,8 @@ final readonly class ReviewData
         public ?ReviewInstead $instead,
         #[OA\Property]
         public bool $isPinned,
+        #[OA\Property]
+        public bool $isFirstNext,
     ) {
     }
 
@@ -59,6 +61,7 @@ final readonly class ReviewData
             is_string($item->why['most'] ?? null) ? $item->why['most'] : null,
             ReviewInstead::of($item->why['instead'] ?? null, $form),
             ($item->why['pinned'] ?? false) === true,
+            ($item->why['first_next'] ?? false) === true,
         );
     }
 }

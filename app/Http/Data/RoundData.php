@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
-use Gorvan\Core\Term\Approach;
+use Gorvan\Core\Term\Course;
 use Gorvan\Core\Term\LessonKind;
 use OpenApi\Attributes as OA;
 
@@ -23,8 +23,8 @@ final readonly class RoundData
     }
 
     /** @return list<self> none, where no course says how the material goes round */
-    public static function of(?Approach $approach, float $load): array
+    public static function of(?Course $course, float $load): array
     {
-        return $approach === null ? [] : array_map(static fn (LessonKind $kind): self => new self($kind->value, $approach->minutesPerLoad($kind), $approach->minutesFor($load, $kind)), [LessonKind::Fresh, LessonKind::Detail]);
+        return $course === null ? [] : array_map(static fn (LessonKind $kind): self => new self($kind->value, $course->minutesPerLoad($kind), $course->minutesFor($load, $kind)), [LessonKind::Fresh, LessonKind::Detail]);
     }
 }

@@ -11,7 +11,7 @@ enum Approach: string
     case PieceByPiece = 'piece';
     case SidesThenJoined = 'sides';
 
-    /** Minutes one unit of load takes; an outline's first round. */
+    /** Minutes one unit of load takes, *default*, where a group has not shown its own; see {@see Course::minutesPerLoad()}. */
     public function minutesPerLoad(LessonKind $kind = LessonKind::Fresh): float
     {
         return match ($this) {
@@ -19,12 +19,6 @@ enum Approach: string
             self::PieceByPiece => 8.0,
             self::SidesThenJoined => 6.0,
         };
-    }
-
-    /** Whole minutes a lesson takes, rounded up (engine 8). Pure. */
-    public function minutesFor(float $load, LessonKind $kind = LessonKind::Fresh): int
-    {
-        return MeetingBoxes::roundedUp($load * $this->minutesPerLoad($kind));
     }
 
     /** The mean recall of the last lesson from which the next one is given. */

@@ -35,6 +35,7 @@ final readonly class Course
      * @param  int|null  $lessons  how many lessons, where the teacher says that
      * @param  array<string, CutPin|null>  $pins  by the id of the entry before the join, instead of the form's own
      * @param  int|null  $rhythm  lessons in a row, at most; 0 for as many as come; null for the approach's own
+     * @param  array<string, LearnedPace>  $paces  by round, the name of a {@see LessonKind}; the approach's own where there is none
      * @param  float|null  $gate  mean recall of the last lesson from which the next is given; null for the approach's own
      */
     public function __construct(
@@ -49,6 +50,7 @@ final readonly class Course
         public ?Showing $showing = null,
         public ?int $rhythm = null,
         public ?float $gate = null,
+        public array $paces = [],
     ) {
     }
 
@@ -60,6 +62,19 @@ final readonly class Course
     public function with(array $changes): self
     {
         return new self(...[...get_object_vars($this), ...$changes]); // @phpstan-ignore argument.type
+    }
+
+    /** Minutes one unit of load takes this group in a round. */
+    public function minutesPerLoad(LessonKind $kind = LessonKind::Fresh): float
+    {
+        // What was learned in one approach says of another how much longer than usual this group takes.
+        return $this->approach->minutesPerLoad($kind) * (($this->paces[$kind->value] ?? null)?->ofUsual() ?? 1.0);
+    }
+
+    /** Whole minutes a lesson takes, rounded up (engine 8). Pure. */
+    public function minutesFor(float $load, LessonKind $kind = LessonKind::Fresh): int
+    {
+        return MeetingBoxes::roundedUp($load * $this->minutesPerLoad($kind));
     }
 
     /** Lessons in a row, at most, before a meeting that brings nothing new. */
@@ -94,7 +109,7 @@ final readonly class Course
      */
     public function targetFrom(array $minutes): float
     {
-        $rate = $this->approach->minutesPerLoad();
+        $rate = $this->minutesPerLoad();
         $median = self::median($minutes);
         $usual = self::NEW_SHARE * $median * $this->share / $rate;
 

@@ -17,6 +17,7 @@ final readonly class CourseOutset
      * @param  Passage|null  $lastLesson  what was taught last
      * @param  int  $inARow  lessons given since a meeting that brought nothing new
      * @param  list<int>  $learned  positions the group was taught before this course
+     * @param  list<int>  $firstNext  positions the last class said to begin with
      */
     public function __construct(
         public Course $course,
@@ -27,6 +28,7 @@ final readonly class CourseOutset
         public ?Passage $lastLesson = null,
         public int $inARow = 0,
         public array $learned = [],
+        public array $firstNext = [],
     ) {
     }
 

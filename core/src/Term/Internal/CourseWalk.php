@@ -42,6 +42,8 @@ final class CourseWalk
 
     private ?int $lastNumber = null;
 
+    private bool $hasBegun = false;
+
     /** @var array<int, true> */
     private array $low = [];
 
@@ -161,6 +163,31 @@ final class CourseWalk
     public function taught(): array
     {
         return array_keys($this->taught);
+    }
+
+    /**
+     * What the last class said to begin with, as far as it was taught: asked for once, by the first meeting that is planned.
+     * What was not taught yet stands first among the lessons.
+     *
+     * @return list<Passage>
+     */
+    public function firstNext(): array
+    {
+        $runs = [];
+        foreach ($this->hasBegun ? [] : $this->outset->firstNext as $position) {
+            if (! isset($this->taught[$position])) {
+                continue;
+            }
+            $last = array_key_last($runs);
+            if ($last !== null && $runs[$last]->to === $position - 1) {
+                $runs[$last] = new Passage($runs[$last]->from, $position);
+            } else {
+                $runs[] = new Passage($position, $position);
+            }
+        }
+        $this->hasBegun = true;
+
+        return $runs;
     }
 
     /** What a day finds before anything is done on it: which entries are low, and the forecast, if this is its day. */

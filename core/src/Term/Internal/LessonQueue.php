@@ -65,13 +65,16 @@ final readonly class LessonQueue
             }
         }
 
-        return $queue;
+        // What the last class said to begin with comes before what is next in the form.
+        $isFirst = static fn (QueuedLesson $lesson): bool => array_filter($outset->firstNext, static fn (int $position): bool => $lesson->passage->from <= $position && $position <= $lesson->passage->to) !== [];
+
+        return [...array_filter($queue, $isFirst), ...array_filter($queue, static fn (QueuedLesson $lesson): bool => ! $isFirst($lesson))];
     }
 
     private static function queued(CourseOutset $outset, int $number, LessonKind $kind, Passage $passage): QueuedLesson
     {
         $load = $outset->cut->loadOf($passage);
 
-        return new QueuedLesson($number, $kind, $passage, $load, $outset->course->approach->minutesFor($load, $kind));
+        return new QueuedLesson($number, $kind, $passage, $load, $outset->course->minutesFor($load, $kind));
     }
 }

@@ -83,12 +83,19 @@ final class MeetingPlanner
             $lessons[] = new PlannedLesson($form->idsOf($joined), LessonKind::Join);
             $this->note($walk, 'plan.joins', from: $form->at($joined->from)->title, to: $form->at($joined->to)->title, minutes: $minutes);
         }
+        $wanted = array_map(static fn (Passage $passage): array => [$passage, 'first_next'], $walk->firstNext());
+        $isWanted = array_merge([], ...array_map(static fn (array $one): array => $one[0]->positions(), $wanted));
         foreach ($meeting->pins->with[$walk->outset->course->id] ?? [] as $entries) {
             $passage = $form->passageOf($entries);
-            if ($passage !== null && array_diff($walk->counted($passage), $walk->taught()) === []) {
+            if ($passage !== null && array_intersect($passage->positions(), $isWanted) === []) {
+                $wanted[] = [$passage, 'pinned'];
+            }
+        }
+        foreach ($wanted as [$passage, $why]) {
+            if (array_diff($walk->counted($passage), $walk->taught()) === [] && $walk->counted($passage) !== []) {
                 [$passes, $minutes] = ReviewPlanner::fixed($walk, $passage, $left);
                 $left -= $minutes;
-                $fixed[] = [$passage, new PlannedReview($form->countedIdsOf($passage), $passes, $minutes, ['pinned' => true, 'recall' => self::recall($walk, $passage, $this->day)])];
+                $fixed[] = [$passage, new PlannedReview($form->countedIdsOf($passage), $passes, $minutes, [$why => true, 'recall' => self::recall($walk, $passage, $this->day)])];
             }
         }
         $fixedPassages = array_column($fixed, 0);
