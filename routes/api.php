@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\BookController;
 use App\Http\Controllers\CalendarController;
+use App\Http\Controllers\ClassController;
 use App\Http\Controllers\FormController;
 use App\Http\Controllers\FormFileController;
 use App\Http\Controllers\GroupController;
@@ -82,8 +84,13 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::delete('groups/{group}/feed', [CalendarController::class, 'revoke'])->can('plan', 'group');
 
     Route::get('meetings/{meeting}', [MeetingController::class, 'show'])->can('read', 'meeting');
-    Route::put('meetings/{meeting}/attendance', [MeetingController::class, 'attendance'])->can('mark', 'meeting');
-    Route::post('meetings/{meeting}/marks', [MeetingController::class, 'marks'])->can('mark', 'meeting');
-    Route::post('meetings/{meeting}/log', [MeetingController::class, 'log'])->can('plan', 'meeting');
-    Route::post('withdrawals', [MeetingController::class, 'withdraw'])->can('mark'); // and by what it withdraws
+    Route::get('meetings/{meeting}/class', [ClassController::class, 'show'])->can('read', 'meeting');
+    Route::put('meetings/{meeting}/attendance', [ClassController::class, 'attendance'])->can('mark', 'meeting');
+    Route::post('meetings/{meeting}/guests', [ClassController::class, 'guest'])->can('mark', 'meeting');
+    Route::post('meetings/{meeting}/marks', [ClassController::class, 'marks'])->can('mark', 'meeting');
+    Route::get('meetings/{meeting}/log', [ClassController::class, 'logged'])->can('read', 'meeting');
+    Route::post('meetings/{meeting}/log', [ClassController::class, 'log'])->can('plan', 'meeting');
+    Route::post('withdrawals', [ClassController::class, 'withdraw'])->can('mark'); // and by what it withdraws
+    Route::get('groups/{group}/book', [BookController::class, 'show'])->can('read', 'group');
+    Route::post('groups/{group}/pace', [BookController::class, 'resetPace'])->can('plan', 'group');
 });

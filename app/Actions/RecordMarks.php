@@ -79,7 +79,9 @@ final class RecordMarks
     {
         $logged = LoggedClass::where('meeting_id', $meeting->id)->toBase()->select(DB::raw('unnest(students) as student'))->pluck('student');
 
-        return array_map(strval(...), array_values([...$meeting->term->group->membersSince($meeting->on)->pluck('id')->all(), ...$logged->all()]));
+        $noted = $meeting->attendances()->where('is_present', true)->pluck('student_id')->all();
+
+        return array_map(strval(...), array_values([...$meeting->term->group->membersSince($meeting->on)->pluck('id')->all(), ...$noted, ...$logged->all()]));
     }
 
     /** @return array<string, mixed> */

@@ -27,7 +27,17 @@ final class ReplanGroup
         }
         $names = array_map(static fn (Student $student): string => $student->name, array_slice($students, 0, self::MOST_NAMES));
         $more = count($students) - count($names);
-        $cause = Message::of($code, names: [...$names, ...($more > 0 ? [Message::of('cause.more', count: $more)] : [])]);
+        $this->termsOf($group, Message::of($code, names: [...$names, ...($more > 0 ? [Message::of('cause.more', count: $more)] : [])]));
+    }
+
+    /** Something was said about the group itself. */
+    public function asked(string $group, string $code): void
+    {
+        $this->termsOf($group, Message::of($code));
+    }
+
+    private function termsOf(string $group, Message $cause): void
+    {
         foreach (Term::where('group_id', $group)->where('ends_on', '>=', $this->school->today())->get() as $term) {
             ($this->ask)($term, $cause);
         }

@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string|null $room
  * @property string $form_id  of the form it learns next
  * @property Form $form
+ * @property \Illuminate\Support\Carbon|null $pace_since  lessons that came in before do not teach its pace
  * @property \Illuminate\Database\Eloquent\Collection<int, Student> $students
  */
 final class Group extends Model
@@ -24,6 +25,12 @@ final class Group extends Model
     use BelongsToSchool;
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['pace_since' => 'datetime'];
+    }
 
     /** @return BelongsTo<Form, $this> */
     public function form(): BelongsTo

@@ -57,6 +57,19 @@ final class Meeting extends Model
         return $this->hasMany(LoggedClass::class, 'meeting_id');
     }
 
+    /**
+     * Who is there and in no group of it.
+     *
+     * @return list<string> students
+     */
+    public function guests(?LoggedClass $log): array
+    {
+        $there = [...$this->attendances()->where('is_present', true)->pluck('student_id')->all(), ...($log?->log()->there() ?? [])];
+        $members = $this->term->group->membersSince($this->on)->pluck('id')->all();
+
+        return array_values(array_map(strval(...), array_diff(array_unique($there), $members)));
+    }
+
     /** What it did hold, if anybody has said. */
     public function standingLog(): ?LoggedClass
     {

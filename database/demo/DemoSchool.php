@@ -10,6 +10,7 @@ use App\Actions\LayTerm;
 use App\Actions\LogClass;
 use App\Actions\NewCourse;
 use App\Actions\NewMark;
+use App\Actions\Noted;
 use App\Actions\ReadForm;
 use App\Actions\RecordMarks;
 use App\Actions\SaveForm;
@@ -161,7 +162,7 @@ final class DemoSchool
             $this->on($end, function () use ($meeting, $profiles, $scores, $by, $weeksAgo, $number, $end, &$looks): void {
                 $meeting = Meeting::findOrFail($meeting->id); // as planned by now, after the meetings before it
                 $present = array_map(static fn (Profile $profile): bool => $profile->attends($weeksAgo), $profiles);
-                ($this->attendance)($meeting, $present, $by);
+                ($this->attendance)($meeting, array_map(static fn (bool $is): Noted => new Noted($is, $end), $present), $by);
                 $marks = $this->marks($meeting, array_intersect_key($profiles, array_filter($present)), $scores[0], $number, $end, $looks);
                 if ($marks !== []) {
                     ($this->record)($meeting, $marks, $by);

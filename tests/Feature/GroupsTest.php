@@ -19,7 +19,7 @@ beforeEach(function () {
         $ids = collect(($this->show)()['students'])->pluck('id', 'name');
         $url = "/api/meetings/{$this->meetings[$number]->id}";
         foreach ($away as $name) {
-            $this->putJson("$url/attendance", ['present' => [$ids[$name] => false]])->assertNoContent();
+            $this->putJson("$url/attendance", ['attendance' => [$ids[$name] => ['isHere' => false]]])->assertNoContent();
         }
         $this->postJson("$url/log", $this->asPlanned($this->meetings[$number]))->assertNoContent();
     };

@@ -128,7 +128,7 @@ test('a mark made days after the class counts for the day of the class', functio
 
 test('a class is logged once, and the term goes on from there', function () {
     $lesson = $this->inside($this->user->school, fn () => $this->meeting->planned()?->courses[0]->lesson?->number);
-    $this->putJson("/api/meetings/{$this->meeting->id}/attendance", ['present' => [$this->students[1] => false]])->assertNoContent();
+    $this->putJson("/api/meetings/{$this->meeting->id}/attendance", ['attendance' => [$this->students[1] => ['isHere' => false]]])->assertNoContent();
     $log = $this->asPlanned($this->meeting);
     $this->postJson("/api/meetings/{$this->meeting->id}/log", $log)->assertNoContent();
     $this->postJson("/api/meetings/{$this->meeting->id}/log", $log)->assertNoContent(); // sent twice
@@ -140,7 +140,7 @@ test('a class is logged once, and the term goes on from there', function () {
         ->and($students['Bo']['missed'])->not->toBe([])->and($students['Bo']['cells'])->toBe([]);
     $next = collect($this->getJson("/api/terms/{$this->term->id}")->json('meetings'))->first(fn ($row) => ! $row['isHeld'] && ! $row['isPast'] && $row['kind'] === 'lesson');
     expect($next['lessonNumber'])->toBe($lesson + 1);
-    $this->putJson("/api/meetings/{$this->meeting->id}/attendance", ['present' => [$this->students[1] => true]])->assertConflict();
+    $this->putJson("/api/meetings/{$this->meeting->id}/attendance", ['attendance' => [$this->students[1] => ['isHere' => true]]])->assertConflict();
 });
 
 test('a log is taken back, and the lesson comes again', function () {
@@ -179,5 +179,5 @@ test('a guest of a class becomes a student of no group, with a record of their o
 });
 
 test('attendance names only students of the group', function () {
-    $this->putJson("/api/meetings/{$this->meeting->id}/attendance", ['present' => [(string) Str::uuid() => true]])->assertUnprocessable();
+    $this->putJson("/api/meetings/{$this->meeting->id}/attendance", ['attendance' => [(string) Str::uuid() => ['isHere' => true]]])->assertUnprocessable();
 });

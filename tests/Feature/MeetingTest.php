@@ -20,7 +20,7 @@ test('a meeting says its plan, its season and who may come', function () {
         ->and(array_keys($page['meeting']['boxes']))->toBe(['settle', 'warm_up', 'focus', 'review', 'new', 'run_through', 'close'])
         ->and($page['season'])->toHaveCount(10)->and($page['formId'])->toBe($this->form->id)
         ->and(array_column($page['students'], 'name'))->toBe(['Ada', 'Bo', 'Cy'])
-        ->and($page['present'])->toBe([])
+        ->and($page['attendance'])->toBe([])->and($page['guests'])->toBe([])
         ->and($page['logId'])->toBeNull();
 });
 
@@ -33,7 +33,7 @@ test('the plan of a logged class stays as it was, whatever happens to the form',
     $log = $this->asPlanned($this->meetings[2]);
     $this->postJson("/api/meetings/{$this->meetings[2]->id}/log", $log)->assertNoContent();
     $held = ($this->show)(2);
-    expect($held['logId'])->toBe($log['id'])->and($held['meeting']['isHeld'])->toBeTrue()->and($held['present'])->toHaveCount(3);
+    expect($held['logId'])->toBe($log['id'])->and($held['meeting']['isHeld'])->toBeTrue()->and($held['attendance'])->toHaveCount(3);
     $this->putJson("/api/forms/{$this->form->id}/joins", ['joins' => [['after' => 5, 'pin' => 'always']]])->assertOk();
     $again = ($this->show)(2);
     expect($again['meeting'])->toEqual($held['meeting']);
@@ -63,19 +63,19 @@ test('after a first lesson the next meeting reviews it, and leads in from it', f
 test('who was noted away is kept, and noting again replaces it', function () {
     [$ada, $bo] = array_column(($this->show)(2)['students'], 'id');
     $url = "/api/meetings/{$this->meetings[2]->id}/attendance";
-    $this->putJson($url, ['present' => [$ada => false, $bo => true]])->assertNoContent();
-    $this->putJson($url, ['present' => [$ada => false]])->assertNoContent(); // sent twice
-    expect(($this->show)(2)['present'])->toEqual([$ada => false, $bo => true]);
-    $this->putJson($url, ['present' => [$ada => true]])->assertNoContent();
-    expect(($this->show)(2)['present'][$ada])->toBeTrue();
+    $this->putJson($url, ['attendance' => [$ada => ['isHere' => false], $bo => ['isHere' => true]]])->assertNoContent();
+    $this->putJson($url, ['attendance' => [$ada => ['isHere' => false]]])->assertNoContent(); // sent twice
+    expect(array_column(($this->show)(2)['attendance'], 'isHere'))->toBe([false, true]);
+    $this->putJson($url, ['attendance' => [$ada => ['isHere' => true]]])->assertNoContent();
+    expect(($this->show)(2)['attendance'][$ada]['isHere'])->toBeTrue();
 });
 
 test('attendance that makes no sense is refused', function (mixed $present) {
-    $this->putJson("/api/meetings/{$this->meetings[2]->id}/attendance", ['present' => $present])->assertUnprocessable();
+    $this->putJson("/api/meetings/{$this->meetings[2]->id}/attendance", ['attendance' => $present])->assertUnprocessable();
 })->with([
     'nothing' => [null],
     'a text' => ['all'],
-    'maybe' => [['00000000-0000-7000-8000-000000000000' => 'maybe']],
+    'maybe' => [['00000000-0000-7000-8000-000000000000' => ['isHere' => 'maybe']]],
 ]);
 
 test('marks of a meeting are listed until they are taken back', function () {

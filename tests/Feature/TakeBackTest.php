@@ -39,7 +39,7 @@ test('a term in which anything was recorded stays', function (string $what) {
     $entry = $this->inside($this->user->school, fn () => Entry::first()->id);
     $log = $this->asPlanned($meeting);
     match ($what) {
-        'attendance' => $this->putJson("/api/meetings/$meeting->id/attendance", ['present' => [$this->student => false]])->assertNoContent(),
+        'attendance' => $this->putJson("/api/meetings/$meeting->id/attendance", ['attendance' => [$this->student => ['isHere' => false]]])->assertNoContent(),
         'a mark' => $this->postJson("/api/meetings/$meeting->id/marks", ['marks' => [$this->mark($this->student, $entry)]])->assertOk(),
         default => $this->postJson("/api/meetings/$meeting->id/log", $log)->assertNoContent(),
     };
@@ -62,7 +62,7 @@ test('students who were just added can be taken out, all of them or none', funct
 
 test('a student with a record leaves, and the record stays', function () {
     $meeting = $this->meetings($this->term)[2];
-    $this->putJson("/api/meetings/$meeting->id/attendance", ['present' => [$this->student => false]])->assertNoContent();
+    $this->putJson("/api/meetings/$meeting->id/attendance", ['attendance' => [$this->student => ['isHere' => false]]])->assertNoContent();
     $this->deleteJson("/api/groups/{$this->group->id}/students", ['students' => [$this->student]])
         ->assertNoContent();
     expect($this->getJson("/api/groups/{$this->group->id}")->json('students'))->toHaveCount(2);

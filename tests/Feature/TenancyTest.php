@@ -23,7 +23,7 @@ beforeEach(function () {
         app(App\Actions\RecordMarks::class)($meeting, [new App\Actions\NewMark($this->markId, $student, Entry::first()->id, Gorvan\Core\Record\Support::Alone, new DateTimeImmutable)], $this->other['user']);
         app(App\Actions\WithdrawFacts::class)([['id' => (string) Str::ulid(), 'of' => $this->markId, 'at' => new DateTimeImmutable]], $this->other['user']);
     });
-    $this->inside($this->other['user']->school, fn () => app(App\Actions\TakeAttendance::class)($meeting, [Student::first()->id => true], $this->other['user']));
+    $this->inside($this->other['user']->school, fn () => app(App\Actions\TakeAttendance::class)($meeting, [Student::first()->id => new App\Actions\Noted(true, new DateTimeImmutable)], $this->other['user']));
     $this->inside($this->other['user']->school, function () use ($meeting) {
         app(App\Actions\ChangeTerm::class)($meeting->term, [new Gorvan\Core\Term\Change\SetRoom($this->meetings($this->other['term'])[9]->id, 'Loft')], 0, $this->other['user']);
         app(App\Actions\AskQuestion::class)($meeting->term->fresh(), App\Models\QuestionKind::Minutes, [], $this->other['user']->id);
@@ -92,8 +92,8 @@ test('every route answers another school’s ids as if they were not there', fun
     $this->actingAs($this->own['user']);
     $bodies = [
         'joins' => ['joins' => [['after' => 1, 'pin' => null]]], 'cutting' => [], 'students' => ['students' => ['X']],
-        'attendance' => ['present' => [(string) Str::uuid() => true]], 'marks' => ['marks' => [$this->mark((string) Str::uuid(), (string) Str::uuid())]],
-        'log' => ['format' => 'gorvan.log/1'], 'move' => [], 'before' => [], $this->theirs['student'] => ['name' => 'X'],
+        'attendance' => ['attendance' => [(string) Str::uuid() => ['isHere' => true]]], 'marks' => ['marks' => [$this->mark((string) Str::uuid(), (string) Str::uuid())]],
+        'log' => ['format' => 'gorvan.log/1'], 'guests' => ['id' => (string) Str::uuid(), 'name' => 'X', 'isFirstTime' => true, 'at' => '2026-01-20T19:00:00+01:00'], 'move' => [], 'before' => [], $this->theirs['student'] => ['name' => 'X'],
     ];
     $walked = 0;
     foreach (Route::getRoutes() as $route) {

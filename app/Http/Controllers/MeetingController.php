@@ -5,12 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\GroupStandings;
-use App\Actions\LogClass;
-use App\Actions\NewMark;
-use App\Actions\RecordMarks;
-use App\Actions\TakeAttendance;
 use App\Actions\TaughtEntries;
-use App\Actions\WithdrawFacts;
+use App\Http\Data\AttendanceData;
+use App\Http\Data\ComingData;
 use App\Http\Data\CourseFormData;
 use App\Http\Data\MarkData;
 use App\Http\Data\MeetingData;
@@ -21,8 +18,6 @@ use App\Http\Data\TermSummary;
 use App\Http\Data\TodayData;
 use App\Http\Data\TonightData;
 use App\Http\Data\UnsaidData;
-use App\Http\OpenApi\Makes;
-use App\Http\OpenApi\Puts;
 use App\Http\OpenApi\Reads;
 use App\Http\Season;
 use App\Models\Course;
@@ -36,21 +31,16 @@ use App\Models\Meeting;
 use App\Models\PlacedForm;
 use App\Models\Student;
 use App\Models\Term;
-use DateTimeImmutable;
-use Gorvan\Core\Form\Side;
-use Gorvan\Core\Reading\JsonNode;
-use Gorvan\Core\Record\ClassLog;
-use Gorvan\Core\Record\Support;
 use Gorvan\Core\Standing\Readiness;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
-use Illuminate\Http\Response;
-use Illuminate\Validation\Rule;
 
 final class MeetingController extends Controller
 {
     /** How many meetings that went by are asked about at once. */
     private const MOST_UNSAID = 12;
+
+    /** A device keeps the next classes of so many groups. */
+    private const MOST_COMING = 40;
 
     /** @var array<string, PlacedForm> forms read once a request */
     private array $placed = [];
@@ -83,6 +73,7 @@ final class MeetingController extends Controller
             Group::exists(),
             Term::exists(),
             $this->school->get()->is_demo && ! Term::where('ends_on', '>=', $today)->exists(),
+            $this->coming($today),
         ));
     }
 
@@ -98,6 +89,7 @@ final class MeetingController extends Controller
         $row = MeetingRow::of($meeting, $placed->form, $course->id, $taught, $this->school, $this->others($courses));
         $recap = $placed->form->passageOf($meeting->planned()?->course($course->id)->recap ?? []);
         $given = $this->taught->by($term->group_id, $placed, $this->school->today());
+        $guests = $meeting->guests($log);
 
         return new JsonResponse(new MeetingData(
             TermSummary::find($term->id),
@@ -105,8 +97,9 @@ final class MeetingController extends Controller
             $placed->id,
             $course->id,
             $given,
-            array_map(static fn (array $one): StudentData => StudentData::of($one[0], $one[1], $given, $recap), ($this->standings)($term->group, $placed, $this->school->today())),
-            (object) $this->present($meeting, $log),
+            array_map(static fn (array $one): StudentData => StudentData::of($one[0], $one[1], $given, $recap), ($this->standings)($term->group, $placed, $this->school->today(), also: $guests)),
+            (object) AttendanceData::of($meeting, $log),
+            $guests,
             Mark::standing()->where('meeting_id', $meeting->id)->orderBy('at')->orderBy('id')->get()->map(static fn (Mark $mark): MarkData => new MarkData(
                 $mark->id, $mark->student_id, $mark->entry_id, $mark->side, $mark->support->name, $mark->at->toRfc3339String(),
             ))->all(),
@@ -119,76 +112,17 @@ final class MeetingController extends Controller
         ));
     }
 
-    #[Puts('/api/meetings/{meeting}/attendance', 'takeAttendance', 'Noted', takes: ['present' => ['*' => 'boolean']], status: 204, mayConflict: true)]
-    public function attendance(Request $request, Meeting $meeting, TakeAttendance $take): Response
+    /** @return list<ComingData> the next class of every group, today's among them: what a device keeps */
+    private function coming(string $today): array
     {
-        $given = $request->validate(['present' => ['required', 'array', 'max:200'], 'present.*' => ['required', 'boolean']]);
-        $take($meeting, array_map(static fn (mixed $is): bool => (bool) $is, $given['present']), $this->viewer($request));
+        /** @var \Illuminate\Database\Eloquent\Collection<int, Meeting> $meetings */
+        $meetings = Meeting::with('term.group', 'term.courses.form')
+            ->whereIn('id', Meeting::query()->join('terms', 'terms.id', '=', 'meetings.term_id')->where('meetings.on', '>=', $today)->where('meetings.state', '<>', 'cancelled')
+                ->whereDoesntHave('logs', static fn ($logs) => $logs->standing())
+                ->selectRaw('distinct on (terms.group_id) meetings.id')->orderBy('terms.group_id')->orderBy('meetings.starts_at'))
+            ->orderBy('starts_at')->limit(self::MOST_COMING)->get();
 
-        return response()->noContent();
-    }
-
-    #[Makes('/api/meetings/{meeting}/marks', 'recordMarks', 'Those marked, as they stand now', [StudentData::class], takes: ['marks' => [['id' => 'string', 'student' => 'string', 'entry' => 'string', 'side?' => 'enum:left,right|null', 'support' => 'string', 'at' => 'string']]], mayConflict: true)]
-    public function marks(Request $request, Meeting $meeting, RecordMarks $record): JsonResponse
-    {
-        $given = $request->validate([
-            'marks' => ['required', 'array', 'min:1', 'max:'.config('gorvan.limits.marks')],
-            'marks.*.id' => ['required', 'ulid'],
-            'marks.*.student' => ['required', 'uuid'],
-            'marks.*.entry' => ['required', 'uuid'],
-            'marks.*.side' => ['nullable', Rule::in([Side::Left->value, Side::Right->value])],
-            'marks.*.support' => ['required', Rule::in(array_column(Support::cases(), 'name'))],
-            'marks.*.at' => ['required', $this->instant()],
-        ]);
-        $marks = array_map(static fn (array $mark): NewMark => new NewMark(
-            strtoupper($mark['id']),
-            $mark['student'],
-            $mark['entry'],
-            Support::named($mark['support']) ?? Support::Unmet,
-            new DateTimeImmutable($mark['at']),
-            isset($mark['side']) ? Side::from($mark['side']) : null,
-        ), array_values($given['marks']));
-        $record($meeting, $marks, $this->viewer($request));
-        $course = $meeting->term->courses()->with('form.entries')->firstOrFail();
-        $placed = $this->form($course);
-        $recap = $placed->form->passageOf($meeting->planned()?->course($course->id)->recap ?? []);
-        $taught = $this->taught->by($meeting->term->group_id, $placed, $this->school->today());
-        $students = array_values(array_unique(array_map(static fn (NewMark $mark): string => $mark->student, $marks)));
-
-        return new JsonResponse(array_map(
-            static fn (array $one): StudentData => StudentData::of($one[0], $one[1], $taught, $recap),
-            ($this->standings)($meeting->term->group, $placed, $this->school->today(), $students),
-        ));
-    }
-
-    #[Makes('/api/withdrawals', 'withdraw', 'Taken back', takes: ['withdrawals' => [['id' => 'string', 'of' => 'string', 'at' => 'string']]], status: 204, mayConflict: true)]
-    public function withdraw(Request $request, WithdrawFacts $withdraw): Response
-    {
-        $given = $request->validate([
-            'withdrawals' => ['required', 'array', 'min:1', 'max:'.config('gorvan.limits.marks')],
-            'withdrawals.*.id' => ['required', 'ulid'],
-            'withdrawals.*.of' => ['required', 'ulid'],
-            'withdrawals.*.at' => ['required', $this->instant()],
-        ]);
-        $withdraw(array_map(static fn (array $one): array => [
-            'id' => strtoupper($one['id']),
-            'of' => strtoupper($one['of']),
-            'at' => new DateTimeImmutable($one['at']),
-        ], array_values($given['withdrawals'])), $this->viewer($request));
-
-        return response()->noContent();
-    }
-
-    #[Makes('/api/meetings/{meeting}/log', 'logClass', 'Logged', takes: ['format' => 'string', 'id' => 'string', 'on' => 'string', 'made_at' => 'string', 'minutes?' => 'number', 'present' => ['string'], 'did' => ['any']], status: 204, mayConflict: true)]
-    public function log(Request $request, Meeting $meeting, LogClass $log): Response
-    {
-        // Read by core from the text itself, as a file is, so that `{}` and `[]` stay apart.
-        $sent = ClassLog::read(JsonNode::parse($request->getContent()));
-        $request->merge(['id' => strtoupper($sent->id)]);
-        $request->validate(['id' => ['required', 'ulid']]);
-        $log($meeting, $sent, $this->viewer($request));
-
-        return response()->noContent();
+        return array_values($meetings->map(static fn (Meeting $meeting): ComingData => new ComingData($meeting->id, $meeting->term->group->name, $meeting->on, self::named($meeting->term->courses)))->all());
     }
 
     private function tonight(Meeting $meeting): TonightData
@@ -263,17 +197,6 @@ final class MeetingController extends Controller
             ->whereDoesntHave('logs', static fn ($logs) => $logs->standing())->orderByDesc('starts_at')->limit(self::MOST_UNSAID)->get();
 
         return array_values($meetings->map(static fn (Meeting $meeting): UnsaidData => new UnsaidData($meeting->id, $meeting->term->group->name, $meeting->on))->all());
-    }
-
-    /** @return array<string, bool> who was there: as the log says, or as is noted so far */
-    private function present(Meeting $meeting, ?LoggedClass $log): array
-    {
-        if ($log === null) {
-            return $meeting->attendances()->pluck('is_present', 'student_id')->all();
-        }
-        $members = array_fill_keys($meeting->term->group->membersSince($meeting->on)->pluck('id')->all(), false);
-
-        return [...$members, ...array_fill_keys($log->log()->there(), true)];
     }
 
     private function form(Course $course): PlacedForm

@@ -13,6 +13,7 @@ final readonly class MeetingData
     /**
      * @param  list<int>  $taught  positions given to the group by today
      * @param  list<StudentData>  $students
+     * @param  list<string>  $guests  students among them who are not in the group
      * @param  list<MarkData>  $marks
      * @param  list<TickData>  $season
      * @param  list<ClosureData>  $closures
@@ -33,8 +34,10 @@ final readonly class MeetingData
         public array $taught,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StudentData::class))]
         public array $students,
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'boolean'))]
-        public object $present,
+        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(ref: AttendanceData::class))]
+        public object $attendance,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $guests,
         #[OA\Property(type: 'array', items: new OA\Items(ref: MarkData::class))]
         public array $marks,
         #[OA\Property(type: 'array', items: new OA\Items(ref: TickData::class))]

@@ -13,6 +13,7 @@ final readonly class TodayData
     /**
      * @param  list<TonightData>  $meetings
      * @param  list<UnsaidData>  $unsaid
+     * @param  list<ComingData>  $coming  the next class of every group
      */
     public function __construct(
         #[OA\Property]
@@ -33,6 +34,8 @@ final readonly class TodayData
         public bool $hasTerms,
         #[OA\Property]
         public bool $isDemoOver,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ComingData::class))]
+        public array $coming,
     ) {
     }
 }

@@ -22,6 +22,8 @@ final class UseSchool
     {
         $viewer = $request->user();
         abort_unless($viewer instanceof Viewer, 401);
+        // What one person did on a device is not sent as another's, who signed in there meanwhile.
+        abort_if($request->hasHeader('X-Gorvan-Person') && $request->header('X-Gorvan-Person') !== $viewer->authorId(), 401);
         $this->current->enter($viewer->homeSchool());
 
         try {

@@ -1,0 +1,185 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Actions\GroupStandings;
+use App\Actions\TaughtEntries;
+use App\Http\Data\ClassCardsData;
+use App\Http\Data\ClassData;
+use App\Http\Data\CueCardData;
+use App\Http\Data\PassageData;
+use App\Http\Data\StopData;
+use App\Http\Data\WatchData;
+use App\Models\Course;
+use App\Models\CurrentSchool;
+use App\Models\Meeting;
+use App\Models\PlacedForm;
+use Gorvan\Core\Cue\CueCard;
+use Gorvan\Core\Cue\CueView;
+use Gorvan\Core\Standing\StudentStanding;
+use Gorvan\Core\Standing\Watchable;
+use Gorvan\Core\Standing\Watched;
+use Gorvan\Core\Standing\WatchList;
+use Gorvan\Core\Standing\WatchPassage;
+use Gorvan\Core\Term\CoursePlan;
+use Gorvan\Core\Term\StopCheck;
+use Illuminate\Support\Facades\DB;
+
+/** Reads what a device needs to run a class: cues, whom to look at, where to stop. */
+final class ClassPage
+{
+    /** So many stop checks are drawn ahead, for an evening without a network. */
+    private const STOPS = 12;
+
+    /** Parts a form's row and the id of an entry in it: two forms of a term may use the same ids. */
+    private const OF = '/';
+
+    public function __construct(
+        private readonly CurrentSchool $school,
+        private readonly GroupStandings $standings,
+        private readonly TaughtEntries $taught,
+    ) {
+    }
+
+    public function __invoke(Meeting $meeting): ClassData
+    {
+        $today = $this->school->today();
+        $plan = $meeting->planned();
+        $cards = $points = $passages = $placed = $recalls = [];
+        /** @var \Illuminate\Database\Eloquent\Collection<int, Course> $courses */
+        $courses = $meeting->term->courses()->with('form.entries')->get();
+        foreach ($courses as $course) {
+            $form = $placed[$course->id] = $course->form->placed();
+            $part = $plan?->course($course->id) ?? new CoursePlan($course->id, null, [], [], []);
+            $known = $this->taught->by($meeting->term->group_id, $form, $today);
+            $cards[] = self::cards($course, $form, $part);
+            $keys = array_map(static fn (int $position): string => $form->form->at($position)->id, $known);
+            array_push($points, ...self::keyed($course, StopCheck::points($form->form, $part, $keys)));
+            $passages = array_merge_recursive($passages, self::passages($course, $part, $keys));
+            foreach (($this->standings)($meeting->term->group, $form, $today, also: $meeting->guests(null)) as [$student, $standing]) {
+                $recalls[$student->id] = [...$recalls[$student->id] ?? [], ...self::recalls($course, $form, $standing)];
+            }
+        }
+        $tonight = array_merge($passages['recap'] ?? [], ...$passages['review'] ?? [], ...[$passages['run'] ?? []]);
+        // Whoever has met nothing of tonight cannot be looked at in it: a guest on a first evening.
+        $met = array_filter($recalls, static fn (array $of): bool => array_intersect_key($of, array_flip($tonight)) !== []);
+
+        return new ClassData($cards, $this->watch($met, $passages, $placed), WatchList::SHOWN, self::stops($meeting, $points, $placed));
+    }
+
+    private static function cards(Course $course, PlacedForm $placed, CoursePlan $part): ClassCardsData
+    {
+        $positions = array_values(array_unique($placed->form->positionsOf([...$part->entries(), ...$part->recap])));
+        $turned = static fn (CueView $view): array => array_map(static fn (int $position): CueCardData => CueCardData::of($position, CueCard::of($placed->form->at($position), $view)), $positions);
+
+        return new ClassCardsData($course->id, $turned(CueView::FacingClass), $turned(CueView::SameDirection));
+    }
+
+    /**
+     * @param  list<string>  $known
+     * @return array{recap: list<string>, review: list<list<string>>, run: list<string>, others: list<list<string>>}
+     */
+    private static function passages(Course $course, CoursePlan $part, array $known): array
+    {
+        $others = array_map(static fn (array $lesson): array => self::keyed($course, array_values(array_intersect($lesson, $known))), $course->lessons());
+
+        return [
+            'recap' => self::keyed($course, $part->recap),
+            'review' => array_map(static fn ($review): array => self::keyed($course, $review->entries), $part->review),
+            'run' => self::keyed($course, array_values(array_intersect($part->runThrough, $known))),
+            'others' => array_values(array_filter($others, static fn (array $lesson): bool => $lesson !== [])),
+        ];
+    }
+
+    /** @return array<string, float> what a student recalls of what they have met, by keyed entry */
+    private static function recalls(Course $course, PlacedForm $placed, StudentStanding $standing): array
+    {
+        $recalls = [];
+        foreach ($standing->noted() as $entry) {
+            if ($entry->whole->isMet() && $entry->whole->recall !== null) {
+                $recalls[$course->id.self::OF.$placed->form->at($entry->position)->id] = $entry->whole->recall;
+            }
+        }
+
+        return $recalls;
+    }
+
+    /**
+     * @param  array<string, array<string, float>>  $recalls  by student
+     * @param  array<string, list<mixed>>  $passages
+     * @param  array<string, PlacedForm>  $placed  by course
+     * @return list<WatchData>
+     */
+    private function watch(array $recalls, array $passages, array $placed): array
+    {
+        $since = $this->attendedSinceMark(array_map(strval(...), array_keys($recalls)));
+        $students = array_map(static fn (string $student): Watchable => new Watchable($student, $since[$student] ?? null, $recalls[$student]), array_map(strval(...), array_keys($recalls)));
+        $list = WatchList::of($students, WatchPassage::of($passages['recap'] ?? [], $passages['review'] ?? [], $passages['run'] ?? [], $passages['others'] ?? []), count($students));
+        $found = array_map(static function (Watched $one) use ($placed, $since, $recalls): ?WatchData {
+            [$course] = explode(self::OF, $one->passage[0] ?? self::OF, 2);
+            $passage = ($placed[$course] ?? null)?->form->passageOf(array_map(static fn (string $key): string => substr($key, strlen($course) + 1), $one->passage));
+            $met = array_intersect_key($recalls[$one->student], array_flip($one->passage));
+
+            return $passage === null ? null : new WatchData($one->student, $course, new PassageData($passage->from, $passage->to), $one->why->value, $since[$one->student] ?? null, $met === [] ? null : array_sum($met) / count($met));
+        }, $list->watch);
+
+        return array_values(array_filter($found));
+    }
+
+    /**
+     * How many classes each has come to since they were last marked in any form.
+     *
+     * @param  list<string>  $students
+     * @return array<string, int> who was never marked is not among them
+     */
+    private function attendedSinceMark(array $students): array
+    {
+        $rows = $students === [] ? [] : DB::select(<<<'SQL'
+            select m.student_id, (
+                select count(*) from class_logs l where l.school_id = m.school_id and l.meeting_id is not null and l.students @> array[m.student_id] and l.on > m.last
+                    and not exists (select from withdrawn w where w.school_id = l.school_id and w.id = l.id)
+            ) as came
+            from (
+                select k.school_id, k.student_id, max(coalesce(k.on, k.received_at::date)) as last from marks k
+                where k.school_id = ? and k.student_id = any(?::uuid[]) and not exists (select from withdrawn w where w.school_id = k.school_id and w.id = k.id)
+                group by k.school_id, k.student_id
+            ) m
+            SQL, [$this->school->id(), '{'.implode(',', $students).'}']);
+        $since = [];
+        foreach ($rows as $row) {
+            $since[$row->student_id] = (int) $row->came;
+        }
+
+        return $since;
+    }
+
+    /**
+     * @param  list<string>  $points
+     * @param  array<string, PlacedForm>  $placed
+     * @return list<StopData>
+     */
+    private static function stops(Meeting $meeting, array $points, array $placed): array
+    {
+        $stops = [];
+        for ($draw = 1; $draw <= self::STOPS; $draw++) {
+            $stop = StopCheck::draw($meeting->id, $draw, $points);
+            if ($stop !== null) {
+                [$course, $entry] = explode(self::OF, $stop->entry, 2);
+                $stops[] = new StopData($course, (int) $placed[$course]->form->positionOf($entry), $stop->focus->value);
+            }
+        }
+
+        return $stops;
+    }
+
+    /**
+     * @param  list<string>  $entries
+     * @return list<string>
+     */
+    private static function keyed(Course $course, array $entries): array
+    {
+        return array_map(static fn (string $entry): string => $course->id.self::OF.$entry, $entries);
+    }
+}

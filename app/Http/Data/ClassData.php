@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data;
+
+use OpenApi\Attributes as OA;
+
+/** What a device needs to run a class, beside its plan and its people. */
+#[OA\Schema]
+final readonly class ClassData
+{
+    /**
+     * @param  list<ClassCardsData>  $cards  by course
+     * @param  list<WatchData>  $watch  everyone worth looking at, the most needed first
+     * @param  int  $shown  how many of them are named at once
+     * @param  list<StopData>  $stops  where the class may be stopped, draw by draw
+     */
+    public function __construct(
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ClassCardsData::class))]
+        public array $cards,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: WatchData::class))]
+        public array $watch,
+        #[OA\Property]
+        public int $shown,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StopData::class))]
+        public array $stops,
+    ) {
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data;
+
+use OpenApi\Attributes as OA;
+
+/** Where a class is stopped to look at it, and what for. */
+#[OA\Schema]
+final readonly class StopData
+{
+    public function __construct(
+        #[OA\Property]
+        public string $courseId,
+        #[OA\Property]
+        public int $position,
+        #[OA\Property(enum: ['empty_foot', 'arrived_together', 'level_hips'])]
+        public string $focus,
+    ) {
+    }
+}
