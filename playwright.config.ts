@@ -14,6 +14,8 @@ export default defineConfig({
   use: {
     baseURL: process.env.GORVAN_ADDRESS,
     viewport: { width: 1280, height: 800 },
+    // Tests that are not about it ask the server itself.
+    serviceWorkers: 'block',
     // A step that waits for something that never comes says which it was, long before the test's own time is over.
     actionTimeout: 90_000,
     navigationTimeout: 90_000,

@@ -1,9 +1,57 @@
+import { createHash } from 'node:crypto';
+import { readFileSync } from 'node:fs';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import laravel from 'laravel-vite-plugin';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
+
+/** The page all addresses are drawn in; with it a class can be opened without a network. */
+const PAGE = 'resources/views/app.blade.php';
 
 export default defineConfig({
-  plugins: [laravel({ input: ['resources/css/app.css', 'resources/js/main.tsx'], refresh: true }), react(), tailwindcss()],
+  plugins: [
+    laravel({ input: ['resources/css/app.css', 'resources/js/main.tsx'], refresh: true }),
+    react(),
+    tailwindcss(),
+    VitePWA({
+      // A new version waits until somebody says so: it never interrupts a class.
+      registerType: 'prompt',
+      injectRegister: null,
+      // The worker stands at the root, so that it is asked for every address.
+      outDir: 'public',
+      filename: 'sw.js',
+      base: '/',
+      scope: '/',
+      buildBase: '/build/',
+      manifest: false, // public/gorvan.webmanifest
+      workbox: {
+        globDirectory: 'public/build',
+        globPatterns: ['assets/*.{js,css}', 'assets/{alegreya,atkinson}*latin-wght*.woff2'],
+        modifyURLPrefix: { '': '/build/' },
+        maximumFileSizeToCacheInBytes: 4_000_000,
+        manifestTransforms: [
+          (entries) => {
+            const all = entries.map((entry) => `${entry.url}${String(entry.revision)}`).join() + readFileSync(PAGE, 'utf8');
+            const revision = createHash('sha256').update(all).digest('hex').slice(0, 16);
+            return { manifest: [...entries, { url: '/', revision, size: 0 }], warnings: [] };
+          },
+        ],
+        navigateFallback: '/',
+        navigateFallbackDenylist: [/^\/api\//, /^\/sanctum\//, /^\/feed\//, /^\/up$/, /\.\w+$/],
+        // Chinese titles come in a hundred small files: those that were seen once are kept.
+        runtimeCaching: [
+          {
+            urlPattern: ({ url, sameOrigin }) => sameOrigin && /^\/build\/assets\/.*\.woff2?$/.test(url.pathname),
+            handler: 'CacheFirst',
+            options: { cacheName: 'type', expiration: { maxEntries: 200 } },
+          },
+        ],
+        cleanupOutdatedCaches: true,
+        clientsClaim: true,
+        skipWaiting: false,
+      },
+    }),
+  ],
   build: { chunkSizeWarningLimit: 900, assetsInlineLimit: 0 },
 });

@@ -9,6 +9,15 @@ $file = realpath(dirname(__DIR__, 2).'/public'.rawurldecode($path));
 $public = realpath(dirname(__DIR__, 2).'/public');
 
 if ($file !== false && $public !== false && is_file($file) && str_starts_with($file, $public.DIRECTORY_SEPARATOR) && ! str_ends_with($file, '.php')) {
+    if ($path === '/sw.js') {
+        // The worker that keeps the pages is never kept itself: a new version of it must be seen at once.
+        header('Content-Type: text/javascript');
+        header('Cache-Control: no-cache, no-store');
+        header('X-Content-Type-Options: nosniff');
+        readfile($file);
+
+        return true;
+    }
     if (! str_starts_with($path, '/build/assets/')) {
         return false;
     }

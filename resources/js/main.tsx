@@ -3,7 +3,9 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import './messages';
+import { keepAnswers, restoreAnswers } from './api/kept';
 import { queryClient } from './api/queries';
+import { startWorker } from './api/worker';
 import { Toasts } from './kit/toasts';
 import { applyTheme } from './kit/theme';
 import { Broken } from './places/Broken';
@@ -15,7 +17,10 @@ import { FormsPlace } from './places/forms/FormsPlace';
 import { NewFormPlace } from './places/forms/NewFormPlace';
 import { GroupPeoplePlace, GroupPlace } from './places/groups/GroupPlace';
 import { GroupsPlace } from './places/groups/GroupsPlace';
+import { ClassPlace } from './places/class/ClassPlace';
+import { LogPlace } from './places/log/LogPlace';
 import { MeetingPlace } from './places/meeting/MeetingPlace';
+import { OutboxPlace } from './places/outbox/OutboxPlace';
 import { NotFound } from './places/NotFound';
 import { CardsPlace } from './places/run/CardsPlace';
 import { FloorPlace } from './places/run/FloorPlace';
@@ -55,10 +60,17 @@ const router = createBrowserRouter([
       { path: 'groups/:group', Component: GroupPlace },
       { path: 'groups/:group/people', Component: GroupPeoplePlace },
       {
+        path: 'groups/:group/book',
+        lazy: async () => ({ Component: (await import('./places/groups/BookPlace')).BookPlace }),
+      },
+      {
         path: 'groups/:group/terms',
         lazy: async () => ({ Component: (await import('./places/groups/GroupTermsPlace')).GroupTermsPlace }),
       },
       { path: 'meetings/:meeting', Component: MeetingPlace },
+      { path: 'meetings/:meeting/floor', Component: ClassPlace },
+      { path: 'meetings/:meeting/log', Component: LogPlace },
+      { path: 'waiting', Component: OutboxPlace },
       {
         path: 'meetings/:meeting/sheet',
         lazy: async () => ({ Component: (await import('./places/meeting/SheetPlace')).SheetPlace }),
@@ -69,8 +81,12 @@ const router = createBrowserRouter([
 ]);
 
 const root = document.getElementById('app');
-if (root) {
-  createRoot(root).render(
+
+/** What this browser keeps is there before the first page is drawn, so that a reload without a network shows it. */
+async function begin(at: HTMLElement): Promise<void> {
+  await restoreAnswers(queryClient);
+  keepAnswers(queryClient);
+  createRoot(at).render(
     <StrictMode>
       <QueryClientProvider client={queryClient}>
         <Toasts>
@@ -80,3 +96,5 @@ if (root) {
     </StrictMode>,
   );
 }
+if (root) void begin(root);
+if (import.meta.env.PROD) void startWorker().catch(() => undefined); // without it a reload needs the network

@@ -6,6 +6,7 @@
     <meta name="robots" content="noindex">
     <title>Gorvan</title>
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
+    <link rel="manifest" href="/gorvan.webmanifest">
     @viteReactRefresh
     @vite(['resources/css/app.css', 'resources/js/main.tsx'])
 </head>

@@ -117,6 +117,7 @@ export function review(change: Partial<Review> = {}): Review {
     most: null,
     instead: null,
     isPinned: false,
+    isFirstNext: false,
     ...change,
   };
 }
@@ -128,7 +129,10 @@ export function course(change: Partial<Course> = {}): Course {
     approach: 'piece',
     share: 1,
     target: { from: 1, to: 6 },
-    minutesPerLoad: 8,
+    paces: [
+      { kind: 'new', usual: 8, minutes: 8, lessons: 0 },
+      { kind: 'detail', usual: 8, minutes: 8, lessons: 0 },
+    ],
     gate: 0.65,
     rhythm: null,
     usualRhythm: 3,
@@ -234,7 +238,8 @@ export function page(change: Partial<MeetingPage> = {}): MeetingPage {
     courseId: 'course',
     taught: [1, 2],
     students: [student('Ada', { cells: [cell(1), cell(2)] }), student('Bo'), student('Cy')],
-    present: {},
+    attendance: {},
+    guests: [],
     marks: [],
     season: meetings,
     closures,

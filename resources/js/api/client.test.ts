@@ -26,11 +26,12 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
+const kept = { person: 'ina', timeout: 1000 };
 const make = () => ask(api.POST('/api/groups/{group}/feed', { params: { path: { group: 'g' } } }));
 
 test.each([
   ['a request of a page', make],
-  ['a request that is kept until it arrives', () => send('POST', '/api/groups/g/feed', {})],
+  ['a request that is kept until it arrives', () => send('POST', '/api/groups/g/feed', {}, kept)],
 ])('%s with a token that is stale is sent again with a new one, whole', async (_, sends) => {
   answers = [419, 200];
   expect(await sends()).toEqual({ id: 'made' });
@@ -60,6 +61,6 @@ test('what was answered is not asked again, and what was not answered is told as
   answers = [new TypeError('Failed to fetch')];
   await expect(make()).rejects.toBeInstanceOf(Unreachable);
   answers = [new TypeError('Failed to fetch')];
-  await expect(send('POST', '/api/x', {})).rejects.toBeInstanceOf(Unreachable);
+  await expect(send('POST', '/api/x', {}, kept)).rejects.toBeInstanceOf(Unreachable);
   expect(asked).toHaveLength(3);
 });

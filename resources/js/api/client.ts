@@ -13,8 +13,37 @@ export type Passage = Schemas['PassageData'];
 export type Meeting = Schemas['MeetingRow'];
 export type Tick = Schemas['TickData'];
 export type MeetingPage = Schemas['MeetingData'];
+export type Attendance = Schemas['AttendanceData'];
+/** What is said of who is here; minutes after the start. */
+export type AttendanceNote = Pick<Attendance, 'isHere' | 'isCareful' | 'late' | 'left'>;
+export type ClassPage = Schemas['ClassData'];
+export type Watch = Schemas['WatchData'];
+export type Stop = Schemas['StopData'];
+export type Book = Schemas['BookData'];
+export type BookClass = Schemas['BookRow'];
 export type Today = Schemas['TodayData'];
-export type ClassLog = NonNullable<paths['/api/meetings/{meeting}/log']['post']['requestBody']>['content']['application/json'];
+type LogBody = NonNullable<paths['/api/meetings/{meeting}/log']['post']['requestBody']>['content']['application/json'];
+
+export const DOINGS = ['taught', 'shown', 'reviewed', 'run_through', 'restarted', 'joined', 'left_out'] as const;
+/** One thing that was done in a class, as `gorvan.log/1` says it. */
+export interface Doing {
+  what: (typeof DOINGS)[number] | 'before' | 'focus' | 'drill' | 'warm_up';
+  form?: string;
+  entries?: string[];
+  side?: 'left' | 'right';
+  minutes?: number;
+  passes?: number;
+  students?: string[];
+  at?: string;
+  from?: string;
+  to?: string;
+  box?: string;
+  note?: string;
+}
+/** What a class did hold, `gorvan.log/1`. */
+export interface ClassLog extends Omit<LogBody, 'did'> {
+  did: Doing[];
+}
 export type Readiness = Schemas['NotReadyData'];
 export type TonightPage = Schemas['TonightData'];
 export type Term = Schemas['TermData'];
@@ -60,6 +89,8 @@ export class Problem extends Error {
     readonly problems: string[] = [],
     /** Names that are there already, and whose they are. */
     readonly known: Known[] = [],
+    /** What it is called among programs. */
+    readonly code: string = '',
   ) {
     super(message);
   }
@@ -118,6 +149,7 @@ function asProblem(error: unknown, status: number): Problem {
     Object.fromEntries(Object.entries(told.fields ?? {}).map(([field, all]) => [field, said(all)])),
     said(told.problems),
     list(told.known) as Known[],
+    typeof told.code === 'string' ? told.code : '',
   );
 }
 
@@ -128,16 +160,29 @@ export async function ask<T>(answer: Promise<Answer<T>>): Promise<T> {
   return data as T;
 }
 
-/** Sends prepared JSON, for requests that are kept until they arrive. */
-export async function send(method: string, url: string, body: unknown): Promise<unknown> {
+/** Says whose command it is: a device where somebody else has signed in meanwhile must not send it as theirs. */
+const PERSON = 'X-Gorvan-Person';
+
+/**
+ * Sends prepared JSON, for requests that are kept until they arrive.
+ *
+ * @throws Unreachable where nothing is known to have arrived, also after `timeout` milliseconds
+ */
+export async function send(
+  method: string,
+  url: string,
+  body: unknown,
+  { person, timeout }: { person: string; timeout: number },
+): Promise<unknown> {
   let failed: Problem | undefined;
   let response: Response;
   try {
     response = await withToken(
       new Request(new URL(url, window.location.origin), {
         method,
-        headers: { Accept: 'application/json', 'Content-Type': 'application/json' },
+        headers: { Accept: 'application/json', 'Content-Type': 'application/json', [PERSON]: person },
         body: JSON.stringify(body),
+        signal: AbortSignal.timeout(timeout),
       }),
     );
     if (response.status === 204) return null;

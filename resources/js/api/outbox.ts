@@ -1,52 +1,209 @@
-import Dexie, { type EntityTable } from 'dexie';
+import { liveQuery } from 'dexie';
+import { ulid } from 'ulid';
 import { isPassing, Problem, send, Unreachable } from './client';
+import { type Command, keyOf, type Kept, wire } from './commands';
+import { device } from './device';
+import { giveLeaseBack, takeLease } from './lease';
 
-/** A request that is kept in this browser until the server has answered it. */
-export interface Parcel {
-  id: string;
-  person: string;
-  method: string;
-  url: string;
-  body: unknown;
-  made: number;
+/**
+ * What was done here and has not reached the server: commands, kept in this browser, sent one after the other by one tab
+ * at a time. Every id is made here, so that sending again changes nothing that did arrive.
+ */
+export type Link =
+  /** Nothing is known to be wrong. */
+  | 'fine'
+  | 'unreachable'
+  | 'signedOut'
+  /** It answered, and could not do it now. */
+  | 'trouble';
+
+export interface Outbox {
+  kept: Kept[];
+  link: Link;
+  /** Which is under way. */
+  sending: string | null;
+  /** Whether this browser could write it down; where not, it lives as long as this tab. */
+  isDurable: boolean;
 }
 
-const store = new Dexie('gorvan') as Dexie & { outbox: EntityTable<Parcel, 'id'> };
-store.version(1).stores({ outbox: 'id, person, made' });
+export type Outcome = { kind: 'sent'; answer: unknown } | { kind: 'refused'; problem: Problem };
+type Listener = (command: Command, outcome: Outcome) => void;
 
-type Outcome = { kind: 'sent'; answer: unknown } | { kind: 'waiting' } | { kind: 'refused'; problem: Problem };
-type Listener = (parcel: Parcel, outcome: Outcome) => void;
+const LEASE = 'sender';
+const FIRST_RETRY = 2_000;
+const LAST_RETRY = 60_000;
+/** Shorter than the lease: no request outlives the right to send it. */
+const REQUEST_MS = 20_000;
 
-const listeners = new Set<Listener>();
-const RETRY_MS = 4000;
-let queue: Promise<void> = Promise.resolve();
-let timer: ReturnType<typeof setTimeout> | undefined;
+let state: Outbox = { kept: [], link: 'fine', sending: null, isDurable: true };
 let owner = '';
+let failures = 0;
+let timer: ReturnType<typeof setTimeout> | undefined;
+let queue: Promise<void> = Promise.resolve();
+let lastOrder = 0;
+let watching: { unsubscribe: () => void } | undefined;
+/** What is here and not yet in the database, and what is no longer here though it may still be in it; by revision. */
+const unwritten = new Map<string, Kept>();
+const gone = new Map<string, number>();
 
-window.addEventListener('online', () => void flush());
+const readers = new Set<() => void>();
+const listeners = new Set<Listener>();
+/** Tells the other tabs what the server answered, so that their pages know it as well. */
+const others = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('gorvan.outbox');
+others?.addEventListener('message', (event: MessageEvent<{ command: Command; answer: unknown }>) => {
+  for (const listener of listeners) listener(event.data.command, { kind: 'sent', answer: event.data.answer });
+});
+if (typeof window !== 'undefined') {
+  window.addEventListener('online', () => {
+    failures = 0;
+    void flush();
+  });
+}
 
-/** Is told what becomes of each parcel. Returns how to stop listening. */
+export const outbox = (): Outbox => state;
+
+export function onChange(reader: () => void): () => void {
+  readers.add(reader);
+  return () => readers.delete(reader);
+}
+
+/** Is told what the server says to each command. Returns how to stop listening. */
 export function onOutcome(listener: Listener): () => void {
   listeners.add(listener);
   return () => listeners.delete(listener);
 }
 
-/** Whose parcels may be sent: only those of the person signed in. */
-export function openOutbox(person: string): void {
-  owner = person;
+function set(change: Partial<Outbox>): void {
+  state = { ...state, ...change };
+  for (const reader of readers) reader();
+}
+
+function put(kept: Kept): void {
+  set({ kept: [...state.kept.filter((one) => one.id !== kept.id), kept].sort((a, b) => a.order - b.order) });
+}
+
+/** Whose commands may be sent: only those of the person signed in. */
+export async function openOutbox(person: string): Promise<void> {
+  if (owner !== person) {
+    owner = person;
+    failures = 0;
+    watching?.unsubscribe();
+    unwritten.clear();
+    gone.clear();
+    set({ kept: [], link: 'fine', sending: null });
+  }
+  await read();
+  watch(person);
   void flush();
 }
 
-export async function waiting(): Promise<Parcel[]> {
-  return store.outbox.where('person').equals(owner).sortBy('made');
+/** Reads again what other tabs may have written. */
+async function read(): Promise<void> {
+  take(await device.commands.where('person').equals(owner).toArray());
 }
 
-/** Keeps a request, then tries to send everything that is kept, oldest first. */
-export async function post(parcel: Omit<Parcel, 'person' | 'made'>): Promise<void> {
-  await store.outbox.put({ ...parcel, person: owner, made: performance.timeOrigin + performance.now() });
+function watch(person: string): void {
+  watching?.unsubscribe();
+  watching = liveQuery(() => device.commands.where('person').equals(person).toArray()).subscribe({
+    next: (found) => {
+      if (person !== owner) return;
+      take(found);
+      if (state.kept.some(isOpen) && timer === undefined && state.sending === null) schedule(FIRST_RETRY);
+    },
+    error: () => {
+      set({ isDurable: false });
+    },
+  });
+}
+
+function take(found: Kept[]): void {
+  const known = new Map(found.map((one) => [one.id, one]));
+  for (const [id, revision] of gone) {
+    if (known.get(id)?.revision === revision) known.delete(id);
+    else gone.delete(id);
+  }
+  for (const [id, one] of unwritten) {
+    if ((known.get(id)?.revision ?? -1) <= one.revision) known.set(id, one);
+  }
+  set({ kept: [...known.values()].sort((a, b) => a.order - b.order) });
+}
+
+/** Keeps a command, shows it at once, and sends everything that is kept, oldest first. Settles once it is written down. */
+export async function post(command: Command, needs: string[] = []): Promise<string> {
+  const fresh = ulid();
+  const key = keyOf(command, fresh);
+  const before = state.kept.find((one) => one.key === key);
+  lastOrder = Math.max(lastOrder + 0.001, performance.timeOrigin + performance.now());
+  const kept: Kept =
+    before === undefined
+      ? { id: fresh, person: owner, key, revision: 0, order: lastOrder, needs, command, refusal: null }
+      : { ...before, revision: before.revision + 1, command, refusal: null };
+  unwritten.set(kept.id, kept);
+  put(kept);
+  const written = write(kept);
+  void written.then(() => flush());
+  await written;
+  return kept.id;
+}
+
+async function write(kept: Kept): Promise<void> {
+  try {
+    await device.commands.put(kept);
+    if (unwritten.get(kept.id)?.revision === kept.revision) unwritten.delete(kept.id);
+  } catch {
+    // A full or forbidden store: it is sent all the same, and said to live only as long as this tab.
+    set({ isDurable: false });
+  }
+}
+
+/** A refused command is tried once more, as it is. */
+export async function tryAgain(id: string): Promise<void> {
+  const kept = state.kept.find((one) => one.id === id);
+  if (kept === undefined) return;
+  const again = { ...kept, revision: kept.revision + 1, refusal: null };
+  unwritten.set(id, again);
+  put(again);
+  await write(again);
   await flush();
 }
 
+/** A person has seen it and lets it go, and with it whatever cannot be without it. */
+export async function letGo(id: string): Promise<void> {
+  const going = state.kept.filter((one) => one.id === id || one.needs.includes(id));
+  for (const one of going) await remove(one);
+}
+
+async function remove(kept: Kept): Promise<void> {
+  gone.set(kept.id, kept.revision);
+  await device
+    .transaction('rw', device.commands, async () => {
+      const now = await device.commands.get(kept.id);
+      // A newer word came in meanwhile: it is still to be sent.
+      if (now === undefined || now.revision === kept.revision) await device.commands.delete(kept.id);
+    })
+    .catch(() => {
+      set({ isDurable: false });
+    });
+  const here = state.kept.find((one) => one.id === kept.id);
+  if (here?.revision === kept.revision) {
+    unwritten.delete(kept.id);
+    set({ kept: state.kept.filter((one) => one.id !== kept.id) });
+  }
+}
+
+const isOpen = (kept: Kept): boolean => kept.refusal === null;
+
+/** The next that can be sent: what waits for a refused one waits with it. */
+function next(): Kept | undefined {
+  const here = new Set(state.kept.map((one) => one.id));
+  return state.kept.find((one) => isOpen(one) && !one.needs.some((id) => here.has(id)));
+}
+
+/** What waits to be sent, in order; those that were refused are not among them. */
+export const waiting = (): Kept[] => state.kept.filter(isOpen);
+export const refused = (): Kept[] => state.kept.filter((one) => !isOpen(one));
+
+/** Sends what waits, as far as it goes. */
 export function flush(): Promise<void> {
   queue = queue.then(run, run);
   return queue;
@@ -54,28 +211,86 @@ export function flush(): Promise<void> {
 
 async function run(): Promise<void> {
   clearTimeout(timer);
-  for (;;) {
-    const [parcel] = await waiting();
-    if (!parcel) return;
-    try {
-      const answer = await send(parcel.method, parcel.url, parcel.body);
-      await store.outbox.delete(parcel.id);
-      tell(parcel, { kind: 'sent', answer });
-    } catch (error) {
-      if (error instanceof Problem && !isPassing(error)) {
-        await store.outbox.delete(parcel.id);
-        tell(parcel, { kind: 'refused', problem: error });
-        continue;
-      }
-      if (!(error instanceof Unreachable) && !(error instanceof Problem)) throw error;
-      // The ids were made here, so sending again changes nothing that did arrive.
-      for (const kept of await waiting()) tell(kept, { kind: 'waiting' });
-      timer = setTimeout(() => void flush(), RETRY_MS);
-      return;
+  timer = undefined;
+  if (owner === '' || next() === undefined) return;
+  if (!(await takeLease(LEASE).catch(() => true))) {
+    schedule(FIRST_RETRY); // another tab is sending
+    return;
+  }
+  try {
+    await read().catch(() => undefined);
+    for (let kept = next(); kept !== undefined; kept = next()) {
+      if (!(await takeLease(LEASE).catch(() => true))) break;
+      if (!(await one(kept))) break;
     }
+  } finally {
+    set({ sending: null });
+    await giveLeaseBack(LEASE).catch(() => undefined);
   }
 }
 
-function tell(parcel: Parcel, outcome: Outcome): void {
-  for (const listener of listeners) listener(parcel, outcome);
+/** Sends one; false where it is no use to go on. */
+async function one(kept: Kept): Promise<boolean> {
+  set({ sending: kept.id });
+  const person = kept.person;
+  const { method, url, body } = wire(kept.command);
+  try {
+    const answer = await send(method, url, body, { person, timeout: REQUEST_MS });
+    if (person !== owner) return false;
+    tell(kept.command, { kind: 'sent', answer });
+    others?.postMessage({ command: kept.command, answer });
+    await remove(kept);
+    failures = 0;
+    if (state.link !== 'fine') set({ link: 'fine' });
+    return true;
+  } catch (error) {
+    if (!(error instanceof Unreachable) && !(error instanceof Problem)) throw error;
+    if (person !== owner) return false;
+    if (error instanceof Problem && !isPassing(error)) {
+      await refuse(kept, error);
+      return true;
+    }
+    set({ link: linkOf(error) });
+    failures++;
+    schedule(Math.min(LAST_RETRY, FIRST_RETRY * 2 ** Math.min(failures - 1, 5)) * (0.75 + Math.random() / 2));
+    return false;
+  }
+}
+
+const linkOf = (error: Problem | Unreachable): Link => {
+  if (error instanceof Unreachable) return 'unreachable';
+  return error.status === 401 || error.status === 419 ? 'signedOut' : 'trouble';
+};
+
+async function refuse(kept: Kept, problem: Problem): Promise<void> {
+  const here = state.kept.find((one) => one.id === kept.id);
+  if (here?.revision === kept.revision) {
+    const seen = { ...kept, refusal: { status: problem.status, code: problem.code, message: problem.message } };
+    unwritten.set(seen.id, seen);
+    put(seen);
+    await write(seen);
+  }
+  set({ link: 'fine' });
+  tell(kept.command, { kind: 'refused', problem });
+}
+
+function schedule(after: number): void {
+  clearTimeout(timer);
+  timer = setTimeout(() => void flush(), after);
+}
+
+function tell(command: Command, outcome: Outcome): void {
+  for (const listener of listeners) listener(command, outcome);
+}
+
+/** Forgets in this tab whose commands they are: nothing is sent until somebody is signed in. */
+export function closeOutbox(): void {
+  owner = '';
+  clearTimeout(timer);
+  timer = undefined;
+  watching?.unsubscribe();
+  watching = undefined;
+  unwritten.clear();
+  gone.clear();
+  set({ kept: [], link: 'fine', sending: null });
 }

@@ -83,16 +83,43 @@ export const meetingQuery = (meeting: string) =>
     refetchInterval: ({ state }) => isBeingMade(state.data?.term),
   });
 
+/** What a device needs to run a class: cues, whom to look at, where to stop. */
+export const classQuery = (meeting: string) =>
+  queryOptions({
+    queryKey: ['class', meeting],
+    queryFn: () => ask(api.GET('/api/meetings/{meeting}/class', { params: { path: { meeting } } })),
+  });
+/** What a class did hold, as it was logged. */
+export const logQuery = (meeting: string) =>
+  queryOptions({
+    queryKey: ['log', meeting],
+    queryFn: () => ask(api.GET('/api/meetings/{meeting}/log', { params: { path: { meeting } } })),
+  });
+
 /** What is out of date once one of these was made, changed or taken away. */
 const touched = {
   form: ['forms', 'today'],
   /** A form's entries, as distinct from which forms there are. */
-  score: ['form', 'forms', 'term', 'today', 'meeting', 'group', 'versions', 'floor', 'times', 'beats', 'cards', 'losses'],
+  score: [
+    'form',
+    'forms',
+    'term',
+    'today',
+    'meeting',
+    'class',
+    'group',
+    'versions',
+    'floor',
+    'times',
+    'beats',
+    'cards',
+    'losses',
+  ],
   group: ['groups', 'forms', 'today'],
-  roster: ['group', 'groups', 'meeting', 'today'],
+  roster: ['group', 'groups', 'meeting', 'class', 'today'],
   term: ['terms', 'today', 'groups', 'group'],
   /** A plan that was changed, as distinct from which terms there are. */
-  plan: ['term', 'terms', 'changes', 'questions', 'today', 'meeting', 'group'],
+  plan: ['term', 'terms', 'changes', 'questions', 'today', 'meeting', 'class', 'group'],
 } as const;
 export type Touched = keyof typeof touched;
 

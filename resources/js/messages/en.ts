@@ -1,5 +1,11 @@
 /** Every sentence and word of the pages, in English, a file a place. Another language is another folder of this shape. */
 import app from './en/app.json';
+import book from './en/book.json';
+import floorClass from './en/class.json';
+import log from './en/log.json';
+import outbox from './en/outbox.json';
+import stop from './en/stop.json';
+import watch from './en/watch.json';
 import boxes from './en/boxes.json';
 import cards from './en/cards.json';
 import difference from './en/difference.json';
@@ -25,6 +31,12 @@ import versions from './en/versions.json';
 
 export const en = {
   app,
+  book,
+  class: floorClass,
+  log,
+  outbox,
+  stop,
+  watch,
   boxes,
   cards,
   difference,

@@ -2,15 +2,18 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { BookOpenText, Sun, UsersRound } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { NavLink, Outlet } from 'react-router';
+import { NavLink, Outlet, useMatch } from 'react-router';
 import { api, ask, type Session } from '../api/client';
-import { openOutbox } from '../api/outbox';
+import { closeOutbox, flush, openOutbox, waiting } from '../api/outbox';
+import { forgetAnswers } from '../api/kept';
 import { sessionQuery } from '../api/queries';
-import { Dialog } from '../kit/controls';
+import { Button, Dialog } from '../kit/controls';
 import { dropDrafts } from '../kit/draft';
 import { Asked } from '../kit/page';
 import { applyTheme, theme } from '../kit/theme';
 import { EntryPlace } from './entry/EntryPlace';
+import { NewVersion } from './NewVersion';
+import { OutboxLine } from './outbox/OutboxLine';
 import { useOutboxNews } from './useOutboxNews';
 
 const places = [
@@ -34,7 +37,8 @@ function Rooms({ session }: { session: Session }) {
   const person = session.person?.id ?? '';
   useOutboxNews();
   useEffect(() => {
-    openOutbox(person);
+    void forgetAnswers(person);
+    void openOutbox(person);
   }, [person]);
   const [isHelpOpen, setHelpOpen] = useState(false);
   const showHelp = () => {
@@ -50,6 +54,8 @@ function Rooms({ session }: { session: Session }) {
       window.removeEventListener('keydown', onKey);
     };
   }, []);
+  const isOnFloor = useMatch('/meetings/:meeting/floor') !== null;
+  if (isOnFloor) return <Outlet />;
   return (
     <div className="lg:flex">
       <a
@@ -88,6 +94,8 @@ function Rooms({ session }: { session: Session }) {
         </div>
       </nav>
       <main id="page" className="min-w-0 grow px-4 pt-5 pb-28 sm:px-8 lg:pt-8 lg:pb-16">
+        <NewVersion />
+        <OutboxLine />
         <Outlet />
         <footer className="no-print mt-16 border-t border-line pt-3 text-sm lg:hidden">
           <p>
@@ -105,15 +113,19 @@ function Rooms({ session }: { session: Session }) {
             </div>
           ))}
         </dl>
-        <h3 className="mt-5 mb-2 text-lg">{t('keys.scoreTitle')}</h3>
-        <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-1 text-[0.95rem]">
-          {(t('keys.scoreTable', { returnObjects: true }) as unknown as [string, string][]).map(([key, does]) => (
-            <div key={key} className="contents">
-              <dt className="font-medium">{key}</dt>
-              <dd>{does}</dd>
-            </div>
-          ))}
-        </dl>
+        {(['class', 'score'] as const).map((part) => (
+          <section key={part}>
+            <h3 className="mt-5 mb-2 text-lg">{t(`keys.${part}Title`)}</h3>
+            <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-1 text-[0.95rem]">
+              {(t(`keys.${part}Table`, { returnObjects: true }) as unknown as [string, string][]).map(([key, does]) => (
+                <div key={key} className="contents">
+                  <dt className="font-medium">{key}</dt>
+                  <dd>{does}</dd>
+                </div>
+              ))}
+            </dl>
+          </section>
+        ))}
       </Dialog>
     </div>
   );
@@ -124,10 +136,24 @@ function Corner({ onHelp }: { onHelp: () => void }) {
   const { t } = useTranslation();
   const client = useQueryClient();
   const [chosen, setChosen] = useState(theme());
+  const [unsent, setUnsent] = useState<number | null>(null);
   const signOut = useMutation({
-    mutationFn: () => ask(api.DELETE('/api/session')),
-    onSuccess: (session) => {
+    mutationFn: async (isAnyway: boolean) => {
+      // What waits goes first; where it cannot, a person says whether it is to stay on this device.
+      await flush();
+      const waits = waiting().length;
+      if (waits > 0 && !isAnyway) {
+        setUnsent(waits);
+        return null;
+      }
+      return ask(api.DELETE('/api/session'));
+    },
+    onSuccess: async (session) => {
+      if (session === null) return;
+      setUnsent(null);
       dropDrafts();
+      closeOutbox();
+      await forgetAnswers();
       client.setQueryData(sessionQuery.queryKey, session);
       client.removeQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
     },
@@ -153,11 +179,39 @@ function Corner({ onHelp }: { onHelp: () => void }) {
         type="button"
         className={quiet}
         onClick={() => {
-          signOut.mutate();
+          signOut.mutate(false);
         }}
       >
-        {t('app.signOut')}
+        {t(signOut.isPending ? 'outbox.signingOut' : 'app.signOut')}
       </button>
+      <Dialog
+        open={unsent !== null}
+        onOpenChange={() => {
+          setUnsent(null);
+        }}
+        title={t('outbox.signOutTitle')}
+      >
+        <p>{t('outbox.signOutWaits', { count: unsent ?? 0 })}</p>
+        <p className="mt-2">{t('outbox.signOutKeeps')}</p>
+        <div className="mt-4 flex flex-wrap gap-2">
+          <Button
+            look="primary"
+            onClick={() => {
+              setUnsent(null);
+            }}
+          >
+            {t('outbox.signOutStay')}
+          </Button>
+          <Button
+            disabled={signOut.isPending}
+            onClick={() => {
+              signOut.mutate(true);
+            }}
+          >
+            {t('outbox.signOutAnyway')}
+          </Button>
+        </div>
+      </Dialog>
     </div>
   );
 }

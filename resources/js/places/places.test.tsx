@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { cleanup, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { ReactElement } from 'react';
@@ -7,7 +7,10 @@ import { MemoryRouter } from 'react-router';
 import { afterEach, beforeAll, beforeEach, describe, expect, test, vi } from 'vitest';
 import { entry, form, meeting, page } from '../../../tests/pages/sample';
 import type { MeetingPage } from '../api/client';
-import { flush, openOutbox, post, waiting } from '../api/outbox';
+import { closeOutbox, flush, openOutbox, outbox, post, waiting } from '../api/outbox';
+import { device } from '../api/device';
+import { meetingQuery } from '../api/queries';
+import { useShownMeeting } from '../api/useOutbox';
 import { Toasts } from '../kit/toasts';
 import '../messages';
 import { Cutting } from './forms/Cutting';
@@ -17,7 +20,6 @@ import { Marking } from './meeting/Marking';
 import { momentOf } from './meeting/moment';
 import { PlanList } from './meeting/PlanList';
 import { stateIn } from './meeting/stateIn';
-import { useMarks } from './meeting/useMarks';
 import { usePresence } from './meeting/usePresence';
 import { namesIn } from './groups/names';
 import { useOutboxNews } from './useOutboxNews';
@@ -33,17 +35,19 @@ const sent: {
 beforeAll(() => {
   Element.prototype.hasPointerCapture = () => false;
 });
-beforeEach(() => {
+beforeEach(async () => {
   sent.length = 0;
   vi.stubGlobal('fetch', async (request: Request) => {
     sent.push({ url: new URL(request.url).pathname, body: JSON.parse(await request.text()) as (typeof sent)[number]['body'] });
     return new Response('[]', { status: 200 });
   });
-  openOutbox('ina');
+  await openOutbox('ina');
 });
 afterEach(async () => {
   cleanup();
   await flush(); // nothing of one test is still on its way in the next
+  closeOutbox();
+  await device.commands.clear();
   vi.unstubAllGlobals();
 });
 
@@ -57,12 +61,14 @@ const show = (element: ReactElement) =>
   );
 
 function Class({ data, tab }: { data: MeetingPage; tab: 'mark' | 'here' }) {
-  const presence = usePresence(data);
-  const marks = useMarks(data, form(), (passage) => `${String(passage.from)}–${String(passage.to)}`);
+  const known = useQuery({ ...meetingQuery('tonight'), initialData: data, staleTime: Infinity }).data;
+  const { shown, unsent } = useShownMeeting(known);
+  const presence = usePresence(shown);
+  useOutboxNews();
   return tab === 'mark' ? (
-    <Marking page={data} form={form()} presence={presence} marks={marks} />
+    <Marking page={shown} unsent={unsent} forms={{ course: form() }} presence={presence} tonight={null} />
   ) : (
-    <Attendance page={data} presence={presence} />
+    <Attendance page={shown} presence={presence} />
   );
 }
 
@@ -89,6 +95,7 @@ describe('marking', () => {
 
   test('another passage and a side can be chosen', async () => {
     show(<Class data={page()} tab="mark" />);
+    await userEvent.click(screen.getByRole('button', { name: /choose another passage/ }));
     await userEvent.click(screen.getByRole('radio', { name: /Lead-in/ }));
     await userEvent.click(screen.getByRole('radio', { name: 'Right' }));
     await userEvent.click(level('Bo', 'Cued'));
@@ -135,8 +142,8 @@ describe('marking', () => {
     await userEvent.click(level('Bo', 'Alone'));
     level('Ada', 'Alone').focus();
     await userEvent.keyboard('z');
-    await waitFor(async () => {
-      expect(await waiting()).toHaveLength(3);
+    await waitFor(() => {
+      expect(waiting()).toHaveLength(3);
     });
     cleanup();
     show(<Class data={page()} tab="mark" />);
@@ -146,7 +153,7 @@ describe('marking', () => {
     expect(level('Ada', 'Alone').getAttribute('aria-pressed')).toBe('false');
     vi.stubGlobal('fetch', () => Promise.resolve(new Response('[]', { status: 200 })));
     await flush();
-    expect(await waiting()).toEqual([]);
+    expect(outbox().kept).toEqual([]);
   });
 
   test('marks the server has are shown, and who is away is not listed', () => {
@@ -158,7 +165,15 @@ describe('marking', () => {
       support: 'Leading',
       at: '2026-01-20T18:30:00+00:00',
     }));
-    show(<Class data={page({ marks, present: { bo: false } })} tab="mark" />);
+    show(
+      <Class
+        data={page({
+          marks,
+          attendance: { bo: { isHere: false, isCareful: false, isFirstTime: false, late: null, left: null, at: null } },
+        })}
+        tab="mark"
+      />,
+    );
     expect(level('Ada', 'Leading').getAttribute('aria-pressed')).toBe('true');
     expect(screen.queryByRole('group', { name: 'Bo' })).toBeNull();
   });
@@ -179,7 +194,7 @@ describe('what was kept on the device', () => {
   test('is said where one is, when it is refused after its page was left', async () => {
     show(<Elsewhere />);
     vi.stubGlobal('fetch', () => Promise.resolve(new Response('{"code":"Ada left the school."}', { status: 422 })));
-    await post({ id: 'late', method: 'POST', url: '/api/meetings/tonight/marks', body: { marks: [] } });
+    await post({ kind: 'marks', meeting: 'tonight', marks: [] });
     expect(await screen.findByText('Not saved: Ada left the school.')).toBeTruthy();
   });
 
@@ -201,7 +216,7 @@ describe('attendance', () => {
     await userEvent.click(screen.getByRole('switch', { name: /Bo/ }));
     expect(screen.getByText('2 of 3 here')).toBeTruthy();
     await waitFor(() => {
-      expect(sent).toEqual([{ url: '/api/meetings/tonight/attendance', body: { present: { bo: false } } }]);
+      expect(sent).toMatchObject([{ url: '/api/meetings/tonight/attendance', body: { attendance: { bo: { isHere: false } } } }]);
     });
   });
 

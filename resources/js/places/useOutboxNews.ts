@@ -1,12 +1,25 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { useTranslation } from 'react-i18next';
+import type { Student } from '../api/client';
+import type { Command } from '../api/commands';
 import { onOutcome } from '../api/outbox';
+import { meetingQuery } from '../api/queries';
+import { withCommand } from '../api/shown';
 import { useTell } from '../kit/toasts';
+
+/** What is out of date once a command of a kind has arrived, beside its meeting. */
+const touched: Record<Command['kind'], string[]> = {
+  marks: ['group', 'today'],
+  withdrawals: ['group', 'today', 'class'],
+  attendance: [],
+  guest: ['group'],
+  log: ['today', 'term', 'terms', 'group', 'changes', 'book', 'class', 'log'],
+};
 
 /**
  * What was kept on the device may arrive, or be refused, when its page has long been left: whatever page is open then
- * says the refusal, and shows standings that have it.
+ * says the refusal, and every page that is kept has what arrived.
  */
 export function useOutboxNews(): void {
   const { t } = useTranslation();
@@ -14,12 +27,26 @@ export function useOutboxNews(): void {
   const client = useQueryClient();
   useEffect(
     () =>
-      onOutcome((_, outcome) => {
-        if (outcome.kind === 'refused') tell(t('meeting.refused', { message: outcome.problem.message }), { isProblem: true });
-        if (outcome.kind !== 'sent') return;
-        for (const key of ['group', 'today']) void client.invalidateQueries({ queryKey: [key] });
-        // A class that is open takes the answer itself; any other is read again when it is opened.
-        void client.invalidateQueries({ queryKey: ['meeting'], refetchType: 'none' });
+      onOutcome((command, outcome) => {
+        if (outcome.kind === 'refused') {
+          tell(t('outbox.refusedOne', { message: outcome.problem.message }), { isProblem: true });
+          return;
+        }
+        const { queryKey } = meetingQuery(command.meeting);
+        // What was asked before it arrived would answer as if it had not.
+        void client.cancelQueries({ queryKey });
+        const changed = command.kind === 'marks' ? (outcome.answer as Student[]) : [];
+        client.setQueryData(queryKey, (old) => {
+          if (old === undefined) return old;
+          const now = withCommand(old, command);
+          return {
+            ...now,
+            students: now.students.map((student) => changed.find((one) => one.id === student.id) ?? student),
+          };
+        });
+        const isLog = command.kind === 'log' || (command.kind === 'withdrawals' && command.what === 'log');
+        void client.invalidateQueries({ queryKey, refetchType: isLog ? 'active' : 'none' });
+        for (const key of touched[isLog ? 'log' : command.kind]) void client.invalidateQueries({ queryKey: [key] });
       }),
     [client, tell, t],
   );

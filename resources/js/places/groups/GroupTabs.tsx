@@ -1,7 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import { TabBar } from '../../kit/TabBar';
 
-/** The places of a group: its terms, where everyone stands, and who is in it. */
+/** The places of a group: its terms, where everyone stands, who is in it, and what its classes held. */
 export function GroupTabs({ group, term }: { group: string; term?: string | null }) {
   const { t } = useTranslation();
   return (
@@ -11,6 +11,7 @@ export function GroupTabs({ group, term }: { group: string; term?: string | null
         { to: term ? `/terms/${term}` : `/groups/${group}/terms`, text: t('groups.term') },
         { to: `/groups/${group}`, text: t('groups.standing'), isExact: true },
         { to: `/groups/${group}/people`, text: t('groups.peoplePart') },
+        { to: `/groups/${group}/book`, text: t('book.tab') },
       ]}
     />
   );

@@ -1,55 +1,234 @@
-import { Switch } from 'radix-ui';
+import { Popover, Switch } from 'radix-ui';
+import { type FormEvent, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { MeetingPage } from '../../api/client';
-import { ButtonLink } from '../../kit/controls';
+import { Button, ButtonLink, field, Tick } from '../../kit/controls';
 import { Empty } from '../../kit/page';
 import type { Presence } from './usePresence';
 
-/** Who is here. Everyone is, until said otherwise. */
+/** Who is here, by exception: everyone is, until said otherwise. */
 export function Attendance({ page, presence }: { page: MeetingPage; presence: Presence }) {
   const { t } = useTranslation();
   const { meeting, students } = page;
-  const { isHere } = presence;
-  const here = students.filter((student) => isHere(student.id)).length;
-
-  if (students.length === 0) {
-    return (
-      <Empty title={t('meeting.noStudents')}>
-        <ButtonLink look="primary" to={`/groups/${page.term.groupId}`}>
-          {t('meeting.addStudents')}
-        </ButtonLink>
-      </Empty>
-    );
-  }
+  const here = students.filter((student) => presence.isHere(student.id)).length;
+  const isFuture = !meeting.isToday && !meeting.isPast;
   return (
     <>
-      <p className="mb-3">
-        <strong>{t('meeting.hereCount', { here, of: students.length })}</strong>{' '}
-        <span className="text-soft">{t(meeting.isHeld ? 'meeting.hereLocked' : 'meeting.hereHint')}</span>
-      </p>
-      <ul className="m-0 grid list-none gap-x-10 border-t border-line p-0 sm:grid-cols-2 xl:grid-cols-3">
+      {students.length === 0 ? (
+        <Empty title={t('meeting.noStudents')}>
+          <ButtonLink look="primary" to={`/groups/${page.term.groupId}`}>
+            {t('meeting.addStudents')}
+          </ButtonLink>
+        </Empty>
+      ) : (
+        <p className="mb-3">
+          <strong>{t('meeting.hereCount', { here, of: students.length })}</strong>{' '}
+          <span className="text-soft">{t(meeting.isHeld ? 'meeting.hereLocked' : 'meeting.hereHint')}</span>
+        </p>
+      )}
+      <ul className="m-0 grid list-none gap-x-10 border-t border-line p-0 empty:hidden sm:grid-cols-2 xl:grid-cols-3">
         {students.map((student) => (
-          <li key={student.id} className="border-b border-line">
-            <label className="flex min-h-14 items-center justify-between gap-3 text-lg" htmlFor={`here-${student.id}`}>
-              <span className={isHere(student.id) ? '' : 'text-soft line-through'}>{student.name}</span>
-              <span className="flex items-center gap-3 text-sm text-soft">
-                {t(isHere(student.id) ? 'meeting.present' : 'meeting.away')}
-                <Switch.Root
-                  id={`here-${student.id}`}
-                  checked={isHere(student.id)}
-                  disabled={meeting.isHeld}
-                  onCheckedChange={(is) => {
-                    presence.note(student.id, is);
-                  }}
-                  className="h-8 w-14 rounded border border-line bg-sheet p-[3px] data-[state=checked]:border-pine data-[state=checked]:bg-pine disabled:opacity-60"
-                >
-                  <Switch.Thumb className="block h-full w-6 rounded bg-soft data-[state=checked]:translate-x-[1.4rem] data-[state=checked]:bg-on-pine" />
-                </Switch.Root>
-              </span>
-            </label>
-          </li>
+          <Row key={student.id} page={page} student={student} presence={presence} />
         ))}
       </ul>
+      {meeting.isHeld || isFuture ? null : <Guests presence={presence} known={students.map((student) => student.name)} />}
     </>
+  );
+}
+
+function Row({ page, student, presence }: { page: MeetingPage; student: { id: string; name: string }; presence: Presence }) {
+  const { t } = useTranslation();
+  const { meeting } = page;
+  const of = presence.of(student.id);
+  const said = [
+    page.guests.includes(student.id) ? t(of.isFirstTime ? 'meeting.firstTime' : 'meeting.guest') : '',
+    of.isHere && of.isCareful ? t('meeting.careful') : '',
+    of.isHere && of.late !== null ? t('meeting.lateBy', { count: of.late }) : '',
+    of.isHere && of.left !== null ? t('meeting.leftAfter', { count: of.left }) : '',
+  ].filter((one) => one !== '');
+  return (
+    <li className="flex min-h-14 items-center gap-2 border-b border-line">
+      <label className="flex min-h-14 min-w-0 grow items-center justify-between gap-3 text-lg" htmlFor={`here-${student.id}`}>
+        <span className={`min-w-0 break-words ${of.isHere ? '' : 'text-soft line-through'}`}>
+          {student.name}
+          {said.length > 0 ? <span className="block text-sm text-soft">{said.join(' · ')}</span> : null}
+        </span>
+        <span className="flex items-center gap-3 text-sm text-soft">
+          {t(of.isHere ? 'meeting.present' : 'meeting.away')}
+          <Switch.Root
+            id={`here-${student.id}`}
+            checked={of.isHere}
+            disabled={meeting.isHeld}
+            onCheckedChange={(is) => {
+              presence.note(student.id, { isHere: is });
+            }}
+            className="h-8 w-14 shrink-0 rounded border border-line bg-sheet p-[3px] data-[state=checked]:border-pine data-[state=checked]:bg-pine disabled:opacity-60"
+          >
+            <Switch.Thumb className="block h-full w-6 rounded bg-soft data-[state=checked]:translate-x-[1.4rem] data-[state=checked]:bg-on-pine" />
+          </Switch.Root>
+        </span>
+      </label>
+      {meeting.isHeld ? null : (
+        <Popover.Root>
+          <Popover.Trigger
+            aria-label={t('meeting.moreOf', { name: student.name })}
+            className="min-h-14 min-w-11 shrink-0 rounded text-2xl leading-none text-soft hover:text-ink"
+          >
+            …
+          </Popover.Trigger>
+          <Popover.Portal>
+            <Popover.Content
+              align="end"
+              collisionPadding={8}
+              className="z-50 flex w-72 flex-col gap-2 rounded border border-line bg-sheet p-4"
+              style={{ boxShadow: 'var(--float)' }}
+            >
+              <p className="font-medium">{student.name}</p>
+              <Tick
+                checked={of.isCareful}
+                onTick={(is) => {
+                  presence.note(student.id, { isCareful: is, isHere: true });
+                }}
+              >
+                {t('meeting.carefulTonight')}
+              </Tick>
+              <p className="text-sm text-soft">{t('meeting.carefulHint')}</p>
+              {(['late', 'left'] as const).map((which) => (
+                <Minutes
+                  key={which}
+                  label={t(`meeting.${which === 'late' ? 'cameLate' : 'leftEarly'}`)}
+                  value={of[which]}
+                  most={meeting.minutes}
+                  now={minutesSince(meeting.startsAt, meeting.minutes)}
+                  onValue={(minutes) => {
+                    presence.note(student.id, { [which]: minutes, isHere: true });
+                  }}
+                />
+              ))}
+            </Popover.Content>
+          </Popover.Portal>
+        </Popover.Root>
+      )}
+    </li>
+  );
+}
+
+/** How long a class has been on, in minutes; null before it and after it. */
+const minutesSince = (startsAt: string, most: number) => (): number | null => {
+  const minutes = Math.floor((Date.now() - Date.parse(startsAt)) / 60_000);
+  return minutes >= 0 && minutes <= most ? minutes : null;
+};
+
+interface MinutesProps {
+  label: string;
+  value: number | null;
+  most: number;
+  now: () => number | null;
+  onValue: (minutes: number | null) => void;
+}
+
+/** Minutes after the start at which somebody came or went: those of now with one touch, then in steps. */
+function Minutes({ label, value, most, now, onValue }: MinutesProps) {
+  const { t } = useTranslation();
+  const step = 'min-h-11 min-w-11 rounded border border-line text-lg';
+  return (
+    <div className="flex items-center justify-between gap-2">
+      <Tick
+        checked={value !== null}
+        onTick={(is) => {
+          onValue(is ? (now() ?? 5) : null);
+        }}
+      >
+        {label}
+      </Tick>
+      {value === null ? null : (
+        <span className="flex items-center gap-1">
+          <button
+            type="button"
+            className={step}
+            aria-label={t('meeting.fewer', { label })}
+            onClick={() => {
+              onValue(Math.max(0, value - 5));
+            }}
+          >
+            −
+          </button>
+          <span className="min-w-12 text-center">{t('log.min', { count: value })}</span>
+          <button
+            type="button"
+            className={step}
+            aria-label={t('meeting.more', { label })}
+            onClick={() => {
+              onValue(Math.min(most, value + 5));
+            }}
+          >
+            +
+          </button>
+        </span>
+      )}
+    </div>
+  );
+}
+
+/** Somebody comes who is in no group: a name, and one touch says whether they have ever been here. */
+function Guests({ presence, known }: { presence: Presence; known: string[] }) {
+  const { t } = useTranslation();
+  const [name, setName] = useState('');
+  const [error, setError] = useState<string | null>(null);
+  const add = (isFirstTime: boolean) => {
+    const said = name.trim().replace(/\s+/g, ' ');
+    if (said === '') {
+      setError(t('meeting.guestNameless'));
+      return;
+    }
+    if (known.some((one) => one.toLowerCase() === said.toLowerCase())) {
+      setError(t('meeting.guestKnown', { name: said }));
+      return;
+    }
+    presence.addGuest(said, isFirstTime);
+    setName('');
+    setError(null);
+  };
+  return (
+    <form
+      className="mt-4 max-w-xl"
+      onSubmit={(event: FormEvent) => {
+        event.preventDefault();
+        add(false);
+      }}
+    >
+      <label className="text-sm font-medium" htmlFor="guest-name">
+        {t('meeting.guestAdd')}
+      </label>
+      <div className="mt-1 flex flex-wrap gap-2">
+        <input
+          id="guest-name"
+          className={`${field} min-h-14 flex-1 basis-48`}
+          maxLength={120}
+          autoComplete="off"
+          value={name}
+          aria-invalid={error !== null}
+          aria-describedby="guest-error"
+          onChange={(event) => {
+            setName(event.target.value);
+            setError(null);
+          }}
+        />
+        <Button type="submit" className="min-h-14">
+          {t('meeting.guestHere')}
+        </Button>
+        <Button
+          className="min-h-14"
+          onClick={() => {
+            add(true);
+          }}
+        >
+          {t('meeting.guestFirst')}
+        </Button>
+      </div>
+      <p id="guest-error" role={error === null ? undefined : 'alert'} className="mt-1 text-sm text-persimmon">
+        {error}
+      </p>
+    </form>
   );
 }

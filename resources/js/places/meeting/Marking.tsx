@@ -1,55 +1,127 @@
-import { ToggleGroup } from 'radix-ui';
-import { type KeyboardEvent, useState } from 'react';
+import { Popover } from 'radix-ui';
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import type { Cell, Form, MeetingPage, Passage, Student } from '../../api/client';
-import { flush } from '../../api/outbox';
+import type { ClassPage, Form, MeetingPage, Passage } from '../../api/client';
 import { Button } from '../../kit/controls';
-import { LADDER, reedOf } from '../../pictures/reed';
-import { ReedGlyph } from '../../pictures/ReedGlyph';
-import { Ribbon } from '../../pictures/Ribbon';
-import { useReedWords } from '../../pictures/useReedWords';
+import { Segmented } from '../../kit/Segmented';
+import { partOf } from '../../pictures/coursePart';
+import { type CellState, Ribbon } from '../../pictures/Ribbon';
+import { ByPassage } from './ByPassage';
+import { ByStudent } from './ByStudent';
 import { usePassageWords } from './PlanList';
 import { stateIn } from './stateIn';
-import type { MarkedSide, Marks } from './useMarks';
+import { StopCheck } from './StopCheck';
+import { Sweep } from './Sweep';
+import { type MarkedSide, markedEntries, useMarks } from './useMarks';
 import type { Presence } from './usePresence';
+import { Watching } from './Watching';
 
-const LEVELS = LADDER.slice(1);
-const chip =
-  'min-h-14 rounded border border-line bg-sheet px-4 text-left data-[state=on]:border-pine data-[state=on]:bg-pine data-[state=on]:text-on-pine';
+export const WAYS = ['passage', 'sweep', 'student', 'stop'] as const;
+export type Way = (typeof WAYS)[number];
 
-interface Offered {
-  key: string;
-  label: string;
-  passage: Passage;
-}
-
-/** Marking: a passage, then one tap a student. */
 interface Props {
   page: MeetingPage;
-  form: Form;
+  /** Ids of the marks the server does not have yet. */
+  unsent: Set<string>;
+  forms: Record<string, Form>;
   presence: Presence;
-  marks: Marks;
+  /** Whom to look at and where to stop; null while it is not known. */
+  tonight: ClassPage | null;
+  start?: { courseId: string; passage: Passage | null; way: Way };
 }
 
-export function Marking({ page, form, presence, marks }: Props) {
-  const { t } = useTranslation();
-  const { meeting, students } = page;
-  const words = usePassageWords(form);
-  const offered: Offered[] = [
-    ...(meeting.lesson ? [{ key: 'lesson', label: t('meeting.tonightLesson'), passage: meeting.lesson }] : []),
-    ...(meeting.recap ? [{ key: 'recap', label: t('meeting.recap'), passage: meeting.recap }] : []),
-    ...meeting.review.map((item) => ({ key: `review${String(item.from)}`, label: t('meeting.review'), passage: item })),
+/** Passages of tonight that can be marked, each once. */
+function offeredIn(page: MeetingPage, courseId: string): { label: 'tonightLesson' | 'recap' | 'review'; passage: Passage }[] {
+  const { lessons, recap, review } = partOf(page.meeting, courseId);
+  const all = [
+    ...lessons.map((lesson) => ({ label: 'tonightLesson' as const, passage: lesson as Passage })),
+    ...(recap ? [{ label: 'recap' as const, passage: recap }] : []),
+    ...review.map((item) => ({ label: 'review' as const, passage: item })),
   ];
-  const [chosen, setChosen] = useState<Passage | null>(offered[0]?.passage ?? null);
-  const [wanted, setSide] = useState<MarkedSide>(null);
-  // A side can be marked only where all of the passage is done on both.
-  const hasSides =
-    chosen !== null && form.entries.slice(chosen.from - 1, chosen.to).every((entry) => entry.hasSides || entry.kind === 'extra');
-  const side = hasSides ? wanted : null;
-  const here = students.filter((student) => presence.isHere(student.id));
-  const state = stateIn(meeting, page.taught);
+  const at = ({ passage }: { passage: Passage }) => `${String(passage.from)}-${String(passage.to)}`;
+  return all.filter((one, nth) => all.findIndex((other) => at(other) === at(one)) === nth);
+}
 
-  /** The first click on the ribbon starts a stretch, a second one after it ends it. */
+/** Of a form whose record is not read here: what is on tonight. */
+function stateTonight(page: MeetingPage, courseId: string): (position: number) => CellState {
+  const { lessons, recap, review, runThrough } = partOf(page.meeting, courseId);
+  const isIn = (position: number, passages: (Passage | null)[]) =>
+    passages.some((one) => one !== null && position >= one.from && position <= one.to);
+  return (position) => (isIn(position, lessons) ? 'now' : isIn(position, [recap, runThrough, ...review]) ? 'known' : 'plain');
+}
+
+/** Marking: what is looked at stays in sight, and each tap is one student. */
+export function Marking({ page, unsent, forms, presence, tonight, start }: Props) {
+  const { t } = useTranslation();
+  const [courseId, setCourse] = useState(start?.courseId ?? page.courseId);
+  const [look, setLook] = useState<{ courseId: string; passage: Passage } | null>(null);
+  const form = forms[courseId];
+  if (form === undefined) return null;
+  const choose = (next: string) => {
+    setLook(null);
+    setCourse(next);
+  };
+  return (
+    <>
+      {page.courses.length > 1 ? (
+        <div className="mb-2">
+          <Segmented
+            label={t('log.form')}
+            value={courseId}
+            onValue={choose}
+            of={page.courses.map((one) => ({ value: one.courseId, text: one.title }))}
+          />
+        </div>
+      ) : null}
+      <InCourse
+        key={`${courseId}${look === null ? '' : String(look.passage.from)}`}
+        page={page}
+        unsent={unsent}
+        form={form}
+        courseId={courseId}
+        presence={presence}
+        tonight={tonight}
+        passage={look?.passage ?? (start?.courseId === courseId ? start.passage : null)}
+        way={look === null && start !== undefined ? start.way : 'passage'}
+        onLook={(next, passage) => {
+          setCourse(next);
+          setLook({ courseId: next, passage });
+        }}
+      />
+    </>
+  );
+}
+
+interface InCourseProps extends Omit<Props, 'forms' | 'start'> {
+  form: Form;
+  courseId: string;
+  passage: Passage | null;
+  way: Way;
+  onLook: (courseId: string, passage: Passage) => void;
+}
+
+/** Marking in one form of the evening. */
+function InCourse({ page, unsent, form, courseId, presence, tonight, passage, way: first, onLook }: InCourseProps) {
+  const { t } = useTranslation();
+  const words = usePassageWords(form);
+  const marks = useMarks(page, unsent, form, words.numbers);
+  const offered = offeredIn(page, courseId);
+  const [chosen, setChosen] = useState<Passage | null>(passage ?? offered[0]?.passage ?? null);
+  const [way, setWay] = useState<Way>(first);
+  const [wanted, setSide] = useState<MarkedSide>(null);
+  const state = courseId === page.courseId ? stateIn(page.meeting, page.taught) : stateTonight(page, courseId);
+  // Where everyone stands is known of the first form only.
+  const there = page.students.filter((student) => presence.isHere(student.id));
+  const here = courseId === page.courseId ? there : there.map((student) => ({ ...student, cells: [] }));
+
+  if (chosen === null && !form.entries.some((entry) => state(entry.position) !== 'plain')) {
+    return <p className="text-soft">{t('meeting.nothingToMark')}</p>;
+  }
+  // A side can be marked only where all of the passage is done on both.
+  const hasSides = chosen !== null && markedEntries(form, chosen).every((entry) => entry.hasSides);
+  const side = hasSides ? wanted : null;
+
+  /** The first touch of the ribbon starts a stretch, a second one after it ends it. */
   function choose(position: number) {
     if (state(position) === 'plain') return;
     setChosen((before) =>
@@ -59,155 +131,117 @@ export function Marking({ page, form, presence, marks }: Props) {
     );
   }
 
-  if (chosen === null && !form.entries.some((entry) => state(entry.position) !== 'plain')) {
-    return <p className="text-soft">{t('meeting.nothingToMark')}</p>;
-  }
-  const key = offered.find((one) => one.passage.from === chosen?.from && one.passage.to === chosen.to)?.key ?? '';
   return (
     <>
-      {marks.waiting > 0 ? (
-        <div role="status" className="mb-3 flex flex-wrap items-center gap-3 border-l-4 border-straw bg-straw-soft px-4 py-2">
-          {t('meeting.waiting', { count: marks.waiting })}
-          <Button onClick={() => void flush()}>{t('meeting.sendNow')}</Button>
-        </div>
-      ) : null}
-      <ToggleGroup.Root
-        type="single"
-        value={key}
-        aria-label={t('meeting.passage')}
-        className="flex flex-wrap gap-2"
-        onValueChange={(value) => {
-          const found = offered.find((one) => one.key === value);
-          if (found) setChosen({ from: found.passage.from, to: found.passage.to });
-        }}
-      >
-        {offered.map((one) => (
-          <ToggleGroup.Item key={one.key} value={one.key} className={chip}>
-            <span className="block text-sm opacity-85">{one.label}</span>
-            <strong className="font-medium">{words.numbers(one.passage)}</strong>
-          </ToggleGroup.Item>
-        ))}
-      </ToggleGroup.Root>
-      <div className="mt-3">
-        <Ribbon form={form} state={state} selected={chosen} onSelect={choose} arcs={false} />
-        <p className="text-sm text-soft">{t('meeting.choose')}</p>
-      </div>
-      {chosen ? (
+      <Watching
+        page={page}
+        words={words}
+        courseId={courseId}
+        tonight={tonight}
+        presence={presence}
+        marks={marks}
+        onLook={onLook}
+      />
+      <Segmented
+        label={t('meeting.way')}
+        value={way}
+        onValue={setWay}
+        of={WAYS.map((value) => ({ value, text: t(`meeting.ways.${value}`) }))}
+      />
+      {way === 'stop' ? (
+        <StopCheck page={page} courseId={courseId} form={form} tonight={tonight} students={here} marks={marks} />
+      ) : way === 'student' ? (
+        <ByStudent form={form} students={here} marks={marks} state={state} />
+      ) : (
         <>
-          <div className="mt-5 flex flex-wrap items-center justify-between gap-3">
-            <h2 className="text-xl">
-              {words.numbers(chosen)} <span className="font-normal">{words.titles(chosen)}</span>
-            </h2>
+          <div className="sticky top-0 z-10 -mx-1 mt-2 flex flex-wrap items-center justify-between gap-x-4 gap-y-1 border-b border-line bg-paper px-1 py-1">
+            <PassageChoice
+              offered={offered.map(({ label, passage }) => ({ label: t(`meeting.${label}`), passage }))}
+              chosen={chosen}
+              onChoose={setChosen}
+              words={words}
+            >
+              <Ribbon form={form} state={state} selected={chosen} onSelect={choose} arcs={false} />
+              <p className="text-sm text-soft">{t('meeting.choose')}</p>
+            </PassageChoice>
             {hasSides ? (
-              <ToggleGroup.Root
-                type="single"
+              <Segmented
+                label={t('meeting.side')}
                 value={side ?? 'whole'}
-                aria-label={t('meeting.side')}
-                className="flex"
-                onValueChange={(value) => {
-                  if (value) setSide(value === 'left' || value === 'right' ? value : null);
+                onValue={(value) => {
+                  setSide(value === 'whole' ? null : value);
                 }}
-              >
-                {(['left', 'whole', 'right'] as const).map((value) => (
-                  <ToggleGroup.Item
-                    key={value}
-                    value={value}
-                    className="min-h-11 border-b-2 border-transparent px-4 text-soft data-[state=on]:border-pine data-[state=on]:font-medium data-[state=on]:text-ink"
-                  >
-                    {t(value === 'whole' ? 'meeting.bothSides' : `meeting.${value}`)}
-                  </ToggleGroup.Item>
-                ))}
-              </ToggleGroup.Root>
+                of={(['left', 'whole', 'right'] as const).map((value) => ({
+                  value,
+                  text: t(value === 'whole' ? 'meeting.bothSides' : `meeting.${value}`),
+                }))}
+              />
             ) : null}
           </div>
-          <Roster students={here} passage={chosen} side={side} marks={marks} />
-          <p className="mt-3 text-sm text-soft">
-            {t('meeting.markHint')} {t('meeting.absentShown')}
-          </p>
+          {chosen === null ? null : way === 'sweep' ? (
+            <Sweep students={here} passage={chosen} side={side} marks={marks} />
+          ) : (
+            <ByPassage students={here} passage={chosen} side={side} marks={marks} />
+          )}
         </>
-      ) : null}
+      )}
     </>
   );
 }
 
-interface RosterProps {
-  students: Student[];
-  passage: Passage;
-  side: MarkedSide;
-  marks: Marks;
+interface ChoiceProps {
+  offered: { label: string; passage: Passage }[];
+  chosen: Passage | null;
+  onChoose: (passage: Passage) => void;
+  words: ReturnType<typeof usePassageWords>;
+  children: React.ReactNode;
 }
 
-function Roster({ students, passage, side, marks }: RosterProps) {
+/** What is looked at, and, opened, what else could be: tonight's passages, or any stretch of the ribbon. */
+function PassageChoice({ offered, chosen, onChoose, words, children }: ChoiceProps) {
   const { t } = useTranslation();
-  const words = useReedWords();
-
-  function onKey(event: KeyboardEvent<HTMLUListElement>) {
-    const row = (event.target as HTMLElement).closest<HTMLElement>('[data-student]');
-    const student = students.find((one) => one.id === row?.dataset.student);
-    if (!row || !student || event.ctrlKey || event.metaKey || event.altKey) return;
-    const level = LEVELS[Number(event.key) - 1];
-    if (level) marks.mark(student, passage, side, level);
-    else if (event.key === '0' || event.key.toLowerCase() === 'z') marks.takeBack(student, passage, side);
-    else if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
-      const next = event.key === 'ArrowDown' ? row.nextElementSibling : row.previousElementSibling;
-      const column = [...row.querySelectorAll('button')].indexOf(event.target as HTMLButtonElement);
-      next?.querySelectorAll('button')[Math.max(column, 0)]?.focus();
-    } else return;
-    event.preventDefault();
-  }
+  const isChosen = ({ from, to }: Passage) => from === chosen?.from && to === chosen.to;
   return (
-    // The keys bubble up from the buttons inside; the list itself is not operated.
-    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
-    <ul className="m-0 mt-2 list-none border-t border-line p-0" onKeyDown={onKey}>
-      {students.map((student) => {
-        const weakest = weakestIn(student, passage);
-        const level = marks.levelOf(student.id, passage, side);
-        return (
-          <li
-            key={student.id}
-            data-student={student.id}
-            className="grid items-center gap-x-4 border-b border-line py-1 sm:grid-cols-[10rem_1fr]"
-          >
-            <div className="flex min-h-9 items-center gap-3 text-lg">
-              <ReedGlyph reed={reedOf(weakest)} size={30} label={`${t('meeting.stands')}: ${words(weakest)}`} />
-              {student.name}
-            </div>
-            <div className="grid grid-cols-5 gap-1" role="group" aria-label={student.name}>
-              {LEVELS.map((support, at) => (
+    <Popover.Root>
+      <Popover.Trigger asChild>
+        <button type="button" className="min-h-12 text-left" aria-label={t('meeting.otherPassage')}>
+          <strong className="font-serif text-xl">{chosen ? words.numbers(chosen) : t('meeting.choosePassage')}</strong>{' '}
+          {chosen ? words.titles(chosen) : ''}{' '}
+          <span className="text-sm text-pine underline underline-offset-4">{t('meeting.change')}</span>
+        </button>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="start"
+          sideOffset={4}
+          collisionPadding={8}
+          className="z-50 max-h-[75vh] w-[min(46rem,calc(100vw-1rem))] overflow-y-auto rounded border border-line bg-sheet p-4"
+          style={{ boxShadow: 'var(--float)' }}
+        >
+          <div className="mb-3 flex flex-wrap gap-2" role="radiogroup" aria-label={t('meeting.passage')}>
+            {offered.map(({ label, passage }) => (
+              <Popover.Close asChild key={`${label}${String(passage.from)}`}>
                 <button
-                  key={support}
                   type="button"
-                  aria-pressed={level === support}
-                  aria-keyshortcuts={String(at + 1)}
-                  title={t(`supportSeen.${support}`)}
+                  role="radio"
+                  aria-checked={isChosen(passage)}
                   onClick={() => {
-                    marks.mark(student, passage, side, support);
+                    onChoose({ from: passage.from, to: passage.to });
                   }}
-                  className={`flex min-h-14 flex-col items-center justify-center gap-0.5 rounded border px-1 text-xs sm:flex-row sm:gap-2 sm:text-[0.95rem] ${
-                    level === support ? 'border-pine bg-straw-soft font-semibold' : 'border-line bg-sheet'
-                  }`}
+                  className="min-h-14 rounded border border-line px-4 text-left aria-checked:border-pine aria-checked:bg-pine aria-checked:text-on-pine"
                 >
-                  <ReedGlyph reed={{ segments: at + 1, sureness: level === support ? 'solid' : 'outlined' }} size={26} />
-                  {t(`support.${support}`)}
+                  <span className="block text-sm opacity-85">{label}</span>
+                  <strong className="font-medium">{words.numbers(passage)}</strong>
                 </button>
-              ))}
-            </div>
-          </li>
-        );
-      })}
-    </ul>
+              </Popover.Close>
+            ))}
+          </div>
+          {children}
+          <Popover.Close asChild>
+            <Button look="primary">{t('meeting.markThis')}</Button>
+          </Popover.Close>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
   );
-}
-
-/** The entry of a passage a student stands worst in: unmet first, then by support, then by recall. */
-function weakestIn(student: Student, passage: Passage): Cell | undefined {
-  const cells = new Map(student.cells.map((cell) => [cell.position, cell]));
-  let weakest: Cell | undefined;
-  for (let at = passage.from; at <= passage.to; at++) {
-    const cell = cells.get(at);
-    if (!cell?.isMet) return undefined;
-    const rank = (one: Cell) => reedOf(one).segments + (one.recall ?? 0);
-    if (!weakest || rank(cell) < rank(weakest)) weakest = cell;
-  }
-  return weakest;
 }

@@ -1,29 +1,28 @@
-import { useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueries, useQuery } from '@tanstack/react-query';
 import { Tabs } from 'radix-ui';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ulid } from 'ulid';
-import { api, ask, type Form, type MeetingPage, Problem } from '../../api/client';
-import { flush, waiting } from '../../api/outbox';
-import { formQuery, meetingQuery } from '../../api/queries';
+import type { Form, MeetingPage } from '../../api/client';
+import { classQuery, formQuery, meetingQuery } from '../../api/queries';
+import { useShownMeeting } from '../../api/useOutbox';
+import { AsOf } from '../../kit/AsOf';
 import { Button, ButtonLink } from '../../kit/controls';
 import { clock, day } from '../../kit/format';
 import { Asked, Page } from '../../kit/page';
-import { useTell } from '../../kit/toasts';
-import { useOnce } from '../../kit/useOnce';
 import { meetingKind } from '../../pictures/meetingKind';
 import { Ribbon } from '../../pictures/Ribbon';
 import { SeasonLine } from '../../pictures/SeasonLine';
 import { Timeline } from '../../pictures/Timeline';
+import { fromPlan, toLog } from '../log/draft';
 import { BeingPlanned } from '../terms/BeingPlanned';
 import { Attendance } from './Attendance';
 import { Marking } from './Marking';
-import { asPlanned } from './asPlanned';
-import { PlanList, usePassageWords } from './PlanList';
+import { PlanList } from './PlanList';
 import { formsBy } from './formsBy';
 import { stateIn } from './stateIn';
-import { useMarks } from './useMarks';
-import { type Presence, usePresence } from './usePresence';
+import { useLogs } from './useLogs';
+import { usePresence } from './usePresence';
 
 const tabs = ['plan', 'here', 'mark'] as const;
 
@@ -31,7 +30,16 @@ const tabs = ['plan', 'here', 'mark'] as const;
 export function MeetingPlace() {
   const { meeting = '' } = useParams();
   const query = useQuery(meetingQuery(meeting));
-  return <Asked query={query}>{(page) => <WithForm key={page.meeting.id} page={page} />}</Asked>;
+  return (
+    <Asked query={query}>
+      {(page) => (
+        <>
+          <AsOf query={query} />
+          <WithForm key={page.meeting.id} page={page} />
+        </>
+      )}
+    </Asked>
+  );
 }
 
 function WithForm({ page }: { page: MeetingPage }) {
@@ -56,11 +64,13 @@ function WithForm({ page }: { page: MeetingPage }) {
 function Class({ page, form, forms }: { page: MeetingPage; form: Form; forms: Record<string, Form> }) {
   const { t } = useTranslation();
   const [search, setSearch] = useSearchParams();
-  const { meeting, term } = page;
-  const presence = usePresence(page);
-  const marks = useMarks(page, form, usePassageWords(form).numbers);
+  const tonight = useQuery(classQuery(page.meeting.id));
+  const { shown, unsent } = useShownMeeting(page);
+  const { meeting, term } = shown;
+  const presence = usePresence(shown);
   const wanted = tabs.find((tab) => tab === search.get('on')) ?? 'plan';
   const isFuture = !meeting.isToday && !meeting.isPast;
+  const isCancelled = meeting.state === 'cancelled';
   return (
     <>
       <SeasonLine meetings={page.season} closures={page.closures} current={meeting.id} />
@@ -78,11 +88,20 @@ function Class({ page, form, forms }: { page: MeetingPage; form: Form; forms: Re
         actions={
           <>
             <ButtonLink to={`/meetings/${meeting.id}/sheet`}>{t('terms.sheet')}</ButtonLink>
-            {isFuture || meeting.state === 'cancelled' ? null : <Logging page={page} forms={forms} presence={presence} />}
+            {isFuture || isCancelled ? null : (
+              <>
+                {meeting.isToday && !meeting.isHeld ? (
+                  <ButtonLink to={`/meetings/${meeting.id}/floor`} look="primary">
+                    {t('class.open')}
+                  </ButtonLink>
+                ) : null}
+                <Logging page={shown} forms={forms} />
+              </>
+            )}
           </>
         }
       >
-        {meeting.state === 'cancelled' ? (
+        {isCancelled ? (
           <p role="status" className="mb-4 border-l-4 border-persimmon bg-sheet px-4 py-2 font-medium">
             {day(meeting.on, 'weekday')}{' '}
             {meeting.reason ? t('terms.cancelledBecause', { reason: meeting.reason }) : t('terms.cancelled')}
@@ -112,13 +131,13 @@ function Class({ page, form, forms }: { page: MeetingPage; form: Form; forms: Re
             <Ribbon form={form} state={stateIn(meeting, page.taught)} />
           </Tabs.Content>
           <Tabs.Content value="here">
-            <Attendance page={page} presence={presence} />
+            <Attendance page={shown} presence={presence} />
           </Tabs.Content>
           <Tabs.Content value="mark">
             {isFuture ? (
               <p className="text-soft">{t('meeting.future')}</p>
             ) : (
-              <Marking page={page} form={form} presence={presence} marks={marks} />
+              <Marking page={shown} unsent={unsent} forms={forms} presence={presence} tonight={tonight.data ?? null} />
             )}
           </Tabs.Content>
         </Tabs.Root>
@@ -127,79 +146,37 @@ function Class({ page, form, forms }: { page: MeetingPage; form: Form; forms: Re
   );
 }
 
-/** Something of a class is still kept on this device. */
-class Unsent extends Error {}
-
-/** The class went as planned: one action, which can be taken back. */
-function Logging({ page, forms, presence }: { page: MeetingPage; forms: Record<string, Form>; presence: Presence }) {
+/** The class went as planned: one action, which can be taken back; or it went otherwise, and is told in its own place. */
+function Logging({ page, forms }: { page: MeetingPage; forms: Record<string, Form> }) {
   const { t } = useTranslation();
-  const client = useQueryClient();
-  const tell = useTell();
+  const logs = useLogs(page.meeting.id);
   const { meeting } = page;
-  const refresh = async () => {
-    for (const key of ['meeting', 'today', 'term', 'terms', 'group']) await client.invalidateQueries({ queryKey: [key] });
-  };
-  const onError = (error: unknown) => {
-    const message =
-      error instanceof Problem ? error.message : t(error instanceof Unsent ? 'meeting.logUnsent' : 'app.unreachable');
-    tell(message, { isProblem: true });
-  };
-  const back = useMutation({
-    mutationFn: (log: string) =>
-      ask(api.POST('/api/withdrawals', { body: { withdrawals: [{ id: ulid(), of: log, at: new Date().toISOString() }] } })),
-    onSuccess: async () => {
-      await refresh();
-      tell(t('meeting.logBackDone'));
-    },
-    onError,
-  });
-  const log = useMutation({
-    mutationFn: async (id: string) => {
-      // The log says what everyone here was given, so the server must know first who was here.
-      await flush();
-      if ((await waiting()).length > 0) throw new Unsent();
-      return ask(
-        api.POST('/api/meetings/{meeting}/log', {
-          params: { path: { meeting: meeting.id } },
-          body: asPlanned(id, page, forms, presence.isHere),
-        }),
-      );
-    },
-    onSuccess: async (_, id) => {
-      await refresh();
-      tell(t('meeting.logDone'), {
-        takeBack: () => {
-          back.mutate(id);
-        },
-      });
-    },
-    onError,
-  });
-  const keep = useOnce(log);
-  const takeBack = useOnce(back);
   if (page.logId !== null) {
     const logId = page.logId;
     return (
-      <Button
-        disabled={back.isPending}
-        onClick={() => {
-          takeBack(logId);
-        }}
-      >
-        {t('meeting.logBack')}
-      </Button>
+      <>
+        <Button
+          onClick={() => {
+            logs.takeBack(logId);
+          }}
+        >
+          {t('meeting.logBack')}
+        </Button>
+        <ButtonLink to={`/meetings/${meeting.id}/log`}>{t('log.look')}</ButtonLink>
+      </>
     );
   }
   return (
-    <Button
-      look="primary"
-      title={t('meeting.logHint')}
-      disabled={log.isPending}
-      onClick={() => {
-        keep(ulid());
-      }}
-    >
-      {t('meeting.log')}
-    </Button>
+    <>
+      <Button
+        title={t('meeting.logHint')}
+        onClick={() => {
+          logs.keep(toLog(ulid(), fromPlan(page, forms, null), page, forms));
+        }}
+      >
+        {t('meeting.log')}
+      </Button>
+      <ButtonLink to={`/meetings/${meeting.id}/log`}>{t('log.otherwise')}</ButtonLink>
+    </>
   );
 }

@@ -5,43 +5,56 @@ import { createMemoryRouter, RouterProvider } from 'react-router';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { form, page } from '../../../../tests/pages/sample';
 import type { MeetingPage } from '../../api/client';
-import { openOutbox } from '../../api/outbox';
+import { closeOutbox, flush, letGo, openOutbox, waiting } from '../../api/outbox';
 import { queryClient } from '../../api/queries';
 import { Toasts } from '../../kit/toasts';
 import '../../messages';
+import { useOutboxNews } from '../useOutboxNews';
 import { MeetingPlace } from './MeetingPlace';
 
 let shown: MeetingPage;
+/** Added to the clock, so that a second press is no double click. */
+let now = 0;
 let posted: { url: string; body: unknown }[] = [];
-const { gate } = vi.hoisted(() => ({ gate: { open: () => undefined as unknown, wait: Promise.resolve() } }));
 vi.mock('../../api/client', async (original) => ({
   ...(await original<typeof import('../../api/client')>()),
   api: {
     GET: (url: string) =>
       Promise.resolve({ data: url.endsWith('{meeting}') ? shown : form(), response: new Response(null, { status: 200 }) }),
-    POST: async (url: string, options: { body: unknown }) => {
-      posted.push({ url, body: options.body });
-      await gate.wait;
-      return { data: null, response: new Response(null, { status: 200 }) };
-    },
   },
 }));
 
-beforeEach(() => {
+beforeEach(async () => {
   posted = [];
+  now = 0;
+  const clock = performance.now.bind(performance);
+  vi.spyOn(performance, 'now').mockImplementation(() => clock() + now);
   queryClient.clear();
-  openOutbox('ina');
-  shown = page();
-  gate.wait = new Promise((resolve) => {
-    gate.open = () => {
-      resolve();
-    };
+  vi.stubGlobal('fetch', async (request: Request) => {
+    const body = JSON.parse(await request.text()) as { id?: string };
+    posted.push({ url: new URL(request.url).pathname, body });
+    shown = page({ logId: body.id ?? null }); // a withdrawal has no id of its own
+    return new Response(null, { status: 204 });
   });
+  await openOutbox('ina');
+  shown = page();
 });
-afterEach(cleanup);
+afterEach(async () => {
+  cleanup();
+  await flush();
+  closeOutbox();
+  vi.unstubAllGlobals();
+  vi.restoreAllMocks();
+});
+
+/** The class as it stands in the application, where what arrives is told to every page. */
+function Place() {
+  useOutboxNews();
+  return <MeetingPlace />;
+}
 
 function open() {
-  const router = createMemoryRouter([{ path: '/meetings/:meeting', Component: MeetingPlace }], {
+  const router = createMemoryRouter([{ path: '/meetings/:meeting', Component: Place }], {
     initialEntries: ['/meetings/tonight'],
   });
   render(
@@ -58,18 +71,35 @@ test('a class is logged once, however quickly the button is pressed again, and c
   const button = await screen.findByRole('button', { name: 'Log as planned' });
   fireEvent.click(button);
   fireEvent.click(button);
+  const back = await screen.findByRole('button', { name: 'Take the log back' });
   await waitFor(() => {
-    expect(posted).toHaveLength(1);
+    expect(posted.map((one) => one.url)).toEqual(['/api/meetings/tonight/log']);
   });
   const { id } = posted[0]?.body as { id: string };
-  shown = page({ logId: id });
-  gate.open();
-  const back = await screen.findByRole('button', { name: 'Take the log back' });
+  now = 800;
   fireEvent.click(back);
   fireEvent.click(back);
+  await screen.findByRole('button', { name: 'Log as planned' });
   await waitFor(() => {
     expect(posted.slice(1).map((one) => (one.body as { withdrawals: { of: string }[] }).withdrawals.map(({ of }) => of))).toEqual(
       [[id]],
     );
   });
+});
+
+test('without a network the log waits on the device and counts on the page; taken back it never was', async () => {
+  vi.stubGlobal('fetch', () => Promise.reject(new TypeError('no network')));
+  open();
+  fireEvent.click(await screen.findByRole('button', { name: 'Log as planned' }));
+  now = 800;
+  const back = await screen.findByRole('button', { name: 'Take the log back' });
+  await flush();
+  expect(waiting().map((one) => one.command.kind)).toEqual(['log']);
+  fireEvent.click(back);
+  expect(await screen.findByRole('button', { name: 'Log as planned' })).toBeTruthy();
+  expect(waiting().map((one) => [one.command.kind, one.needs.length])).toEqual([
+    ['log', 0],
+    ['withdrawals', 1],
+  ]);
+  await Promise.all(waiting().map((one) => letGo(one.id)));
 });

@@ -1,165 +1,122 @@
-import { useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { ulid } from 'ulid';
-import type { Form, Mark, MeetingPage, Passage, Student } from '../../api/client';
-import { onOutcome, type Parcel, post, waiting } from '../../api/outbox';
-import { meetingQuery } from '../../api/queries';
+import { monotonicFactory } from 'ulid';
+import type { Entry, Form, Mark, MeetingPage, Passage, Student } from '../../api/client';
+import { outbox, post } from '../../api/outbox';
 import { useTell } from '../../kit/toasts';
 import type { Support } from '../../pictures/reed';
 import { momentOf } from './moment';
+import { needsGuest } from './usePresence';
 
 export type MarkedSide = 'left' | 'right' | null;
-
-interface Sent {
-  id: string;
-  student: string;
-  entry: string;
-  side: MarkedSide;
-  support: string;
-  at: string;
-}
 
 export interface Marks {
   /** What a student was marked on the whole passage at this meeting, or null. */
   levelOf: (student: string, passage: Passage, side: MarkedSide) => string | null;
-  mark: (student: Student, passage: Passage, side: MarkedSide, support: Support) => void;
+  /** Whether anything of the passage was marked of them at this meeting. */
+  isMarked: (student: string, passage: Passage, side: MarkedSide) => boolean;
+  /** Whether anything was marked of them at this meeting. */
+  wasSeen: (student: string) => boolean;
+  /** Whether what is shown of them waits to be sent. */
+  isUnsent: (student: string, passage: Passage, side: MarkedSide) => boolean;
+  mark: (students: Student[], passage: Passage, side: MarkedSide, support: Support) => void;
   takeBack: (student: Student, passage: Passage, side: MarkedSide) => void;
-  waiting: number;
 }
 
-const WITHDRAWALS = '/api/withdrawals';
-const withdrawnIn = (parcel: Parcel): string[] =>
-  (parcel.body as { withdrawals: { of: string }[] }).withdrawals.map((withdrawal) => withdrawal.of);
+/** Of two taps within a millisecond the second has the greater id, so that it counts. */
+const ulid = monotonicFactory();
 
-const toMark = (sent: Sent): Mark => ({
-  id: sent.id,
-  studentId: sent.student,
-  entryId: sent.entry,
-  side: sent.side,
-  support: sent.support,
-  at: sent.at,
-});
+const place = (student: string, entry: string, side: string | null): string => `${student}|${entry}|${side ?? ''}`;
+
+/** The mark that counts of each student, entry and side: the latest, or of one instant the one with the greater id. */
+export function latestMarks(marks: Mark[]): Map<string, Mark> {
+  const latest = new Map<string, Mark>();
+  for (const mark of marks) {
+    const at = place(mark.studentId, mark.entryId, mark.side);
+    const best = latest.get(at);
+    const [a, b] = [Date.parse(best?.at ?? ''), Date.parse(mark.at)];
+    if (best === undefined || b > a || (b === a && mark.id > best.id)) latest.set(at, mark);
+  }
+  return latest;
+}
+
+/** The entries a passage is marked on. */
+export const markedEntries = (form: Form, { from, to }: Passage): Entry[] =>
+  form.entries.filter((entry) => entry.position >= from && entry.position <= to && entry.kind !== 'extra');
 
 /**
- * The marks of one meeting: those the server has, and those made here that it has not answered yet. One tap is one
- * request, with one id a student and entry, made here once, so that sending it again changes nothing.
+ * The marks of one meeting, as they are shown. One tap is one command, with one id a student and entry, made here once,
+ * so that sending it again changes nothing.
  */
-export function useMarks(page: MeetingPage, form: Form, describe: (passage: Passage) => string): Marks {
+export function useMarks(page: MeetingPage, unsent: Set<string>, form: Form, describe: (passage: Passage) => string): Marks {
   const { t } = useTranslation();
   const tell = useTell();
-  const client = useQueryClient();
   const { meeting } = page;
-  const [made, setMade] = useState<Mark[]>([]);
-  const [gone, setGone] = useState<ReadonlySet<string>>(new Set());
-  const [waitingCount, setWaiting] = useState(0);
-  const url = `/api/meetings/${meeting.id}/marks`;
+  const latest = useMemo(() => latestMarks(page.marks), [page.marks]);
+  const seen = useMemo(() => new Set(page.marks.map((mark) => mark.studentId)), [page.marks]);
 
-  useEffect(() => {
-    const isOurs = (parcel: Parcel) => parcel.url === url;
-    const sentIn = (parcel: Parcel) => (parcel.body as { marks: Sent[] }).marks;
-    const count = async () => {
-      setWaiting((await waiting()).filter((parcel) => isOurs(parcel) || parcel.url === WITHDRAWALS).length);
-    };
-    // What an earlier visit left unsent is shown again, and what it took back stays away.
-    void waiting().then((parcels) => {
-      const kept = parcels.filter(isOurs).flatMap((parcel) => sentIn(parcel).map(toMark));
-      const takenBack = parcels.filter((parcel) => parcel.url === WITHDRAWALS).flatMap(withdrawnIn);
-      if (takenBack.length > 0) setGone((all) => new Set([...all, ...takenBack]));
-      if (kept.length > 0) setMade((all) => [...kept.filter((mark) => !all.some((one) => one.id === mark.id)), ...all]);
-      setWaiting(parcels.filter(isOurs).length);
-    });
-    return onOutcome((parcel, outcome) => {
-      void count();
-      if (parcel.url === WITHDRAWALS && outcome.kind !== 'waiting') {
-        if (outcome.kind === 'refused') setGone(new Set());
-        void client.invalidateQueries({ queryKey: meetingQuery(meeting.id).queryKey });
-      }
-      if (!isOurs(parcel)) return;
-      if (outcome.kind === 'refused') {
-        const ids = new Set(sentIn(parcel).map((sent) => sent.id));
-        setMade((all) => all.filter((mark) => !ids.has(mark.id)));
-      }
-      if (outcome.kind === 'sent') {
-        const changed = outcome.answer as Student[];
-        const arrived = sentIn(parcel).map(toMark);
-        client.setQueryData(
-          meetingQuery(meeting.id).queryKey,
-          (old) =>
-            old && {
-              ...old,
-              students: old.students.map((student) => changed.find((one) => one.id === student.id) ?? student),
-              marks: [...old.marks.filter((mark) => !arrived.some((one) => one.id === mark.id)), ...arrived],
-            },
-        );
-      }
-    });
-  }, [url, meeting.id, client]);
+  const on = (student: string, passage: Passage, side: MarkedSide): Mark[] =>
+    markedEntries(form, passage).flatMap((entry) => latest.get(place(student, entry.id, side)) ?? []);
 
-  const entriesIn = (passage: Passage) =>
-    form.entries.filter((entry) => entry.position >= passage.from && entry.position <= passage.to && entry.kind !== 'extra');
-
-  const standing = (): Mark[] => {
-    const known = new Set(page.marks.map((mark) => mark.id));
-    return [...page.marks, ...made.filter((mark) => !known.has(mark.id))].filter((mark) => !gone.has(mark.id));
-  };
-  const latest = (student: string, passage: Passage, side: MarkedSide): Mark[] =>
-    entriesIn(passage).flatMap((entry) => {
-      const on = standing().filter((mark) => mark.studentId === student && mark.entryId === entry.id && mark.side === side);
-      const last = on.reduce<Mark | undefined>((best, mark) => {
-        const [a, b] = [Date.parse(best?.at ?? ''), Date.parse(mark.at)];
-        return best === undefined || b > a || (b === a && mark.id > best.id) ? mark : best;
-      }, undefined);
-      return last ? [last] : [];
-    });
-
-  function takeBackIds(ids: string[], name: string) {
-    setGone((all) => new Set([...all, ...ids]));
+  function takeBackIds(ids: string[], said: string) {
     const at = new Date().toISOString();
-    void post({
-      id: ulid(),
-      method: 'POST',
-      url: WITHDRAWALS,
-      body: { withdrawals: ids.map((of) => ({ id: ulid(), of, at })) },
-    });
-    tell(t('meeting.takenBack', { name }));
+    const needs = outbox()
+      .kept.filter(({ command }) => command.kind === 'marks' && command.marks.some((mark) => ids.includes(mark.id)))
+      .map((one) => one.id);
+    void post(
+      { kind: 'withdrawals', meeting: meeting.id, what: 'marks', withdrawals: ids.map((of) => ({ id: ulid(), of, at })) },
+      needs,
+    );
+    tell(said);
   }
 
   return {
-    waiting: waitingCount,
     levelOf(student, passage, side) {
-      const marks = latest(student, passage, side);
+      const marks = on(student, passage, side);
       const support = marks[0]?.support;
-      return support !== undefined &&
-        marks.length === entriesIn(passage).length &&
-        marks.every((mark) => mark.support === support)
-        ? support
-        : null;
+      const isWhole = marks.length === markedEntries(form, passage).length && marks.every((mark) => mark.support === support);
+      return support !== undefined && isWhole ? support : null;
     },
-    mark(student, passage, side, support) {
+    isMarked: (student, passage, side) => on(student, passage, side).length > 0,
+    wasSeen: (student) => seen.has(student),
+    isUnsent: (student, passage, side) => on(student, passage, side).some((mark) => unsent.has(mark.id)),
+    mark(students, passage, side, support) {
       const at = momentOf(meeting);
-      const marks: Sent[] = entriesIn(passage).map((entry) => ({
-        id: ulid(),
-        student: student.id,
-        entry: entry.id,
-        side,
-        support,
-        at,
-      }));
-      setMade((all) => [...all, ...marks.map(toMark)]);
-      void post({ id: ulid(), method: 'POST', url, body: { marks } });
-      tell(t('meeting.marked', { name: student.name, support: t(`support.${support}`), passage: describe(passage) }), {
+      const marks: Mark[] = students.flatMap((student) =>
+        markedEntries(form, passage).map((entry) => ({
+          id: ulid(),
+          studentId: student.id,
+          entryId: entry.id,
+          side,
+          support,
+          at,
+        })),
+      );
+      if (marks.length === 0) return;
+      void post(
+        { kind: 'marks', meeting: meeting.id, marks },
+        students.flatMap((student) => needsGuest(student.id)),
+      );
+      const [first] = students;
+      const level = { support: t(`support.${support}`), passage: describe(passage) };
+      const said =
+        students.length === 1
+          ? t('meeting.marked', { name: first?.name ?? '', ...level })
+          : t('meeting.markedMany', { count: students.length, ...level });
+      tell(said, {
         takeBack: () => {
           takeBackIds(
             marks.map((mark) => mark.id),
-            student.name,
+            students.length === 1
+              ? t('meeting.takenBack', { name: first?.name ?? '' })
+              : t('meeting.takenBackMany', { count: students.length }),
           );
         },
       });
     },
     takeBack(student, passage, side) {
-      const ids = latest(student.id, passage, side).map((mark) => mark.id);
-      if (ids.length > 0) takeBackIds(ids, student.name);
+      const ids = on(student.id, passage, side).map((mark) => mark.id);
+      if (ids.length > 0) takeBackIds(ids, t('meeting.takenBack', { name: student.name }));
     },
   };
 }

@@ -1,40 +1,39 @@
-import { useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
-import type { MeetingPage } from '../../api/client';
-import { onOutcome, post } from '../../api/outbox';
-import { meetingQuery } from '../../api/queries';
+import { v4 as uuid } from 'uuid';
+import type { Attendance, AttendanceNote, MeetingPage } from '../../api/client';
+import { outbox, post } from '../../api/outbox';
+import { attendanceOf } from '../../api/shown';
 
 export interface Presence {
+  of: (student: string) => Attendance;
   isHere: (student: string) => boolean;
-  note: (student: string, isHere: boolean) => void;
+  note: (student: string, change: Partial<AttendanceNote>) => void;
+  /** Someone who is in no group of it: known by name at once, and to the server when it can be reached. */
+  addGuest: (name: string, isFirstTime: boolean) => string;
 }
 
-/** Who is at a meeting: everyone, until said otherwise. What is said here holds before the server has answered. */
+/** The commands by which the server learns of a guest, as long as it does not know them: what is about them comes after. */
+export function needsGuest(student: string): string[] {
+  return outbox()
+    .kept.filter(({ command }) => command.kind === 'guest' && command.id === student)
+    .map((one) => one.id);
+}
+
+/** Who is at a meeting: everyone, until said otherwise. The page is the one that is shown. */
 export function usePresence(page: MeetingPage): Presence {
-  const client = useQueryClient();
-  const [noted, setNoted] = useState<Record<string, boolean>>({});
-  const { id } = page.meeting;
-
-  useEffect(
-    () =>
-      onOutcome((parcel, outcome) => {
-        if (!parcel.id.startsWith(`here/${id}/`)) return;
-        if (outcome.kind === 'refused') setNoted({});
-        if (outcome.kind === 'sent') void client.invalidateQueries({ queryKey: meetingQuery(id).queryKey });
-      }),
-    [id, client],
-  );
-
+  const meeting = page.meeting.id;
+  const of = (student: string) => attendanceOf(page, student);
   return {
-    isHere: (student) => noted[student] ?? page.present[student] ?? true,
-    note(student, isHere) {
-      setNoted((all) => ({ ...all, [student]: isHere }));
-      void post({
-        id: `here/${id}/${student}`,
-        method: 'PUT',
-        url: `/api/meetings/${id}/attendance`,
-        body: { present: { [student]: isHere } },
-      });
+    of,
+    isHere: (student) => of(student).isHere,
+    note(student, change) {
+      const { isHere, isCareful, late, left } = { ...of(student), ...change };
+      const note = { isHere, isCareful, late, left, at: new Date().toISOString() };
+      void post({ kind: 'attendance', meeting, student, note }, needsGuest(student));
+    },
+    addGuest(name, isFirstTime) {
+      const id = uuid();
+      void post({ kind: 'guest', meeting, id, name, isFirstTime, at: new Date().toISOString() });
+      return id;
     },
   };
 }

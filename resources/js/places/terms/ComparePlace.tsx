@@ -336,6 +336,7 @@ function woven(plan: Compared, course: Course, term: Term): Meeting[] {
                 most: null,
                 instead: null,
                 isPinned: false,
+                isFirstNext: false,
               },
             ];
       });

@@ -2,11 +2,12 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useForm } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
-import { api, ask, type Course, type Term } from '../../api/client';
+import { api, ask, type Course, Problem, type Term } from '../../api/client';
 import { formQuery, formsQuery, readAgain } from '../../api/queries';
 import { Button, RefusalLine, TextField } from '../../kit/controls';
 import { entryChoices } from '../../kit/entryName';
 import { Form } from '../../kit/Form';
+import { number } from '../../kit/format';
 import { FormDate, FormSelect } from '../../kit/formFields';
 import { Asked } from '../../kit/page';
 import { z } from '../../kit/schema';
@@ -110,6 +111,7 @@ export function CoursePanel({ term, course, onDone }: { term: Term; course: Cour
         />
         <FormSelect control={control} name="showingTo" label={t('terms.showingTo')} of={entries} />
       </div>
+      <Pace group={term.term.groupId} course={course} />
       <RefusalLine refusal={refusal} />
       <div className="flex flex-wrap gap-2">
         <Button look="primary" type="submit" disabled={save.isPending}>
@@ -127,6 +129,51 @@ export function CoursePanel({ term, course, onDone }: { term: Term; course: Cour
         ) : null}
       </div>
     </Form>
+  );
+}
+
+/** What the group's own lessons have shown of its pace, beside what is usual; it can be forgotten. */
+function Pace({ group, course }: { group: string; course: Course }) {
+  const { t } = useTranslation();
+  const tell = useTell();
+  const reset = useMutation({
+    mutationFn: () => ask(api.POST('/api/groups/{group}/pace', { params: { path: { group } } })),
+    onSuccess: async () => {
+      await readAgain('plan');
+      await readAgain('score');
+      tell(t('terms.paceResetDone'));
+    },
+    onError: (error) => {
+      tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });
+    },
+  });
+  const send = useOnce(reset);
+  const learned = course.paces.filter((pace) => pace.kind === 'new' || course.approach === 'outline');
+  return (
+    <div>
+      <p className="text-sm font-medium">{t('terms.pace')}</p>
+      <ul className="m-0 list-none p-0">
+        {learned.map((pace) => (
+          <li key={pace.kind}>
+            {learned.length > 1 ? `${t(`terms.paceKinds.${pace.kind}`)}: ` : ''}
+            {pace.lessons === 0
+              ? t('terms.paceUsual', { usual: number(pace.usual, 1) })
+              : t('terms.paceLearned', { minutes: number(pace.minutes, 1), usual: number(pace.usual, 1), count: pace.lessons })}
+          </li>
+        ))}
+      </ul>
+      {learned.some((pace) => pace.lessons > 0) ? (
+        <Button
+          look="quiet"
+          disabled={reset.isPending}
+          onClick={() => {
+            send(undefined);
+          }}
+        >
+          {t('terms.paceReset')}
+        </Button>
+      ) : null}
+    </div>
   );
 }
 

@@ -15,6 +15,7 @@ export function WhyReview({ item, words, names = {} }: Props) {
   const percent = (share: number | null) => Math.round(100 * (share ?? 0));
   return (
     <Why about={t('terms.whyReview', { passage: words.numbers(item) })}>
+      {item.isFirstNext ? <p>{t('terms.whyFirstNext')}</p> : null}
       {item.isPinned ? <p>{t('terms.whyPinned')}</p> : null}
       {item.with !== null ? <p>{t('terms.whyRecall', { without: percent(item.without), with: percent(item.with) })}</p> : null}
       {item.most !== null && names[item.most] !== undefined ? <p>{t('terms.whyMost', { name: names[item.most] })}</p> : null}

@@ -3,6 +3,9 @@ import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import type { Form, Today, TonightPage } from '../../api/client';
 import { formQuery, todayQuery } from '../../api/queries';
+import { canKeepPages } from '../../api/worker';
+import { useKeepClasses } from '../../api/useKeepClasses';
+import { AsOf } from '../../kit/AsOf';
 import { ButtonLink } from '../../kit/controls';
 import { clock, day } from '../../kit/format';
 import { Notice } from '../../kit/Notice';
@@ -24,6 +27,14 @@ export function TodayPlace() {
     <Asked query={query}>
       {(data) => (
         <>
+          <Prepared today={data} />
+          <AsOf query={query} />
+          {canKeepPages() ? null : (
+            <details className="no-print mb-3 text-sm text-soft">
+              <summary className="min-h-11 py-2">{t('app.noOfflineShort')}</summary>
+              <p className="max-w-3xl">{t('app.noOffline')}</p>
+            </details>
+          )}
           {data.isDemoOver ? <Warnings title={t('terms.warnings')} lines={[t('today.demoOver')]} /> : null}
           <Unsaid unsaid={data.unsaid} />
           {data.meetings.map((page) => (
@@ -67,6 +78,12 @@ export function TodayPlace() {
       )}
     </Asked>
   );
+}
+
+/** Opening Today keeps the next class of every group on this device. */
+function Prepared({ today }: { today: Today }) {
+  useKeepClasses(today);
+  return null;
 }
 
 /** What classes that went by did hold is asked for, since what nobody said counts as not taught. */

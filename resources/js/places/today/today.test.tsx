@@ -42,6 +42,7 @@ beforeEach(() => {
     hasGroups: true,
     hasTerms: true,
     isDemoOver: false,
+    coming: [],
   };
 });
 afterEach(cleanup);

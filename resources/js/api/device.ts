@@ -1,0 +1,44 @@
+import Dexie, { type EntityTable } from 'dexie';
+import type { Kept } from './commands';
+
+/** An answer of the server that is kept in this browser, for when there is no network. */
+export interface KeptAnswer {
+  /** Of its query, as JSON. */
+  key: string;
+  person: string;
+  data: unknown;
+  /** When the server said it, and until when it is kept; milliseconds since 1970. */
+  at: number;
+  until: number;
+}
+
+/** Something that only one tab has at a time, until it lets go or its time is over. */
+interface Lease {
+  name: string;
+  holder: string;
+  until: number;
+}
+
+/** A class as this device runs it. */
+export interface KeptRun {
+  meeting: string;
+  person: string;
+  run: unknown;
+  until: number;
+}
+
+/** What this browser keeps. There is one database for all tabs. */
+export const device = new Dexie('gorvan') as Dexie & {
+  commands: EntityTable<Kept, 'id'>;
+  answers: EntityTable<KeptAnswer, 'key'>;
+  runs: EntityTable<KeptRun, 'meeting'>;
+  leases: EntityTable<Lease, 'name'>;
+};
+device.version(1).stores({ outbox: 'id, person, made' });
+device.version(2).stores({
+  outbox: null,
+  commands: 'id, person, [person+key]',
+  answers: 'key, person',
+  runs: 'meeting, person',
+  leases: 'name',
+});

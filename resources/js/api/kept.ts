@@ -1,0 +1,98 @@
+import type { Query, QueryClient } from '@tanstack/react-query';
+import type { MeetingPage, Session, Today } from './client';
+import { device } from './device';
+
+/**
+ * Answers kept in this browser: the next class of every group with all it needs, so that it can be opened, run, marked
+ * and logged without a network. They are shown with their age, and kept until a day after the class.
+ */
+const DAY_MS = 86_400_000;
+/** So long the forms of a class may be kept after they were last asked for. */
+const FORM_DAYS = 14;
+/** A page that changes with every tap is written down once in a while. */
+const EVERY_MS = 1_000;
+
+/** Until when an answer is kept, null for one that is not. */
+function keptUntil(query: Query, now: number): number | null {
+  const [what, , course] = query.queryKey as [string, unknown, unknown];
+  const dayAfter = (on: string) => Date.parse(`${on}T23:59:59Z`) + DAY_MS;
+  switch (what) {
+    case 'session':
+    case 'today':
+      return now + FORM_DAYS * DAY_MS;
+    case 'meeting':
+      return dayAfter((query.state.data as MeetingPage).meeting.on);
+    case 'class':
+      return now + FORM_DAYS * DAY_MS;
+    case 'form':
+      return course === undefined ? null : now + FORM_DAYS * DAY_MS;
+    default:
+      return null;
+  }
+}
+
+/** What was kept of the person who used this browser last is there before the first page is drawn. */
+export async function restoreAnswers(client: QueryClient, now: number = Date.now()): Promise<void> {
+  try {
+    const all = await device.answers.toArray();
+    await device.answers.bulkDelete(all.filter((one) => one.until < now).map((one) => one.key));
+    for (const one of all) {
+      if (one.until >= now) client.setQueryData(JSON.parse(one.key) as unknown[], one.data, { updatedAt: one.at });
+    }
+  } catch {
+    // A browser that keeps nothing still shows what the server says.
+  }
+}
+
+/** Writes down what the server says, from now on. Returns how to stop. */
+export function keepAnswers(client: QueryClient): () => void {
+  const waiting = new Map<string, ReturnType<typeof setTimeout>>();
+  const write = (query: Query) => {
+    const person = (client.getQueryData(['session']) as Session | undefined)?.person?.id;
+    const until = query.state.data === undefined ? null : keptUntil(query, Date.now());
+    if (person === undefined || until === null || until < Date.now()) return;
+    const key = JSON.stringify(query.queryKey);
+    void device.answers.put({ key, person, data: query.state.data, at: query.state.dataUpdatedAt, until }).catch(() => undefined); // full: the page goes on without
+  };
+  const stop = client.getQueryCache().subscribe((event) => {
+    if (event.type !== 'updated' || event.action.type !== 'success') return;
+    const { query } = event;
+    const key = query.queryHash;
+    if (waiting.has(key)) return;
+    waiting.set(
+      key,
+      setTimeout(() => {
+        waiting.delete(key);
+        write(query);
+      }, EVERY_MS),
+    );
+  });
+  return () => {
+    stop();
+    for (const timer of waiting.values()) clearTimeout(timer);
+  };
+}
+
+/** Nobody's data stays on the device after they have signed out, nor another's after they have signed in. */
+export async function forgetAnswers(but: string | null = null): Promise<void> {
+  await Promise.all([
+    device.answers.filter((one) => one.person !== but).delete(),
+    device.runs.filter((one) => one.person !== but).delete(),
+  ]).catch(() => undefined);
+}
+
+/** The classes that come next, with their forms, are asked for while there is a network. */
+export async function prepareClasses(
+  today: Today,
+  ask: {
+    meeting: (id: string) => Promise<void>;
+    class: (id: string) => Promise<void>;
+    form: (id: string, course: string) => Promise<void>;
+  },
+): Promise<void> {
+  for (const coming of today.coming) {
+    await ask.meeting(coming.meetingId);
+    await ask.class(coming.meetingId);
+    for (const course of coming.courses) await ask.form(course.formId, course.courseId);
+  }
+}

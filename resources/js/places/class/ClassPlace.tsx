@@ -1,0 +1,144 @@
+import { useQueries, useQuery } from '@tanstack/react-query';
+import { useEffect } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useParams } from 'react-router';
+import type { ClassPage, Form, MeetingPage } from '../../api/client';
+import { classQuery, formQuery, meetingQuery, sessionQuery } from '../../api/queries';
+import { useShownMeeting } from '../../api/useOutbox';
+import { AsOf } from '../../kit/AsOf';
+import { Button, ButtonLink } from '../../kit/controls';
+import { clock } from '../../kit/format';
+import { Asked, Empty } from '../../kit/page';
+import { useNow } from '../../kit/useNow';
+import { Timeline } from '../../pictures/Timeline';
+import { formsBy } from '../meeting/formsBy';
+import { usePresence } from '../meeting/usePresence';
+import { costs } from './clock';
+import { RunningClass } from './RunningClass';
+import { lateness, start } from './run';
+import { useRun } from './useRun';
+
+/** A class on the floor: a screen of its own, on whatever this device keeps. */
+export function ClassPlace() {
+  const { meeting = '' } = useParams();
+  const query = useQuery(meetingQuery(meeting));
+  return (
+    <main id="page">
+      <Asked query={query}>
+        {(page) => (
+          <>
+            <WithForms key={page.meeting.id} page={page} />
+            <div className="fixed inset-x-2 top-1 z-20 empty:hidden">
+              <AsOf query={query} />
+            </div>
+          </>
+        )}
+      </Asked>
+    </main>
+  );
+}
+
+function WithForms({ page }: { page: MeetingPage }) {
+  const forms = useQueries({ queries: page.courses.map((one) => formQuery(one.formId, one.courseId)) });
+  const tonight = useQuery(classQuery(page.meeting.id));
+  const first = forms[0];
+  const ready = forms.map((one) => one.data).filter((one): one is Form => one !== undefined);
+  if (first === undefined) return null;
+  return <Asked query={first}>{() => <Class page={page} forms={ready} tonight={tonight.data ?? null} />}</Asked>;
+}
+
+function Class({ page, forms, tonight }: { page: MeetingPage; forms: Form[]; tonight: ClassPage | null }) {
+  const { t } = useTranslation();
+  const person = useQuery(sessionQuery).data?.person?.id ?? '';
+  const { shown, unsent } = useShownMeeting(page);
+  const form = forms[0] as Form;
+  const presence = usePresence(shown);
+  const [run, change] = useRun(page.meeting.id, person);
+  useEffect(() => {
+    document.title = `${t('class.title', { group: page.term.groupName })} · ${t('app.name')}`;
+  }, [page.term.groupName, t]);
+  if (run === undefined) return null;
+  if (run !== null) {
+    return (
+      <RunningClass
+        page={shown}
+        form={form}
+        forms={formsBy(shown, forms)}
+        tonight={tonight}
+        presence={presence}
+        unsent={unsent}
+        run={run}
+        change={change}
+      />
+    );
+  }
+  return (
+    <Before
+      page={shown}
+      onStart={(late) => {
+        change(() => start(shown.meeting, Date.now(), late));
+      }}
+    />
+  );
+}
+
+/** Before the clock runs: what there is tonight, and what starting now costs. */
+function Before({ page, onStart }: { page: MeetingPage; onStart: (late: number) => void }) {
+  const { t } = useTranslation();
+  const now = useNow(5_000);
+  const { meeting } = page;
+  const isFuture = !meeting.isToday && !meeting.isPast;
+  if (meeting.isHeld || isFuture || meeting.state === 'cancelled' || Object.keys(meeting.boxes).length === 0) {
+    const why = meeting.isHeld ? 'held' : isFuture ? 'future' : meeting.state === 'cancelled' ? 'cancelled' : 'unplanned';
+    return (
+      <div className="p-6">
+        <Empty title={t(`class.cannot.${why}`)}>
+          <ButtonLink look="primary" to={`/meetings/${meeting.id}`}>
+            {t('terms.openMeeting')}
+          </ButtonLink>
+        </Empty>
+      </div>
+    );
+  }
+  const late = lateness(meeting, now);
+  const then = start(meeting, now, late);
+  const lost = costs(then.clock, then.planned);
+  const minutes = Math.floor(late / 60);
+  return (
+    <div className="flex min-h-dvh flex-col justify-center gap-5 px-4 py-6 sm:px-10">
+      <h1 className="text-[clamp(2rem,7vmin,4rem)]">{page.term.groupName}</h1>
+      <p className="text-xl text-soft">{t('class.from', { at: clock(meeting.startsAt), minutes: meeting.minutes })}</p>
+      <Timeline meeting={meeting} />
+      <div className="flex flex-wrap gap-2">
+        <Button
+          look="primary"
+          className="min-h-20 px-8 text-2xl"
+          onClick={() => {
+            onStart(lateness(meeting, Date.now()));
+          }}
+        >
+          {minutes > 0 && !meeting.isPast ? t('class.startLate', { count: minutes }) : t('class.start')}
+        </Button>
+        {minutes > 0 ? (
+          <Button
+            className="min-h-20 px-6 text-lg"
+            onClick={() => {
+              onStart(0);
+            }}
+          >
+            {t('class.startWhole')}
+          </Button>
+        ) : null}
+        <ButtonLink className="min-h-20 px-6 text-lg" to={`/meetings/${meeting.id}`}>
+          {t('class.leave')}
+        </ButtonLink>
+      </div>
+      {lost.length > 0 ? (
+        <p className="text-lg">
+          {t('class.lateCosts')}{' '}
+          {lost.map((cost) => t('class.falls', { box: t(`boxes.${cost.box}`), to: Math.round(cost.to / 60) })).join(' · ')}
+        </p>
+      ) : null}
+    </div>
+  );
+}

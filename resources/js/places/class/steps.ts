@@ -1,0 +1,48 @@
+import type { CueCard, MeetingPage, Passage } from '../../api/client';
+import type { ClassPage } from '../../api/client';
+import { partOf } from '../../pictures/coursePart';
+import type { BoxName } from '../../pictures/Timeline';
+
+/** One entry of what a box holds, in its turn. */
+export interface Step {
+  courseId: string;
+  position: number;
+  passage: Passage;
+  /** Which time it is gone through, from 1, of how many. */
+  pass: number;
+  passes: number;
+}
+
+/** What a box holds, entry by entry, pass by pass, in order. Boxes without entries hold none. Pure. */
+export function stepsOf(page: MeetingPage, box: BoxName): Step[] {
+  const gone = (courseId: string, passage: Passage | null, passes: number): Step[] =>
+    passage === null
+      ? []
+      : Array.from({ length: passes }, (_, nth) => nth + 1).flatMap((pass) =>
+          Array.from({ length: passage.to - passage.from + 1 }, (_, at) => ({
+            courseId,
+            position: passage.from + at,
+            passage: { from: passage.from, to: passage.to },
+            pass,
+            passes,
+          })),
+        );
+  return page.courses.flatMap(({ courseId }) => {
+    const part = partOf(page.meeting, courseId);
+    switch (box) {
+      case 'review':
+        return part.review.flatMap((item) => gone(courseId, item, item.passes));
+      case 'new':
+        return [...gone(courseId, part.recap, 1), ...part.lessons.flatMap((lesson) => gone(courseId, lesson, 1))];
+      case 'run_through':
+        return gone(courseId, part.runThrough, 1);
+      default:
+        return [];
+    }
+  });
+}
+
+/** How an entry is cued, turned one way or the other; undefined where it is not known on this device. */
+export function cardOf(tonight: ClassPage | null, step: Step | undefined, turn: 'facing' | 'same'): CueCard | undefined {
+  return tonight?.cards.find((one) => one.courseId === step?.courseId)?.[turn].find((card) => card.position === step?.position);
+}

@@ -1,0 +1,75 @@
+import { useTranslation } from 'react-i18next';
+import type { ClassPage, MeetingPage, Passage, Watch } from '../../api/client';
+import type { PassageWords } from './PlanList';
+import type { Marks } from './useMarks';
+import type { Presence } from './usePresence';
+
+interface Props {
+  page: MeetingPage;
+  /** How passages of the form in view are called. */
+  words: PassageWords;
+  courseId: string;
+  tonight: ClassPage | null;
+  presence: Presence;
+  marks: Marks;
+  onLook: (courseId: string, passage: Passage) => void;
+}
+
+/** Who is still to be looked at tonight: those shown, and the overdue beyond them. Pure. */
+export function stillToWatch(
+  tonight: ClassPage | null,
+  isHere: (student: string) => boolean,
+  wasSeen: (student: string) => boolean,
+): { shown: Watch[]; overdue: Watch[] } {
+  const open = (tonight?.watch ?? []).filter((one) => isHere(one.studentId) && !wasSeen(one.studentId));
+  const most = tonight?.shown ?? 0;
+  return { shown: open.slice(0, most), overdue: open.slice(most).filter((one) => one.why !== 'unsure') };
+}
+
+/** Whom to look at tonight, in what, and why; a mark takes one off. */
+export function Watching({ page, words, courseId, tonight, presence, marks, onLook }: Props) {
+  const { t } = useTranslation();
+  const { shown, overdue } = stillToWatch(tonight, presence.isHere, marks.wasSeen);
+  const name = (id: string) => page.students.find((student) => student.id === id)?.name ?? '';
+  const isOfForm = (one: Watch) => one.courseId === courseId;
+  const why = (one: Watch) =>
+    one.why === 'never_marked'
+      ? t('watch.neverMarked')
+      : one.why === 'long_unseen'
+        ? t('watch.longUnseen', { count: one.since ?? 0 })
+        : t('watch.unsure', { recall: Math.round(100 * (one.recall ?? 0)) });
+  if (shown.length === 0) return null;
+  return (
+    <section aria-label={t('watch.title')} className="mb-2">
+      <ul className="m-0 flex list-none items-center gap-2 overflow-x-auto p-0 pb-1">
+        <li className="max-w-16 shrink-0 text-sm leading-tight font-semibold" aria-hidden="true">
+          {t('watch.title')}
+        </li>
+        {shown.map((one) => (
+          <li key={one.studentId} className="shrink-0">
+            <button
+              type="button"
+              onClick={() => {
+                onLook(one.courseId, one.passage);
+              }}
+              className={`min-h-12 rounded border px-3 text-left leading-tight ${one.why === 'unsure' ? 'border-line' : 'border-l-4 border-straw'} bg-sheet`}
+            >
+              <strong className="block font-medium">{name(one.studentId)}</strong>
+              <span className="text-sm text-soft">
+                {isOfForm(one)
+                  ? words.numbers(one.passage)
+                  : page.courses.find((course) => course.courseId === one.courseId)?.title}{' '}
+                · {why(one)}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {overdue.length > 0 ? (
+        <p className="text-sm text-soft">
+          {t('watch.also', { names: overdue.map((one) => name(one.studentId)).join(', '), count: overdue.length })}
+        </p>
+      ) : null}
+    </section>
+  );
+}

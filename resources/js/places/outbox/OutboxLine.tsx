@@ -1,0 +1,49 @@
+import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
+import { flush } from '../../api/outbox';
+import { useOutbox } from '../../api/useOutbox';
+import { Button } from '../../kit/controls';
+
+/**
+ * How what was done here stands with the server, in one line, wherever one is: nothing while all goes well; else which of
+ * the four it is (cannot be reached, sign in, in trouble, refused), and what to do.
+ */
+export function OutboxLine() {
+  const { t } = useTranslation();
+  const { kept, link, isDurable } = useOutbox();
+  const waits = kept.filter((one) => one.refusal === null).length;
+  const refused = kept.length - waits;
+  const isStuck = waits > 0 && (link !== 'fine' || refused > 0);
+  if (!isStuck && refused === 0 && (isDurable || waits === 0)) return null;
+  return (
+    <div
+      role="status"
+      className={`no-print my-1 flex flex-wrap items-center gap-x-4 gap-y-1 border-l-4 px-3 py-1 text-[0.95rem] ${refused > 0 ? 'border-persimmon bg-sheet' : 'border-straw bg-straw-soft'}`}
+    >
+      {isStuck && link !== 'fine' ? (
+        <>
+          <span>{t(`outbox.${link}`, { count: waits })}</span>
+          <Button
+            look="quiet"
+            onClick={() => {
+              if (link === 'signedOut') window.location.reload();
+              else void flush();
+            }}
+          >
+            {t(link === 'signedOut' ? 'outbox.signIn' : 'outbox.sendNow')}
+          </Button>
+        </>
+      ) : null}
+      {refused > 0 ? (
+        <Link to="/waiting" className="inline-flex min-h-11 items-center font-medium text-pine underline underline-offset-4">
+          {t('outbox.refused', { count: refused })}
+        </Link>
+      ) : (
+        <Link to="/waiting" className="inline-flex min-h-11 items-center text-pine underline underline-offset-4">
+          {t('outbox.look')}
+        </Link>
+      )}
+      {isDurable ? null : <span className="text-persimmon">{t('outbox.notKept')}</span>}
+    </div>
+  );
+}
