@@ -22,6 +22,8 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withCommands([__DIR__.'/../app/Console'])
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class); // same origin only, so there is nothing to allow
+        // Only the proxy that bin/start --tls puts in front of this machine's own port is believed.
+        $middleware->trustProxies(at: getenv('TRUST_PROXY') === 'yes' ? '127.0.0.1' : []);
         $middleware->statefulApi();
         $middleware->api(append: [RefuseNul::class]);
         $middleware->append(SecureHeaders::class);

@@ -33,6 +33,8 @@ final class ClassPage
     /** So many stop checks are drawn ahead, for an evening without a network. */
     private const STOPS = 12;
 
+    private const MOST_CARDS = 150;
+
     /** Parts a form's row and the id of an entry in it: two forms of a term may use the same ids. */
     private const OF = '/';
 
@@ -71,7 +73,9 @@ final class ClassPage
 
     private static function cards(Course $course, PlacedForm $placed, CoursePlan $part): ClassCardsData
     {
-        $positions = array_values(array_unique($placed->form->positionsOf([...$part->entries(), ...$part->recap])));
+        // An evening may go elsewhere than its plan, which may be another by then: the whole form is there, unless it is very long.
+        $count = $placed->form->count();
+        $positions = $count <= self::MOST_CARDS ? range(1, $count) : $placed->form->positionsOf($part->entries());
         $turned = static fn (CueView $view): array => array_map(static fn (int $position): CueCardData => CueCardData::of($position, CueCard::of($placed->form->at($position), $view)), $positions);
 
         return new ClassCardsData($course->id, $turned(CueView::FacingClass), $turned(CueView::SameDirection));

@@ -19,7 +19,7 @@ as_root() {
 
 postgres_bin() { ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -n 1; }
 
-# Names the Debian packages that are missing. $1 is "with-browser" for the tests.
+# Names the Debian packages that are missing. $1 is "with-browser" for the tests, $2 "with-tls" for https.
 missing_packages() {
   command -v php >/dev/null || fail "PHP 8.2 is not installed. Install it (apt-get install php8.2-cli) and run this again."
   command -v composer >/dev/null || fail "Composer is not installed. Install it and run this again."
@@ -33,12 +33,13 @@ missing_packages() {
   [ -n "$(postgres_bin)" ] && [ -x "$(postgres_bin)/initdb" ] || printf 'postgresql\n'
   command -v unzip >/dev/null || printf 'unzip\n'
   command -v git >/dev/null || printf 'git\n'
+  if [ "${2:-}" = with-tls ]; then [ -x /usr/sbin/nginx ] || printf 'nginx-light\n'; command -v openssl >/dev/null || printf 'openssl\n'; fi
   if [ "${1:-}" = with-browser ]; then [ -x /usr/bin/chromium ] || printf 'chromium\n'; fi
 }
 
 install_system() {
   local packages
-  packages=$(missing_packages "${1:-}" | tr '\n' ' ') || exit 1
+  packages=$(missing_packages "${1:-}" "${2:-}" | tr '\n' ' ') || exit 1
   [ -n "${packages// /}" ] || return 0
   step "installing Debian packages: $packages"
   as_root true || fail "These packages are missing: $packages
@@ -48,7 +49,7 @@ You are not root and may not use sudo without a password here. Ask someone who m
   as_root sh -c 'mkdir -p /etc/postgresql-common; grep -qs create_main_cluster /etc/postgresql-common/createcluster.conf || echo "create_main_cluster = false" >> /etc/postgresql-common/createcluster.conf'
   as_root apt-get update -qq >&2 || fail "apt-get update failed; is Debian's package archive reachable?"
   # shellcheck disable=SC2086
-  as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends $packages > "$VAR/apt.log" 2>&1 \
+  as_root env DEBIAN_FRONTEND=noninteractive RUNLEVEL=1 apt-get install -y -qq --no-install-recommends $packages > "$VAR/apt.log" 2>&1 \
     || { tail -n 15 "$VAR/apt.log" >&2; fail "apt-get could not install them; the whole output is in var/apt.log."; }
 }
 
@@ -163,6 +164,48 @@ start_server() {
   tail -n 5 "$VAR/server.log" >&2
   fail "The pages do not answer on port $port. Is it in use? Try another with --port."
 }
+# An authority of this machine's own, and with it a certificate for a name or address. $1 is the name.
+certificate() {
+  local name=$1 dir="$VAR/tls" of
+  case $name in *[!0-9.]*) of="DNS:$name" ;; *) of="IP:$name" ;; esac
+  mkdir -p "$dir"
+  if [ ! -f "$dir/authority.crt" ]; then
+    (umask 077; openssl req -x509 -newkey rsa:2048 -nodes -days 3650 -subj "/CN=Gorvan on $(hostname)" -addext basicConstraints=critical,CA:TRUE -addext keyUsage=critical,keyCertSign -keyout "$dir/authority.key" -out "$dir/authority.crt") 2> "$VAR/tls.log" || return 1
+  fi
+  if [ ! -f "$dir/$name.crt" ] || ! openssl x509 -checkend 604800 -noout -in "$dir/$name.crt" > /dev/null; then
+    (umask 077; openssl req -newkey rsa:2048 -nodes -subj "/CN=$name" -keyout "$dir/$name.key" -out "$dir/$name.csr") 2>> "$VAR/tls.log" || return 1
+    printf 'subjectAltName=%s\nextendedKeyUsage=serverAuth\n' "$of" > "$dir/$name.ext"
+    openssl x509 -req -in "$dir/$name.csr" -CA "$dir/authority.crt" -CAkey "$dir/authority.key" -CAcreateserial -days 390 -extfile "$dir/$name.ext" -out "$dir/$name.crt" 2>> "$VAR/tls.log" || return 1
+  fi
+}
+# Serves the pages of port $1 on https under the name $2 on port $3 of every address. Sets TLS_GROUP; stop_tls ends it.
+start_tls() {
+  local dir="$VAR/tls"
+  certificate "$2" || { tail -n 5 "$VAR/tls.log" >&2; fail "No certificate could be made for $2; var/tls.log says why."; }
+  mkdir -p "$dir/run"
+  cat > "$dir/nginx.conf" <<CONF
+daemon off; worker_processes 2; pid $dir/run/pid; error_log $VAR/tls.log warn;
+events { worker_connections 256; }
+http {
+  access_log off; client_max_body_size 3m;
+  client_body_temp_path $dir/run/body; proxy_temp_path $dir/run/proxy; fastcgi_temp_path $dir/run/f; uwsgi_temp_path $dir/run/u; scgi_temp_path $dir/run/s;
+  server {
+    listen $3 ssl; server_name $2;
+    ssl_certificate $dir/$2.crt; ssl_certificate_key $dir/$2.key; ssl_protocols TLSv1.2 TLSv1.3;
+    location / {
+      proxy_pass http://127.0.0.1:$1;
+      proxy_set_header Host \$http_host; proxy_set_header X-Forwarded-Proto https; proxy_set_header X-Forwarded-For \$remote_addr; proxy_set_header X-Forwarded-Host \$http_host;
+    }
+  }
+}
+CONF
+  setsid /usr/sbin/nginx -e "$VAR/tls.log" -p "$dir/run" -c "$dir/nginx.conf" > /dev/null 2>> "$VAR/tls.log" < /dev/null &
+  TLS_GROUP=$!
+  sleep 1
+  kill -0 "$TLS_GROUP" 2>/dev/null || { tail -n 3 "$VAR/tls.log" >&2; fail "https could not be served on port $3. Is it in use?"; }
+}
+stop_tls() { [ -z "${TLS_GROUP:-}" ] || kill -TERM -- "-$TLS_GROUP" 2>/dev/null || true; }
+
 # Works on what waits in the queue, in the background; a worker that ends is started again. Sets WORKER_GROUP.
 start_worker() {
   # One for plans, and one for what takes long, so that a question keeps no plan waiting.

@@ -123,6 +123,23 @@ test('gorvan:review prints the passages that are worth most, quarters rounded up
     expect($table)->toContain('Minutes');
 });
 
+test('gorvan:watch says whom to look at first, in what, and why', function () {
+    $problem = ['students' => [
+        ['id' => 'sure', 'attended_since_mark' => 0, 'recall' => ['e1' => 0.99, 'e2' => 0.99]],
+        ['id' => 'never', 'attended_since_mark' => null, 'recall' => ['e3' => 0.9]],
+        ['id' => 'half', 'attended_since_mark' => 0, 'recall' => ['e1' => 0.5]],
+    ], 'tonight' => ['recap' => ['e1'], 'review' => [['e1', 'e2']], 'run_through' => []], 'other' => [['e3']], 'limit' => 2];
+    [$exit, $out] = artisan(['gorvan:watch', 'given.txt', '--json'], json_encode($problem));
+    $watch = json_decode($out, true)['watch'];
+    expect($exit)->toBe(0)->and(array_keys(json_decode($out, true)))->toBe(['watch'])->and(array_column($watch, 'student'))->toBe(['never', 'half'])
+        ->and($watch[0])->toMatchArray(['passage' => ['e3'], 'why' => 'never_marked'])
+        ->and($watch[1])->toEqual(['student' => 'half', 'passage' => ['e1'], 'unsure' => 1, 'rank' => 0.5, 'why' => 'unsure']);
+    [$exit, $out, $errors] = artisan(['gorvan:watch', 'given.txt', '--json'], '{"students":[{"id":"s","recall":{"e1":1.5}}]}');
+    expect([$exit, $out])->toBe([2, ''])->and($errors)->toContain('$.students[0].recall.e1');
+    [, $table] = artisan(['gorvan:watch', 'given.txt'], json_encode($problem));
+    expect($table)->toContain('never_marked');
+});
+
 test('gorvan:plan prints a term for a class that starts with nothing, and what each choice of review saw', function () {
     $form = implode("\n", array_map(fn (int $at) => "$at. Reed $at", range(1, 24)));
     $term = ['from' => '2026-01-06', 'to' => '2026-03-24', 'timezone' => 'Europe/Berlin', 'pattern' => [['weekday' => 'Tue', 'at' => '19:00', 'minutes' => 75]], 'closures' => [['from' => '2026-02-16', 'to' => '2026-02-22']], 'showing' => ['on' => '2026-03-10', 'to' => 12], 'attendance' => 0.9];

@@ -26,6 +26,8 @@ test('bin/start refuses what it does not understand, and does nothing', function
     'port of words' => [['--port', 'http'], '--port needs a number'],
     'no port' => [['--port'], '--port needs a number'],
     'port of the system' => [['--port=80'], 'from 1024 to 65535'],
+    'no name' => [['--tls'], '--tls needs the name'],
+    'a name with a blank' => [['--tls=my tablet'], '--tls needs the name'],
     'port too high' => [['--port=70000'], 'from 1024 to 65535'],
 ]);
 

@@ -21,11 +21,17 @@ use Gorvan\Core\Form\Time\RunTime;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Lesson\RestModel;
 use Gorvan\Core\Reading\Day;
+use Gorvan\Core\Standing\Watchable;
+use Gorvan\Core\Standing\Watched;
+use Gorvan\Core\Standing\WatchList;
+use Gorvan\Core\Standing\WatchPassage;
 use Gorvan\Core\Term\Approach;
 use Gorvan\Core\Term\Box;
+use Gorvan\Core\Term\ClassClock;
 use Gorvan\Core\Term\Course;
 use Gorvan\Core\Term\CourseOutset;
 use Gorvan\Core\Term\MeetingBoxes;
+use Gorvan\Core\Term\StopFocus;
 use Gorvan\Core\Term\TermMeeting;
 use Gorvan\Core\Term\TermPlan;
 use Gorvan\Core\Term\TermPlanner;
@@ -54,6 +60,37 @@ test('a class night of 45 to 90 minutes has every box, and at least 8 minutes of
         $boxes = MeetingBoxes::unplanned($minutes);
         expect(min($boxes->all()))->toBeGreaterThan(0)
             ->and($boxes->minutes(Box::WarmUp))->toBeGreaterThanOrEqual(8);
+    }
+});
+
+test('settle and close are never dropped without being said (common practice: they are part of the practice)', function () {
+    for ($minutes = 30; $minutes <= 90; $minutes += 15) {
+        $clock = ClassClock::of(MeetingBoxes::unplanned($minutes)->all());
+        for ($late = 0; $late <= 60 * $minutes; $late += 60) {
+            $now = $clock->startedLate($late);
+            $said = array_column($now->costs($clock), 'to', null);
+            $costs = array_combine(array_map(fn (array $cost) => $cost['box']->value, $now->costs($clock)), $now->costs($clock));
+            foreach ([Box::Settle, Box::WarmUp, Box::Close] as $box) {
+                // Whatever it lost is among the costs, and apart from those that give first.
+                expect(isset($costs[$box->value]))->toBe($now->seconds[$box->value] < $clock->seconds[$box->value])->and(ClassClock::givesLast($box))->toBeTrue();
+            }
+            expect(count($said))->toBe(count($costs));
+        }
+    }
+});
+
+test('what a class is stopped for can be seen at a glance: the empty foot, arms and legs, three contacts of the foot, level hips (common practice)', function () {
+    expect(array_map(fn (StopFocus $focus) => $focus->value, StopFocus::cases()))->toBe(['empty_foot', 'arrived_together', 'three_contacts', 'level_hips']);
+});
+
+test('nobody goes three meetings unseen without being named (common practice)', function () {
+    $students = array_map(fn (int $n) => new Watchable("s$n", $n % 4, ['a' => 0.9]), range(1, 40));
+    $list = WatchList::of($students, WatchPassage::of(['a'], [], [], []));
+    $named = [...array_map(fn (Watched $one) => $one->student, $list->watch), ...$list->overdue];
+    foreach ($students as $student) {
+        if ($student->attendedSinceMark >= 3) {
+            expect($named)->toContain($student->id);
+        }
     }
 });
 

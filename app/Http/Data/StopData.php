@@ -15,7 +15,7 @@ final readonly class StopData
         public string $courseId,
         #[OA\Property]
         public int $position,
-        #[OA\Property(enum: ['empty_foot', 'arrived_together', 'level_hips'])]
+        #[OA\Property(enum: ['empty_foot', 'arrived_together', 'three_contacts', 'level_hips'])]
         public string $focus,
     ) {
     }

@@ -39,7 +39,7 @@ final readonly class ClassClock
     }
 
     /**
-     * A box takes longer, and those after it give; or it is over early, and the box after it has what is left.
+     * A box takes longer, and those after it give; or it is over early, and the next one that is held has what is left.
      *
      * @param  int  $seconds  more (or, below 0, less) than it had; never less than nothing
      */
@@ -55,7 +55,7 @@ final readonly class ClassClock
             }
             $all[$box->value] -= $spare;
             // What the class was running over is won back first.
-            $all[$later[0]] += max(0, $spare - $this->over);
+            $all[self::following($all, $later)] += max(0, $spare - $this->over);
 
             return new self($all, max(0, $this->over - $spare));
         }
@@ -88,6 +88,23 @@ final readonly class ClassClock
     public static function givesLast(Box $box): bool
     {
         return in_array($box, [Box::Settle, Box::WarmUp, Box::Close], true);
+    }
+
+    /**
+     * Which of the later boxes has what is left over: the next one that is held; where none is, the last, which closes.
+     *
+     * @param  array<string, int>  $all
+     * @param  non-empty-list<string>  $later
+     */
+    private static function following(array $all, array $later): string
+    {
+        foreach ($later as $box) {
+            if ($all[$box] > 0) {
+                return $box;
+            }
+        }
+
+        return $later[count($later) - 1];
     }
 
     /**

@@ -13,6 +13,9 @@ enum StopFocus: string
     /** Arms and legs have both arrived. */
     case ArrivedTogether = 'arrived_together';
 
+    /** The standing foot has its three contacts: heel, big-toe ball, little-toe ball. */
+    case ThreeContacts = 'three_contacts';
+
     /** The hips are level. */
     case LevelHips = 'level_hips';
 }

@@ -56,6 +56,25 @@ test('who came after the end of a doing, or went before its start, has no contac
     [[], ['s' => 0], []],
 ]);
 
+test('what each doing was for each student, by a written table', function (array $doing, array $log, string $student, array $contacts) {
+    $whole = (object) [...['format' => 'gorvan.log/1', 'id' => 'x', 'on' => '2026-01-06', 'made_at' => '2026-01-06T20:00:00Z', 'present' => ['s', 'o'], 'did' => [(object) ['what' => 'warm_up', 'minutes' => 15], (object) $doing, (object) ['what' => 'run_through', 'entries' => ['z'], 'minutes' => 5]]], ...$log];
+    expect(contacts(ClassLog::read(JsonNode::of($whole)), $student))->toBe($contacts);
+})->with([
+    'taught, for who was there' => [['what' => 'taught', 'entries' => ['a'], 'minutes' => 20], [], 's', ['taught a', 'run_through z']],
+    'only shown is practice, not taught' => [['what' => 'shown', 'entries' => ['a'], 'minutes' => 4], [], 's', ['practice a', 'run_through z']],
+    'for some of those there' => [['what' => 'reviewed', 'entries' => ['a'], 'minutes' => 10, 'students' => ['o']], [], 's', ['run_through z']],
+    'away' => [['what' => 'taught', 'entries' => ['a'], 'minutes' => 20], ['present' => ['o']], 's', []],
+    'came in the middle of it' => [['what' => 'taught', 'entries' => ['a'], 'minutes' => 20], ['late' => (object) ['s' => 30]], 's', ['taught a', 'run_through z']],
+    'came when it was over' => [['what' => 'taught', 'entries' => ['a'], 'minutes' => 20], ['late' => (object) ['s' => 35]], 's', ['run_through z']],
+    'came late and missed only the warm-up' => [['what' => 'taught', 'entries' => ['a'], 'minutes' => 20], ['late' => (object) ['s' => 15]], 's', ['taught a', 'run_through z']],
+    'left early' => [['what' => 'taught', 'entries' => ['a'], 'minutes' => 20], ['left' => (object) ['s' => 30]], 's', ['taught a']],
+    'left before it' => [['what' => 'taught', 'entries' => ['a'], 'minutes' => 20], ['left' => (object) ['s' => 15]], 's', []],
+    'came late and left early, in between' => [['what' => 'taught', 'entries' => ['a'], 'minutes' => 20], ['late' => (object) ['s' => 20], 'left' => (object) ['s' => 25]], 's', ['taught a']],
+    'a guest has what everyone has' => [['what' => 'taught', 'entries' => ['a'], 'minutes' => 20], ['guests' => [(object) ['id' => 'g', 'name' => 'Una']]], 'g', ['taught a', 'run_through z']],
+    'a guest who left' => [['what' => 'taught', 'entries' => ['a'], 'minutes' => 20], ['guests' => [(object) ['id' => 'g', 'name' => 'Una']], 'left' => (object) ['g' => 20]], 'g', ['taught a']],
+    'joined over, started again and left out leave nothing' => [['what' => 'joined', 'from' => 'a', 'to' => 'b'], [], 's', ['run_through z']],
+]);
+
 test('a log that cannot be is refused at its place', function (array $change, string $place, string $says) {
     try {
         ClassLog::read(JsonNode::of((object) [...get_object_vars(json_decode(EVENING)), ...$change]));

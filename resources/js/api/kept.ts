@@ -37,7 +37,11 @@ export async function restoreAnswers(client: QueryClient, now: number = Date.now
     const all = await device.answers.toArray();
     await device.answers.bulkDelete(all.filter((one) => one.until < now).map((one) => one.key));
     for (const one of all) {
-      if (one.until >= now) client.setQueryData(JSON.parse(one.key) as unknown[], one.data, { updatedAt: one.at });
+      if (one.until < now) continue;
+      const queryKey = JSON.parse(one.key) as unknown[];
+      client.setQueryData(queryKey, one.data, { updatedAt: one.at });
+      // However young it is: whoever reloads a page wants to see what there is now.
+      void client.invalidateQueries({ queryKey, exact: true, refetchType: 'none' });
     }
   } catch {
     // A browser that keeps nothing still shows what the server says.

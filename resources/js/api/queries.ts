@@ -88,6 +88,8 @@ export const classQuery = (meeting: string) =>
   queryOptions({
     queryKey: ['class', meeting],
     queryFn: () => ask(api.GET('/api/meetings/{meeting}/class', { params: { path: { meeting } } })),
+    // It rests on the plan and on everyone's marks: it is asked for anew whenever a class is opened.
+    staleTime: 0,
   });
 /** What a class did hold, as it was logged. */
 export const logQuery = (meeting: string) =>

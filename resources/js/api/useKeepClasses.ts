@@ -13,12 +13,21 @@ export function useKeepClasses(today: Today): void {
   const ids = today.coming.map((one) => one.meetingId).join();
   useEffect(() => {
     let isGone = false;
-    const had = { staleTime: FRESH_MS, retry: false } as const;
+    const isOld = (key: readonly unknown[]) => Date.now() - (client.getQueryState(key)?.dataUpdatedAt ?? 0) > FRESH_MS;
     const timer = setTimeout(() => {
       void prepareClasses(today, {
-        meeting: async (id) => (isGone ? undefined : client.prefetchQuery({ ...meetingQuery(id), ...had })),
-        class: async (id) => (isGone ? undefined : client.prefetchQuery({ ...classQuery(id), ...had })),
-        form: async (id, course) => (isGone ? undefined : client.prefetchQuery({ ...formQuery(id, course), ...had })),
+        meeting: async (id) => {
+          const query = meetingQuery(id);
+          if (!isGone && isOld(query.queryKey)) await client.prefetchQuery({ ...query, retry: false });
+        },
+        class: async (id) => {
+          const query = classQuery(id);
+          if (!isGone && isOld(query.queryKey)) await client.prefetchQuery({ ...query, retry: false });
+        },
+        form: async (id, course) => {
+          const query = formQuery(id, course);
+          if (!isGone && isOld(query.queryKey)) await client.prefetchQuery({ ...query, retry: false });
+        },
       });
     }, 300);
     return () => {

@@ -176,7 +176,11 @@ export function RunningClass({ page, form, forms, tonight, presence, unsent, run
       <h1 className="sr-only">{t('class.title', { group: page.term.groupName })}</h1>
       <header className="flex items-center justify-between gap-x-4 px-3 pt-2 sm:px-6">
         <div className="min-w-0">
-          <p className="truncate font-serif text-[clamp(1.3rem,4.4vmin,2.4rem)] leading-tight font-semibold" aria-live="polite">
+          <p
+            className="truncate font-serif text-[clamp(1.3rem,4.4vmin,2.4rem)] leading-tight font-semibold"
+            aria-live="polite"
+            data-testid="box"
+          >
             {t(`boxes.${run.box}`)}
           </p>
           <p className="truncate text-[clamp(0.95rem,2.6vmin,1.4rem)] text-soft">

@@ -42,12 +42,13 @@ export function startedLate(clock: ClassClock, seconds: number): ClassClock {
   return { seconds: all, over: clock.over + left };
 }
 
-/** A box takes longer, and those after it give; or it is over early, and the box after it has what is left. */
+/** A box takes longer, and those after it give; or it is over early, and the next one that is held has what is left. */
 export function stretched(clock: ClassClock, box: BoxName, seconds: number): ClassClock {
   const all = order(clock);
   const later = all.slice(all.indexOf(box) + 1);
   if (seconds < 0) {
-    const [next] = later;
+    // The next one that is held has what is left; where none is, the last, which closes.
+    const next = later.find((one) => has(clock, one) > 0) ?? later[later.length - 1];
     if (next === undefined) return clock;
     const spare = Math.min(-seconds, has(clock, box));
     return {

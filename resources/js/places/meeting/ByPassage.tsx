@@ -90,9 +90,9 @@ const Row = memo(
     const { t } = useTranslation();
     const words = useReedWords();
     return (
-      <div className="grid min-h-14 grid-cols-[minmax(5.4rem,1fr)_minmax(0,3fr)] items-center gap-x-2 border-b border-line lg:grid-cols-[12rem_1fr]">
-        <div className="flex min-w-0 items-center gap-2 leading-tight lg:text-lg">
-          {glyph === null ? null : <ReedGlyph reed={reedOf(glyph)} size={28} label={`${t('meeting.stands')}: ${words(glyph)}`} />}
+      <div className="grid items-center gap-x-2 border-b border-line pb-0.5 sm:grid-cols-[9rem_1fr] sm:pb-0 lg:grid-cols-[12rem_1fr]">
+        <div className="flex min-h-7 min-w-0 items-center gap-2 leading-tight lg:text-lg">
+          {glyph === null ? null : <ReedGlyph reed={reedOf(glyph)} size={26} label={`${t('meeting.stands')}: ${words(glyph)}`} />}
           <span className="min-w-0 break-words">{name}</span>
         </div>
         <LevelButtons label={name} level={level} isUnsent={isUnsent} onLevel={onLevel} />

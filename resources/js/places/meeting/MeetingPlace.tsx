@@ -156,8 +156,9 @@ function Logging({ page, forms }: { page: MeetingPage; forms: Record<string, For
     return (
       <>
         <Button
-          onClick={() => {
-            logs.takeBack(logId);
+          onClick={(event) => {
+            // The second half of a double click finds another button where it was aimed at the first.
+            if (event.detail < 2) logs.takeBack(logId);
           }}
         >
           {t('meeting.logBack')}
@@ -170,8 +171,8 @@ function Logging({ page, forms }: { page: MeetingPage; forms: Record<string, For
     <>
       <Button
         title={t('meeting.logHint')}
-        onClick={() => {
-          logs.keep(toLog(ulid(), fromPlan(page, forms, null), page, forms));
+        onClick={(event) => {
+          if (event.detail < 2) logs.keep(toLog(ulid(), fromPlan(page, forms, null), page, forms));
         }}
       >
         {t('meeting.log')}

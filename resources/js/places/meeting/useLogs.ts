@@ -13,7 +13,7 @@ interface Logs {
 }
 
 /** For so long after it is the same press the second half of a double click, milliseconds. */
-const DOUBLE_CLICK = 700;
+const DOUBLE_CLICK = 250;
 
 /** The log of one class, kept and taken back. */
 export function useLogs(meeting: string): Logs {
