@@ -30,17 +30,18 @@ final class ReviseForm
     /**
      * @param  int|null  $base  the version the edits were made on, null for whatever is there
      * @param  list<FormEdit>  $edits  one after the other, all or none
+     * @param  string|null  $sent  made on the device: sent twice, since an answer was lost, they are made once
      * @return list<Message> what it moved in running terms
      *
      * @throws Refused|\Gorvan\Core\Reading\BadInput|\Gorvan\Core\Lesson\CutImpossible and nothing is changed
      */
-    public function edit(Form $form, ?int $base, array $edits, ?Viewer $by): array
+    public function edit(Form $form, ?int $base, array $edits, ?Viewer $by, ?string $sent = null): array
     {
         return $this->change($form, $base, static fn (CoreForm $score): CoreForm => array_reduce(
             $edits,
             static fn (CoreForm $so_far, FormEdit $edit): CoreForm => $edit->apply($so_far),
             $score,
-        ), $by, static fn (FormDifference $since): array => self::clashes($since, $edits));
+        ), $by, static fn (FormDifference $since): array => self::clashes($since, $edits), sent: $sent);
     }
 
     /**
@@ -94,10 +95,13 @@ final class ReviseForm
      * @param  Closure(FormDifference): list<string>  $clash  what of it changed since the base
      * @return list<Message> what it moved in running terms
      */
-    private function change(Form $form, ?int $base, Closure $change, ?Viewer $by, Closure $clash, ?Message $what = null): array
+    private function change(Form $form, ?int $base, Closure $change, ?Viewer $by, Closure $clash, ?Message $what = null, ?string $sent = null): array
     {
-        $moved = DB::transaction(function () use ($form, $base, $change, $by, $clash, $what): array {
+        $moved = DB::transaction(function () use ($form, $base, $change, $by, $clash, $what, $sent): array {
             $row = Form::lockForUpdate()->findOrFail($form->id);
+            if ($sent !== null && FormVersion::where('form_id', $row->id)->where('sent', $sent)->exists()) {
+                return [];
+            }
             $before = $row->placed()->form;
             if ($base !== null && $base !== $row->version) {
                 $this->refuseClash($row, $before, $base, $clash);
@@ -109,6 +113,7 @@ final class ReviseForm
             }
             $this->keepFirst($row, $before);
             ($this->keep)($row, $after, array_values(array_filter([$what, ...Told::of($difference, $before, $after)])), $by);
+            $row->versions()->where('number', $row->version)->update(['sent' => $sent]);
             if (! $difference->changesPlan()) {
                 return [];
             }

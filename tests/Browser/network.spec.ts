@@ -108,13 +108,17 @@ test('a class that is logged without a network says who was here, and arrives af
   isDown = false;
   const meeting = /meetings\/([^?]+)/.exec(page.url())?.[1] ?? '';
   await page.getByRole('button', { name: 'Send now' }).click();
+  await expect.poll(() => arrived).toEqual(['attendance', 'log']);
   await expect(page.getByText(/wait on this device/)).toHaveCount(0);
-  expect(arrived).toEqual(['attendance', 'log']);
-  const { log } = await page.evaluate(
-    async (id) => (await (await fetch(`/api/meetings/${id}/log`)).json()) as { log: { present: string[] } },
-    meeting,
-  );
-  expect(log.present).toHaveLength(15);
+  await expect
+    .poll(() =>
+      page.evaluate(
+        async (id) =>
+          ((await (await fetch(`/api/meetings/${id}/log`)).json()) as { log: { present: string[] } | null }).log?.present.length,
+        meeting,
+      ),
+    )
+    .toBe(15);
   await back.click();
   await expect(page.getByRole('button', { name: 'Log as planned' })).toBeVisible();
   await page.getByRole('tab', { name: 'Who is here' }).click();

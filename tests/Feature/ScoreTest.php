@@ -27,6 +27,16 @@ beforeEach(function () {
     $this->colleague = fn () => User::create(['school_id' => $this->user->school_id, 'name' => 'Bea', 'email' => 'bea@example.test', 'password' => 'a long password', 'role' => Role::Instructor]);
 });
 
+test('edits whose answer was lost are sent again and made once', function () {
+    $id = (string) Illuminate\Support\Str::ulid();
+    $send = fn (int $base, string $title) => $this->postJson("$this->uri/edits", ['base' => $base, 'id' => $id, 'edits' => [['op' => 'set', 'id' => 'e01', 'fields' => ['title' => $title]]]]);
+    $first = $send($this->form->version, 'Heron')->assertOk()->json('version');
+    $again = $send($this->form->version, 'Heron')->assertOk()->json();
+    expect($again['version'])->toBe($first)->and($again['form']['entries'][0]['title'])->toBe('Heron');
+    // Somebody else's change of the same entry is still refused.
+    $this->postJson("$this->uri/edits", ['base' => $this->form->version, 'id' => (string) Illuminate\Support\Str::ulid(), 'edits' => [['op' => 'set', 'id' => 'e01', 'fields' => ['title' => 'Crane']]]])->assertConflict();
+});
+
 /** @return list<string> */
 function keysOf(Illuminate\Testing\TestResponse $answer): array
 {

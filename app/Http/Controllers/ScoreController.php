@@ -37,14 +37,14 @@ final class ScoreController extends Controller
         return new JsonResponse(ScoreData::saved($form));
     }
 
-    #[Makes('/api/forms/{form}/edits', 'editForm', 'The score after them', ScoreData::class, takes: ['base' => 'integer', 'edits' => ['any']], mayConflict: true)]
+    #[Makes('/api/forms/{form}/edits', 'editForm', 'The score after them', ScoreData::class, takes: ['base' => 'integer', 'edits' => ['any'], 'id?' => 'string'], mayConflict: true)]
     public function edit(Request $request, Form $form): JsonResponse
     {
         // Read by core from the text itself, as a form file is, so that `{}` and `[]` stay apart.
         $given = JsonNode::parse($request->getContent());
         $edits = (new FormEditReader)->read($given->required('edits'));
         try {
-            $moved = $this->revise->edit($form, $given->required('base')->whole(0, PHP_INT_MAX), $edits, $this->viewer($request));
+            $moved = $this->revise->edit($form, $given->required('base')->whole(0, PHP_INT_MAX), $edits, $this->viewer($request), $given->optional('id')?->text(26));
         } catch (BadInput $e) {
             throw self::atItsField($e);
         }

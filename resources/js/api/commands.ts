@@ -1,3 +1,4 @@
+import type { Edit } from '../places/score/edits';
 import type { AttendanceNote, ClassLog, Mark } from './client';
 
 /** What a person does that the server is to know, however long that takes. */
@@ -6,7 +7,20 @@ export type Command =
   | { kind: 'withdrawals'; meeting: string; what: 'marks' | 'log'; withdrawals: { id: string; of: string; at: string }[] }
   | { kind: 'attendance'; meeting: string; student: string; note: AttendanceNote & { at: string } }
   | { kind: 'guest'; meeting: string; id: string; name: string; isFirstTime: boolean; at: string }
-  | { kind: 'log'; meeting: string; log: ClassLog };
+  | { kind: 'log'; meeting: string; log: ClassLog }
+  | EditsCommand;
+
+/** Edits of a score, made on one of its versions: all of them are made, or none. */
+export interface EditsCommand {
+  kind: 'edits';
+  form: string;
+  /** Made here: sent twice, they are made once. */
+  id: string;
+  base: number;
+  edits: Edit[];
+  /** What is said when they are made. */
+  said: string | null;
+}
 
 /** Why the server did not take it, so that a person can decide. */
 export interface Refusal {
@@ -69,6 +83,12 @@ export function wire(command: Command): Wire {
     }
     case 'log':
       return { method: 'POST', url: `/api/meetings/${command.meeting}/log`, body: command.log };
+    case 'edits':
+      return {
+        method: 'POST',
+        url: `/api/forms/${command.form}/edits`,
+        body: { base: command.base, id: command.id, edits: command.edits },
+      };
   }
 }
 

@@ -58,6 +58,10 @@ if (typeof window !== 'undefined') {
     failures = 0;
     void flush();
   });
+  // What could not be written down lives as long as this tab: it is not closed over it unasked.
+  window.addEventListener('beforeunload', (event) => {
+    if (!state.isDurable && waiting().length > 0) event.preventDefault();
+  });
 }
 
 export const outbox = (): Outbox => state;
@@ -167,10 +171,43 @@ export async function tryAgain(id: string): Promise<void> {
   await flush();
 }
 
-/** A person has seen it and lets it go, and with it whatever cannot be without it. */
-export async function letGo(id: string): Promise<void> {
-  const going = state.kept.filter((one) => one.id === id || one.needs.includes(id));
+/** A person has seen it and lets it go, and with it whatever cannot be without it, unless that is said otherwise. */
+export async function letGo(id: string, { isAlone = false } = {}): Promise<void> {
+  const going = state.kept.filter((one) => one.id === id || (!isAlone && one.needs.includes(id)));
   for (const one of going) await remove(one);
+  if (isAlone) await flush();
+}
+
+/** Commands that take the place of a refused one, where it stood in the order. */
+export async function putInstead(id: string, commands: Command[]): Promise<void> {
+  const kept = state.kept.find((one) => one.id === id);
+  if (kept === undefined) return;
+  const following = state.kept.find((one) => one.order > kept.order)?.order ?? kept.order + 1;
+  for (const [nth, command] of commands.entries()) {
+    const one: Kept = {
+      ...kept,
+      ...(nth === 0 ? { revision: kept.revision + 1 } : { id: ulid(), revision: 0 }),
+      key: nth === 0 ? kept.key : `${kept.key}/${ulid()}`,
+      order: kept.order + ((following - kept.order) * nth) / commands.length,
+      command,
+      refusal: null,
+    };
+    unwritten.set(one.id, one);
+    put(one);
+    await write(one);
+  }
+  await flush();
+}
+
+/** What else is edited of a form was seen after what has just been made of it. */
+async function rebase(form: string, version: number): Promise<void> {
+  for (const kept of state.kept) {
+    if (kept.command.kind !== 'edits' || kept.command.form !== form || kept.command.base >= version) continue;
+    const one: Kept = { ...kept, command: { ...kept.command, base: version } };
+    unwritten.set(one.id, one);
+    put(one);
+    await write(one);
+  }
 }
 
 async function remove(kept: Kept): Promise<void> {
@@ -240,6 +277,7 @@ async function one(kept: Kept): Promise<boolean> {
     tell(kept.command, { kind: 'sent', answer });
     others?.postMessage({ command: kept.command, answer });
     await remove(kept);
+    if (kept.command.kind === 'edits') await rebase(kept.command.form, (answer as { version: number }).version);
     failures = 0;
     if (state.link !== 'fine') set({ link: 'fine' });
     return true;

@@ -51,7 +51,7 @@ function withLog(page: MeetingPage, log: ClassLog): MeetingPage {
 
 /** A meeting with what one command does to it; one that is about another meeting does nothing. Pure. */
 export function withCommand(page: MeetingPage, command: Command): MeetingPage {
-  if (command.meeting !== page.meeting.id) return page;
+  if (command.kind === 'edits' || command.meeting !== page.meeting.id) return page;
   switch (command.kind) {
     case 'marks': {
       const known = new Set(page.marks.map((mark) => mark.id));

@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next';
 import type { Student } from '../api/client';
 import type { Command } from '../api/commands';
 import { onOutcome } from '../api/outbox';
-import { meetingQuery } from '../api/queries';
+import { meetingQuery, readAgain } from '../api/queries';
 import { withCommand } from '../api/shown';
 import { useTell } from '../kit/toasts';
 
@@ -14,6 +14,7 @@ const touched: Record<Command['kind'], string[]> = {
   withdrawals: ['group', 'today', 'class'],
   attendance: [],
   guest: ['group'],
+  edits: [],
   log: ['today', 'term', 'terms', 'group', 'changes', 'book', 'class', 'log'],
 };
 
@@ -29,7 +30,12 @@ export function useOutboxNews(): void {
     () =>
       onOutcome((command, outcome) => {
         if (outcome.kind === 'refused') {
+          if (command.kind === 'edits') return; // the score says it at its cell, and asks where somebody else was faster
           tell(t('outbox.refusedOne', { message: outcome.problem.message }), { isProblem: true });
+          return;
+        }
+        if (command.kind === 'edits') {
+          void readAgain('score');
           return;
         }
         const { queryKey } = meetingQuery(command.meeting);

@@ -90,10 +90,10 @@ function Refused({ kept, dependents }: { kept: Kept; dependents: number }) {
         )}
         <Button onClick={() => void letGo(kept.id)}>{t(isLogThere ? 'outbox.keepTheirs' : 'outbox.letGo')}</Button>
         <Link
-          to={`/meetings/${command.meeting}`}
+          to={command.kind === 'edits' ? `/forms/${command.form}/score` : `/meetings/${command.meeting}`}
           className="inline-flex min-h-11 items-center text-pine underline underline-offset-4"
         >
-          {t('outbox.openClass')}
+          {t(command.kind === 'edits' ? 'outbox.openScore' : 'outbox.openClass')}
         </Link>
       </div>
     </li>
@@ -103,7 +103,8 @@ function Refused({ kept, dependents }: { kept: Kept; dependents: number }) {
 /** A command in words; names as far as this device knows them. */
 function Said({ command }: { command: Command }) {
   const { t } = useTranslation();
-  const page = useQueryClient().getQueryData<MeetingPage>(['meeting', command.meeting]);
+  const client = useQueryClient();
+  const page = command.kind === 'edits' ? undefined : client.getQueryData<MeetingPage>(['meeting', command.meeting]);
   const name = (id: string) => page?.students.find((student) => student.id === id)?.name ?? t('outbox.somebody');
   const where = page === undefined ? '' : ` · ${page.term.groupName}, ${day(page.meeting.on, 'weekday')}`;
   const words = (): string => {
@@ -124,6 +125,8 @@ function Said({ command }: { command: Command }) {
         return t('outbox.said.guest', { name: command.name });
       case 'log':
         return t('outbox.said.log');
+      case 'edits':
+        return t('outbox.said.edits', { count: command.edits.length });
     }
   };
   return (

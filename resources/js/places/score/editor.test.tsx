@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
@@ -5,6 +6,8 @@ import { createMemoryRouter, RouterProvider } from 'react-router';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { finding, score } from '../../../../tests/pages/sample';
 import type { Score } from '../../api/client';
+import { device } from '../../api/device';
+import { closeOutbox, openOutbox } from '../../api/outbox';
 import { Toasts } from '../../kit/toasts';
 import '../../messages';
 import { type Edit, foreseen } from './edits';
@@ -22,10 +25,16 @@ const { ask } = vi.hoisted(() => ({
 }));
 vi.mock('../../api/client', async (original) => {
   const request = (url: string, options?: { body?: unknown }) => ask.current(url, options?.body);
-  return { ...(await original<typeof import('../../api/client')>()), api: { GET: request, POST: request } };
+  const client = await original<typeof import('../../api/client')>();
+  return {
+    ...client,
+    api: { GET: request, POST: request },
+    send: (_: string, url: string, body: unknown) => client.ask(ask.current(url, body) as never),
+  };
 });
 
-beforeEach(() => {
+beforeEach(async () => {
+  await openOutbox('ina');
   sent = [];
   refusal = null;
   held = null;
@@ -46,7 +55,12 @@ beforeEach(() => {
     return held === null ? Promise.resolve(answer) : held.then(() => ({ ...answer, data: now }));
   };
 });
-afterEach(cleanup);
+afterEach(async () => {
+  cleanup();
+  closeOutbox();
+  await device.commands.clear();
+  await device.leases.clear();
+});
 
 async function open(address = '/forms/form/score') {
   const router = createMemoryRouter([{ path: '/forms/:form/score', Component: ScorePlace }], { initialEntries: [address] });

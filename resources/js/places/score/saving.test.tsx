@@ -1,15 +1,18 @@
+import 'fake-indexeddb/auto';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, render, screen, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { score } from '../../../../tests/pages/sample';
 import { type Score, Unreachable } from '../../api/client';
+import { device } from '../../api/device';
+import { closeOutbox, openOutbox } from '../../api/outbox';
 import { Toasts } from '../../kit/toasts';
 import '../../messages';
 import { halves, type Scoring, useScore } from './useScore';
 
 interface Sent {
   url: string;
-  body: { base?: number; version?: number; edits?: { op: string; id?: string; cells?: Record<string, string> }[] };
+  body: { id?: string; base?: number; version?: number; edits?: { op: string; id?: string; cells?: Record<string, string> }[] };
   answer: (status: number, body: unknown) => void;
   fail: () => void;
 }
@@ -22,10 +25,16 @@ const { ask } = vi.hoisted(() => ({
 }));
 vi.mock('../../api/client', async (original) => {
   const request = (url: string, options?: { body?: unknown }) => ask.current(url, options?.body ?? {});
-  return { ...(await original<typeof import('../../api/client')>()), api: { GET: request, POST: request } };
+  const client = await original<typeof import('../../api/client')>();
+  return {
+    ...client,
+    api: { GET: request, POST: request },
+    send: (_: string, url: string, body: unknown) => client.ask(ask.current(url, body) as never),
+  };
 });
 
-beforeEach(() => {
+beforeEach(async () => {
+  await openOutbox('ina');
   sent = [];
   sessionStorage.clear();
   ask.current = (url, body) =>
@@ -43,7 +52,12 @@ beforeEach(() => {
       });
     });
 });
-afterEach(cleanup);
+afterEach(async () => {
+  cleanup();
+  closeOutbox();
+  await device.commands.clear();
+  await device.leases.clear();
+});
 
 function Editor({ start }: { start: Score }) {
   scoring = useScore('form', start);
@@ -141,20 +155,22 @@ describe('saving as one goes', () => {
     expect(halves({ edits: [{ op: 'set', id: 'a', fields: { turn: 1 } }, insert], said: null })).toBeNull();
   });
 
-  test('the tab is not closed over what is not saved, also when the page was left', async () => {
+  test('what is typed is kept when the page is left, and the browser closed, before it is saved', async () => {
     const { unmount } = open();
-    const isHeld = () => {
-      const event = new Event('beforeunload', { cancelable: true });
-      window.dispatchEvent(event);
-      return event.defaultPrevented;
-    };
-    expect(isHeld()).toBe(false);
     set('e1', { side: 'left' });
+    const first = await request(0);
     unmount();
-    expect(isHeld()).toBe(true);
-    await answer(0, 200, score(2));
+    act(() => {
+      first.fail();
+    });
+    closeOutbox();
+    await openOutbox('ina');
+    open();
+    expect(screen.getByText('Movement 1 left')).toBeTruthy();
+    expect((await request(1)).body).toEqual(first.body); // the very same, with its id
+    await answer(1, 200, score(2, { 1: { side: 'left' } }));
     await waitFor(() => {
-      expect(isHeld()).toBe(false);
+      expect(scoring.saving).toBe('saved');
     });
   });
 

@@ -1,8 +1,12 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { startTransition, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { ulid } from 'ulid';
 import { api, ask, Problem, type Score } from '../../api/client';
+import type { EditsCommand } from '../../api/commands';
+import { letGo, type Link, onChange, onOutcome, outbox, post, putInstead } from '../../api/outbox';
 import { formQuery, readAgain, scoreQuery } from '../../api/queries';
+import { useOutbox } from '../../api/useOutbox';
 import { keepDraft, readDraft } from '../../kit/draft';
 import { useTell } from '../../kit/toasts';
 import { type Edit, foreseen, type Row } from './edits';
@@ -23,17 +27,23 @@ interface Done {
   undo: number[];
   redo: number[];
 }
+/** A batch as it waits in the outbox. */
+type Queued = Batch & { id: string };
 
-const RETRY_MS = 3000;
-
-/** What is said about the change itself; anything else (no network, signed out, a server in trouble) may pass. */
-const FINAL = [403, 404, 409, 413, 422];
-
-/** What waits to be sent, of every form that was edited in this tab, left or not; the tab is not closed over it unasked. */
-const unsent = new Map<string, number>();
-window.addEventListener('beforeunload', (event) => {
-  if ([...unsent.values()].some((count) => count > 0)) event.preventDefault();
-});
+/** What of a form's edits waits in this browser, in order; what was refused is not among it. */
+const waitingOf = (form: string): Queued[] =>
+  outbox().kept.flatMap(({ id, command, refusal }) =>
+    refusal === null && command.kind === 'edits' && command.form === form
+      ? [{ id, edits: command.edits, said: command.said }]
+      : [],
+  );
+/** What of it was refused, and waits for a person. */
+const refusedOf = (form: string): { id: string; command: EditsCommand; status: number; message: string }[] =>
+  outbox().kept.flatMap(({ id, command, refusal }) =>
+    refusal !== null && command.kind === 'edits' && command.form === form
+      ? [{ id, command, status: refusal.status, message: refusal.message }]
+      : [],
+  );
 
 /**
  * The two halves of a batch of cells that was refused, so that what is right in it is saved and only what is wrong is
@@ -76,91 +86,121 @@ export function useScore(id: string, start: Score) {
   const { t } = useTranslation();
   const client = useQueryClient();
   const tell = useTell();
+  const { link } = useOutbox();
   // One state, changed by functions only: an answer drawn late is never mixed with a queue that is ahead of it.
-  const [{ score, queue }, setState] = useState<{ score: Score; queue: Batch[] }>({ score: start, queue: [] });
-  const [saving, setSaving] = useState<Saving>('saved');
+  const [{ score, queue }, setState] = useState<{ score: Score; queue: Queued[] }>(() => ({
+    score: start,
+    queue: waitingOf(id),
+  }));
+  const [isStepping, setStepping] = useState(false);
   const [refused, setRefused] = useState<Refused>(new Map());
   const [conflict, setConflict] = useState<Conflict | null>(null);
   const [done, setDone] = useState<Done>(() => readDraft<Done>(`score.${id}`) ?? { undo: [], redo: [] });
-  const waiting = useRef<Batch[]>([]);
   const base = useRef(start.version);
   const isBusy = useRef(false);
+  /** Batches whose answer came here, though it may not be drawn yet. */
+  const heard = useRef(new Set<string>());
 
   useEffect(() => {
     keepDraft(`score.${id}`, done);
   }, [id, done]);
 
-  const wait = useCallback(
-    (batches: Batch[]) => {
-      waiting.current = batches;
-      unsent.set(id, batches.length);
-    },
-    [id],
-  );
+  const waitingHere = useCallback(() => waitingOf(id).filter((one) => !heard.current.has(one.id)), [id]);
 
   const take = useCallback(
-    (answer: Score, answered: number) => {
-      wait(waiting.current.slice(answered));
-      base.current = answer.version;
+    (answer: Score, answered: string[]) => {
+      base.current = Math.max(base.current, answer.version);
       setState((was) => ({
         score: { ...answer, rows: sameKept(was.score.rows, answer.rows) },
-        queue: was.queue.slice(answered),
+        queue: was.queue.filter((one) => !answered.includes(one.id)),
       }));
       client.setQueryData(scoreQuery(id).queryKey, answer);
       client.setQueryData(formQuery(id).queryKey, answer.form);
-      void readAgain('score');
     },
-    [client, id, wait],
+    [client, id],
   );
 
   const refuse = useCallback(
-    (batch: Batch, problem: Problem) => {
+    (batch: Batch, message: string) => {
       for (const edit of batch.edits) {
         if (edit.op !== 'set') continue;
         for (const [column, typed] of Object.entries(edit.cells ?? {})) {
-          setRefused((all) => new Map(all).set(`${edit.id}.${column}`, { typed, message: problem.message }));
+          setRefused((all) => new Map(all).set(`${edit.id}.${column}`, { typed, message }));
         }
       }
-      tell(problem.message, { isProblem: true });
+      tell(message, { isProblem: true });
     },
     [tell],
   );
 
-  const pump = useCallback(async () => {
-    if (isBusy.current) return;
-    isBusy.current = true;
-    for (let batch = waiting.current[0]; batch !== undefined; batch = waiting.current[0]) {
-      setSaving('saving');
-      try {
-        const sent = base.current;
-        const answer = await ask(
-          api.POST('/api/forms/{form}/edits', { params: { path: { form: id } }, body: { base: sent, edits: batch.edits } }),
-        );
-        // Drawn when there is time for it: whoever is typing the next cell is not held up.
-        startTransition(() => {
-          if (answer.version !== sent) setDone((all) => ({ undo: [...all.undo, answer.version].slice(-200), redo: [] }));
-          take(answer, 1);
-        });
-        if (batch.said !== null) tell(batch.said);
-      } catch (error) {
-        if (!(error instanceof Problem) || !FINAL.includes(error.status)) {
-          setSaving(error instanceof Problem && (error.status === 401 || error.status === 419) ? 'signedOut' : 'offline');
-          await new Promise((resolve) => setTimeout(resolve, RETRY_MS));
-          continue; // also when the page was left meanwhile: what was typed is still to be saved
-        }
-        if (error.status === 409) {
-          setConflict({ message: error.message, edits: batch.edits });
-          break;
-        }
-        const parts = error.status === 422 ? halves(batch) : null;
-        wait([...(parts ?? []), ...waiting.current.slice(1)]);
-        setState((was) => ({ ...was, queue: [...(parts ?? []), ...was.queue.slice(1)] }));
-        if (parts === null) refuse(batch, error);
+  /** What the server could not take of this form: parted, told at its cell, or asked about. */
+  const see = useCallback(() => {
+    for (const { id: kept, command, status, message } of refusedOf(id)) {
+      if (status === 409) {
+        setConflict({ message, edits: command.edits });
+        return;
       }
+      const parts = status === 422 ? halves(command) : null;
+      if (parts !== null) {
+        void putInstead(
+          kept,
+          parts.map((part) => ({ ...command, ...part, id: ulid() })),
+        ).then(() => {
+          setState((was) => ({ ...was, queue: waitingHere() }));
+        });
+        continue;
+      }
+      refuse(command, message);
+      heard.current.add(kept);
+      setState((was) => ({ ...was, queue: was.queue.filter((one) => one.id !== kept) }));
+      void letGo(kept, { isAlone: true });
     }
-    isBusy.current = false;
-    setSaving(waiting.current.length === 0 ? 'saved' : 'saving');
-  }, [id, refuse, take, tell, wait]);
+  }, [id, refuse, waitingHere]);
+
+  useEffect(() => {
+    see(); // what was refused while this page was not open
+    return onOutcome((command, outcome) => {
+      if (command.kind !== 'edits' || command.form !== id) return;
+      if (outcome.kind === 'refused') {
+        see();
+        return;
+      }
+      const answer = outcome.answer as Score;
+      const made = outbox().kept.find((one) => one.command.kind === 'edits' && one.command.id === command.id)?.id ?? '';
+      heard.current.add(made);
+      // Drawn when there is time for it: whoever is typing the next cell is not held up.
+      startTransition(() => {
+        if (answer.version !== command.base) {
+          setDone((all) => ({ undo: [...all.undo, answer.version].slice(-200), redo: [] }));
+        }
+        take(answer, [made]);
+      });
+      if (command.said !== null) tell(command.said);
+    });
+  }, [id, see, take, tell]);
+
+  // What was made without this page hearing of it (its page was left a moment ago, or another tab sent it) is read.
+  const ids = queue.map((one) => one.id).join();
+  useEffect(() => {
+    if (ids === '') return;
+    let isReading = false;
+    const look = () => {
+      const here = new Set(outbox().kept.map((one) => one.id));
+      const made = ids.split(',').filter((one) => !here.has(one) && !heard.current.has(one));
+      if (made.length === 0 || isReading) return;
+      isReading = true;
+      void ask(api.GET('/api/forms/{form}/score', { params: { path: { form: id } } })).then(
+        (now) => {
+          take(now, made);
+        },
+        () => {
+          isReading = false;
+        },
+      );
+    };
+    look();
+    return onChange(look);
+  }, [id, ids, take]);
 
   /** Makes a change: it shows at once, and is saved as soon as what came before it is. */
   const edit = useCallback(
@@ -175,37 +215,38 @@ export function useScore(id: string, start: Score) {
         for (const key of touched) fewer.delete(key);
         return fewer;
       });
-      const batch = { edits, said };
-      wait([...waiting.current, batch]);
-      setState((was) => ({ ...was, queue: [...was.queue, batch] }));
-      void pump();
+      // Each waits for the one before it, so that a conflict is settled before more is built on it.
+      const before = outbox().kept.filter(({ command }) => command.kind === 'edits' && command.form === id);
+      const needs = before.slice(-1).map((one) => one.id);
+      void post({ kind: 'edits', form: id, id: ulid(), base: base.current, edits, said }, needs);
+      setState((was) => ({ ...was, queue: waitingHere() }));
     },
-    [pump, wait],
+    [id, waitingHere],
   );
 
   const step = useCallback(
     async (way: 'undo' | 'redo') => {
-      if (waiting.current.length > 0 || isBusy.current) return;
+      if (queue.length > 0 || isBusy.current) return;
       const versions = done[way];
       const version = versions[versions.length - 1];
       if (version === undefined) return;
       isBusy.current = true;
-      setSaving('saving');
+      setStepping(true);
       try {
         const answer = await ask(api.POST('/api/forms/{form}/take-back', { params: { path: { form: id } }, body: { version } }));
         const back = way === 'undo' ? 'redo' : 'undo';
         setDone((all) => ({ ...all, [way]: all[way].slice(0, -1), [back]: [...all[back], answer.version] }));
-        take(answer, 0);
+        take(answer, []);
+        void readAgain('score');
         tell(t(way === 'undo' ? 'score.takenBack' : 'score.doneAgain'));
       } catch (error) {
         if (error instanceof Problem) setDone((all) => ({ ...all, [way]: all[way].slice(0, -1) }));
         tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });
       }
       isBusy.current = false;
-      setSaving('saved');
-      void pump();
+      setStepping(false);
     },
-    [done, id, pump, t, take, tell],
+    [done, id, queue.length, t, take, tell],
   );
 
   /** After a conflict: what is there now is read; what was about to be saved is dropped, or made on top of it. */
@@ -213,14 +254,22 @@ export function useScore(id: string, start: Score) {
     async (isAgain: boolean) => {
       try {
         const now = await ask(api.GET('/api/forms/{form}/score', { params: { path: { form: id } } }));
-        take(now, isAgain ? 0 : waiting.current.length);
+        const [clash] = refusedOf(id);
+        take(now, []);
         setConflict(null);
-        void pump();
+        if (clash !== undefined) {
+          if (isAgain) await putInstead(clash.id, [{ ...clash.command, id: ulid(), base: now.version }]);
+          else {
+            heard.current.add(clash.id);
+            await letGo(clash.id);
+          }
+        }
+        setState((was) => ({ ...was, queue: waitingHere() }));
       } catch (error) {
         tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });
       }
     },
-    [id, pump, t, take, tell],
+    [id, t, take, tell, waitingHere],
   );
 
   const rows = useMemo<Row[]>(
@@ -232,7 +281,7 @@ export function useScore(id: string, start: Score) {
     score,
     rows,
     edit,
-    saving: queue.length > 0 && saving === 'saved' ? ('saving' as const) : saving,
+    saving: savingOf(queue.length > 0 || isStepping, link),
     refused,
     conflict,
     settle,
@@ -241,3 +290,9 @@ export function useScore(id: string, start: Score) {
   };
 }
 export type Scoring = ReturnType<typeof useScore>;
+
+function savingOf(isUnsaved: boolean, link: Link): Saving {
+  if (!isUnsaved) return 'saved';
+  if (link === 'fine') return 'saving';
+  return link === 'signedOut' ? 'signedOut' : 'offline';
+}
