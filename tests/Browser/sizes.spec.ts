@@ -81,6 +81,31 @@ const screens: Record<string, (page: Page) => Promise<void>> = {
     await expect(page.getByRole('switch').first()).toBeVisible();
   },
   marking: openMarking,
+  'a class on the floor': async (page) => {
+    await openMarking(page);
+    await page.getByRole('link', { name: 'On the floor' }).click();
+    const start = page.getByRole('button', { name: /^Start/ }).first();
+    await expect(start.or(page.getByTestId('floor'))).toBeVisible();
+    if (await start.isVisible()) await start.click();
+    await expect(page.getByTestId('floor')).toBeVisible();
+    await page.keyboard.press('Enter');
+  },
+  'the log of a class': async (page) => {
+    await openMarking(page);
+    await page.getByRole('link', { name: 'Log otherwise…' }).click();
+    await page.getByRole('option').nth(3).click();
+    await expect(page.getByRole('button', { name: 'Keep the log' })).toBeVisible();
+  },
+  'the class book': async (page) => {
+    await page.goto('/groups');
+    await page.getByRole('link', { name: /Evening long form/ }).click();
+    await page.getByRole('link', { name: 'Class book' }).click();
+    await expect(page.getByLabel('Find')).toBeVisible();
+  },
+  'what waits': async (page) => {
+    await page.goto('/waiting');
+    await expect(page.getByText('Nothing waits')).toBeVisible();
+  },
   'a group': async (page) => {
     await page.goto('/groups');
     await page.getByRole('link', { name: /Evening long form/ }).click();
