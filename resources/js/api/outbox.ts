@@ -78,6 +78,7 @@ export function onOutcome(listener: Listener): () => void {
 }
 
 function set(change: Partial<Outbox>): void {
+  if (Object.entries(change).every(([key, value]) => state[key as keyof Outbox] === value)) return;
   state = { ...state, ...change };
   for (const reader of readers) reader();
 }
@@ -129,7 +130,10 @@ function take(found: Kept[]): void {
   for (const [id, one] of unwritten) {
     if ((known.get(id)?.revision ?? -1) <= one.revision) known.set(id, one);
   }
-  set({ kept: [...known.values()].sort((a, b) => a.order - b.order) });
+  const now = [...known.values()].sort((a, b) => a.order - b.order);
+  const said = (all: Kept[]) => all.map((one) => `${one.id}/${String(one.revision)}/${String(one.refusal?.status)}`).join();
+  // What is read back as it was is no news: nothing is drawn again for it.
+  if (said(now) !== said(state.kept)) set({ kept: now });
 }
 
 /** Keeps a command, shows it at once, and sends everything that is kept, oldest first. Settles once it is written down. */

@@ -9,7 +9,8 @@ export const useOutbox = (): Outbox => useSyncExternalStore(onChange, outbox);
 
 /** A meeting as it is to be shown, and which of its marks the server does not have yet. */
 export function useShownMeeting(page: MeetingPage): { shown: MeetingPage; unsent: Set<string> } {
-  const { kept } = useOutbox();
+  // How it is being sent does not change what is shown.
+  const kept = useSyncExternalStore(onChange, () => outbox().kept);
   // What was kept yesterday does not know that its day has come.
   const today = dayAt(useNow(60_000), page.meeting.startsAt);
   return useMemo(() => {

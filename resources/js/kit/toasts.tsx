@@ -1,5 +1,5 @@
 import { Toast } from 'radix-ui';
-import { createContext, type ReactNode, useCallback, useContext, useState } from 'react';
+import { createContext, type ReactNode, startTransition, useCallback, useContext, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 
 interface Notice {
@@ -22,7 +22,10 @@ export function Toasts({ children }: { children: ReactNode }) {
   const [notices, setNotices] = useState<Notice[]>([]);
   const tell = useCallback<Tell>((text, options = {}) => {
     const notice: Notice = { id: Math.random(), text, isProblem: options.isProblem ?? false, takeBack: options.takeBack };
-    setNotices([notice]); // one at a time, so that it never hides more than a strip of what is being worked on
+    // One at a time, so that it never hides more than a strip of what is being worked on; and after that itself was drawn.
+    startTransition(() => {
+      setNotices([notice]);
+    });
   }, []);
   const drop = (id: number) => {
     setNotices((all) => all.filter((one) => one.id !== id));

@@ -1,5 +1,5 @@
-import { useQueries, useQuery } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { useQueries, useQuery, type UseQueryResult } from '@tanstack/react-query';
+import { useEffect, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useParams } from 'react-router';
 import type { ClassPage, Form, MeetingPage } from '../../api/client';
@@ -12,7 +12,6 @@ import { Asked, Empty } from '../../kit/page';
 import { useNow } from '../../kit/useNow';
 import { Timeline } from '../../pictures/Timeline';
 import { formsBy } from '../meeting/formsBy';
-import { usePresence } from '../meeting/usePresence';
 import { costs } from './clock';
 import { RunningClass } from './RunningClass';
 import { lateness, start } from './run';
@@ -38,53 +37,45 @@ export function ClassPlace() {
   );
 }
 
+/** The forms that are read, the same list for as long as they are the same. */
+function combine(all: UseQueryResult<Form>[]): { first: UseQueryResult<Form> | undefined; ready: Form[] } {
+  return { first: all[0], ready: all.map((one) => one.data).filter((one): one is Form => one !== undefined) };
+}
+
 function WithForms({ page }: { page: MeetingPage }) {
-  const forms = useQueries({ queries: page.courses.map((one) => formQuery(one.formId, one.courseId)) });
+  const forms = useQueries({ queries: page.courses.map((one) => formQuery(one.formId, one.courseId)), combine });
   const tonight = useQuery(classQuery(page.meeting.id));
-  const first = forms[0];
-  const ready = forms.map((one) => one.data).filter((one): one is Form => one !== undefined);
-  if (first === undefined) return null;
-  return <Asked query={first}>{() => <Class page={page} forms={ready} tonight={tonight.data ?? null} />}</Asked>;
+  if (forms.first === undefined) return null;
+  return <Asked query={forms.first}>{() => <Class page={page} forms={forms.ready} tonight={tonight.data ?? null} />}</Asked>;
 }
 
 function Class({ page, forms, tonight }: { page: MeetingPage; forms: Form[]; tonight: ClassPage | null }) {
   const { t } = useTranslation();
   const person = useQuery(sessionQuery).data?.person?.id ?? '';
-  const { shown, unsent } = useShownMeeting(page);
   const form = forms[0] as Form;
-  const presence = usePresence(shown);
   const [run, change] = useRun(page.meeting.id, person);
+  const byCourse = useMemo(() => formsBy(page, forms), [page, forms]);
   useEffect(() => {
     document.title = `${t('class.title', { group: page.term.groupName })} · ${t('app.name')}`;
   }, [page.term.groupName, t]);
   if (run === undefined) return null;
   if (run !== null) {
-    return (
-      <RunningClass
-        page={shown}
-        form={form}
-        forms={formsBy(shown, forms)}
-        tonight={tonight}
-        presence={presence}
-        unsent={unsent}
-        run={run}
-        change={change}
-      />
-    );
+    return <RunningClass page={page} form={form} forms={byCourse} tonight={tonight} run={run} change={change} />;
   }
   return (
     <Before
-      page={shown}
+      of={page}
       onStart={(late) => {
-        change(() => start(shown.meeting, Date.now(), late));
+        change(() => start(page.meeting, Date.now(), late));
       }}
     />
   );
 }
 
 /** Before the clock runs: what there is tonight, and what starting now costs. */
-function Before({ page, onStart }: { page: MeetingPage; onStart: (late: number) => void }) {
+function Before({ of, onStart }: { of: MeetingPage; onStart: (late: number) => void }) {
   const { t } = useTranslation();
+  const { shown: page } = useShownMeeting(of);
   const now = useNow(5_000);
   const { meeting } = page;
   const isFuture = !meeting.isToday && !meeting.isPast;

@@ -1,8 +1,9 @@
 import { Dialog as RadixDialog } from 'radix-ui';
-import { type ReactNode, useEffect, useEffectEvent, useState } from 'react';
+import { type ComponentProps, memo, type ReactNode, useEffect, useEffectEvent, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import type { ClassPage, Form, MeetingPage } from '../../api/client';
+import { useShownMeeting } from '../../api/useOutbox';
 import { Button, ButtonLink } from '../../kit/controls';
 import { entryCall } from '../../kit/entryName';
 import { laterClock } from '../../kit/format';
@@ -12,7 +13,7 @@ import { sentence } from '../../messages/say';
 import { type BoxName, BOXES } from '../../pictures/Timeline';
 import { Attendance } from '../meeting/Attendance';
 import { Marking, type Way } from '../meeting/Marking';
-import type { Presence } from '../meeting/usePresence';
+import { usePresence } from '../meeting/usePresence';
 import { OutboxLine } from '../outbox/OutboxLine';
 import { ring } from './bell';
 import { type ClassClock, type Cost, costs, givesLast } from './clock';
@@ -25,13 +26,12 @@ interface Props {
   form: Form;
   forms: Record<string, Form>;
   tonight: ClassPage | null;
-  presence: Presence;
-  unsent: Set<string>;
   run: Run;
   change: (of: (run: Run | null) => Run | null) => void;
 }
 
 type Open = 'here' | 'mark' | 'stop' | 'time' | 'more' | null;
+type Begin = NonNullable<ComponentProps<typeof Marking>['start']>;
 const SOUND = 'gorvan.class.sound';
 
 /** Minutes and seconds of a countdown; over its time it counts up. */
@@ -41,10 +41,11 @@ export function countdown(seconds: number): string {
 }
 
 /** A class that runs: the clock, the movement now, and what is next, to be read from two metres. */
-export function RunningClass({ page, form, forms, tonight, presence, unsent, run, change }: Props) {
+export function RunningClass({ page, form, forms, tonight, run, change }: Props) {
   const { t } = useTranslation();
   const instant = useNow(500);
-  const [open, setOpen] = useState<Open>(null);
+  const [open, setOpenPanel] = useState<Open>(null);
+  const [begin, setBegin] = useState<Begin | undefined>(undefined);
   const [turned, setTurned] = useState<Record<string, boolean>>({});
   const [hasSound, setSound] = useState(() => localStorage.getItem(SOUND) === 'on');
   const [whom, setWhom] = useState<string | null>(null);
@@ -64,6 +65,12 @@ export function RunningClass({ page, form, forms, tonight, presence, unsent, run
   const remaining = left(run, instant);
   const nextBox = after(run, clock);
   const isOver = run.endedAt !== null;
+
+  /** Opens something beside the class; marking begins with what is gone through now. */
+  const setOpen = (what: Open) => {
+    setOpenPanel(what);
+    setBegin({ courseId: step?.courseId ?? page.courseId, passage: step?.passage ?? null, way: wayOf(what) });
+  };
 
   const goOn = () => {
     if (run.step < steps.length - 1) change((was) => was && at(was, was.step + 1));
@@ -257,7 +264,7 @@ export function RunningClass({ page, form, forms, tonight, presence, unsent, run
                     </span>
                   ))}
                   <span className="block text-base font-normal text-soft">
-                    {whom === place ? <Concerned page={page} presence={presence} /> : t('class.whom')}
+                    {whom === place ? <Concerned page={page} /> : t('class.whom')}
                   </span>
                 </button>
               ) : null}
@@ -308,17 +315,8 @@ export function RunningClass({ page, form, forms, tonight, presence, unsent, run
           setOpen(null);
         }}
       >
-        {open === 'here' ? <Attendance page={page} presence={presence} /> : null}
-        {open === 'mark' || open === 'stop' ? (
-          <Marking
-            page={page}
-            unsent={unsent}
-            forms={forms}
-            presence={presence}
-            tonight={tonight}
-            start={{ courseId: step?.courseId ?? page.courseId, passage: step?.passage ?? null, way: wayOf(open) }}
-          />
-        ) : null}
+        {open === 'here' ? <Here page={page} /> : null}
+        {open === 'mark' || open === 'stop' ? <Marks page={page} forms={forms} tonight={tonight} begin={begin} /> : null}
         {open === 'more' ? <div className="flex flex-col gap-2">{tools}</div> : null}
         {open === 'time' ? <Time run={run} clock={clock} instant={instant} change={change} /> : null}
       </Panel>
@@ -389,10 +387,39 @@ function Costs({ lost, over, isOverTime }: { lost: Cost[]; over: number; isOverT
   );
 }
 
+// What is marked and noted is read here and not by the class around it: a tap draws the marks again, and not the clock.
+
+const Here = memo(function Here({ page }: { page: MeetingPage }) {
+  const { shown } = useShownMeeting(page);
+  return <Attendance page={shown} presence={usePresence(shown)} />;
+});
+
+interface MarksProps {
+  page: MeetingPage;
+  forms: Record<string, Form>;
+  tonight: ClassPage | null;
+  begin: Begin | undefined;
+}
+const Marks = memo(function Marks({ page, forms, tonight, begin }: MarksProps) {
+  const { shown, unsent } = useShownMeeting(page);
+  return (
+    <Marking
+      page={shown}
+      unsent={unsent}
+      forms={forms}
+      presence={usePresence(shown)}
+      tonight={tonight}
+      {...(begin === undefined ? {} : { start: begin })}
+    />
+  );
+});
+
 /** Who must take care tonight. Their names show only when somebody asks: the class can read the tablet too. */
-function Concerned({ page, presence }: { page: MeetingPage; presence: Presence }) {
+function Concerned({ page }: { page: MeetingPage }) {
   const { t } = useTranslation();
-  const names = page.students
+  const { shown } = useShownMeeting(page);
+  const presence = usePresence(shown);
+  const names = shown.students
     .filter(({ id }) => presence.isHere(id) && (presence.of(id).isCareful || presence.of(id).isFirstTime))
     .map(({ name }) => name);
   return names.length === 0 ? t('class.nobodyCareful') : t('class.careful', { names: names.join(', ') });

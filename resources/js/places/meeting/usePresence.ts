@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import { v4 as uuid } from 'uuid';
 import type { Attendance, AttendanceNote, MeetingPage } from '../../api/client';
 import { outbox, post } from '../../api/outbox';
@@ -20,6 +21,10 @@ export function needsGuest(student: string): string[] {
 
 /** Who is at a meeting: everyone, until said otherwise. The page is the one that is shown. */
 export function usePresence(page: MeetingPage): Presence {
+  return useMemo(() => presenceOf(page), [page]);
+}
+
+function presenceOf(page: MeetingPage): Presence {
   const meeting = page.meeting.id;
   const of = (student: string) => attendanceOf(page, student);
   return {

@@ -5,7 +5,7 @@ import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { score } from '../../../../tests/pages/sample';
 import { type Score, Unreachable } from '../../api/client';
 import { device } from '../../api/device';
-import { closeOutbox, openOutbox } from '../../api/outbox';
+import { closeOutbox, openOutbox, outbox } from '../../api/outbox';
 import { Toasts } from '../../kit/toasts';
 import '../../messages';
 import { halves, type Scoring, useScore } from './useScore';
@@ -246,6 +246,9 @@ describe('saving as one goes', () => {
     await waitFor(() => {
       expect(scoring.undo).not.toBeNull();
     });
+    await waitFor(() => {
+      expect(outbox().kept).toEqual([]);
+    });
     unmount();
     open(score(3, { 1: { side: 'left' }, 2: { side: 'right' } }));
     act(() => scoring.undo?.());
@@ -263,6 +266,9 @@ describe('saving as one goes', () => {
     });
     set('e3', { side: 'left' });
     await answer(4, 200, score(6));
+    await waitFor(() => {
+      expect(scoring.undo).not.toBeNull();
+    });
     act(() => scoring.undo?.());
     expect((await request(5)).body).toEqual({ version: 6 });
   });
