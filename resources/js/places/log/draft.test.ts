@@ -120,6 +120,19 @@ describe('a class as the clock saw it', () => {
   });
 });
 
+test('of a class that still runs, what was not come to is as planned', () => {
+  const begins = Date.parse(meeting().startsAt);
+  const half = [2, 15].reduce((so, at) => next(so, begins + 60_000 * at), start(meeting(), begins, 0));
+  expect(did(fromPlan(page(), forms, half)).map((one) => [one.what, one.minutes])).toEqual([
+    ['warm_up', 15],
+    ['focus', 6],
+    ['reviewed', 15],
+    ['reviewed', undefined],
+    ['taught', 19],
+    ['run_through', 4],
+  ]);
+});
+
 describe('saying it otherwise', () => {
   test('taught only to here: the rest goes first next time', () => {
     const to = taughtTo(planned(), form(), 3);

@@ -81,8 +81,9 @@ function lessonMinutes(form: Form, lesson: Planned['lessons'][number], meeting: 
 export function fromPlan(page: Page, forms: Forms, run: Run | null): Draft {
   const { meeting } = page;
   const isOne = page.courses.length === 1;
+  // Of a class that still runs on this device, what was not come to is as planned; of one that is over, it was left out.
   const took = (box: string): number | null => {
-    if (run !== null) return minutesOf(run, box as 'new');
+    if (run !== null && (run.endedAt !== null || run.took[box] !== undefined)) return minutesOf(run, box as 'new');
     return meeting.boxes[box] ?? null;
   };
   const isLeftOut = (box: string): boolean => run !== null && (meeting.boxes[box] ?? 0) > 0 && took(box) === 0;
