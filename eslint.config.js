@@ -4,7 +4,7 @@ import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['public/build', 'vendor', 'node_modules', 'var', 'resources/js/api/schema.d.ts', 'test-results'] },
+  { ignores: ['public', 'vendor', 'node_modules', 'var', 'resources/js/api/schema.d.ts', 'test-results'] },
   js.configs.recommended,
   ...tseslint.configs.strict,
   a11y.flatConfigs.recommended,
