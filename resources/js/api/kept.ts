@@ -13,8 +13,8 @@ const FORM_DAYS = 14;
 const EVERY_MS = 1_000;
 
 /** Until when an answer is kept, null for one that is not. */
-function keptUntil(query: Query, now: number): number | null {
-  const [what, , course] = query.queryKey as [string, unknown, unknown];
+function keptUntil(query: Query, client: QueryClient, now: number): number | null {
+  const [what, id, course] = query.queryKey as [string, unknown, unknown];
   const dayAfter = (on: string) => Date.parse(`${on}T23:59:59Z`) + DAY_MS;
   switch (what) {
     case 'session':
@@ -22,8 +22,10 @@ function keptUntil(query: Query, now: number): number | null {
       return now + FORM_DAYS * DAY_MS;
     case 'meeting':
       return dayAfter((query.state.data as MeetingPage).meeting.on);
-    case 'class':
-      return now + FORM_DAYS * DAY_MS;
+    case 'class': {
+      const on = (client.getQueryData(['meeting', id]) as MeetingPage | undefined)?.meeting.on;
+      return on === undefined ? null : dayAfter(on);
+    }
     case 'form':
       return course === undefined ? null : now + FORM_DAYS * DAY_MS;
     default:
@@ -53,7 +55,7 @@ export function keepAnswers(client: QueryClient): () => void {
   const waiting = new Map<string, ReturnType<typeof setTimeout>>();
   const write = (query: Query) => {
     const person = (client.getQueryData(['session']) as Session | undefined)?.person?.id;
-    const until = query.state.data === undefined ? null : keptUntil(query, Date.now());
+    const until = query.state.data === undefined ? null : keptUntil(query, client, Date.now());
     if (person === undefined || until === null || until < Date.now()) return;
     const key = JSON.stringify(query.queryKey);
     void device.answers.put({ key, person, data: query.state.data, at: query.state.dataUpdatedAt, until }).catch(() => undefined); // full: the page goes on without

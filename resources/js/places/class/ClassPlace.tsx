@@ -45,13 +45,25 @@ function combine(all: UseQueryResult<Form>[]): { first: UseQueryResult<Form> | u
 function WithForms({ page }: { page: MeetingPage }) {
   const forms = useQueries({ queries: page.courses.map((one) => formQuery(one.formId, one.courseId)), combine });
   const tonight = useQuery(classQuery(page.meeting.id));
-  if (forms.first === undefined) return null;
-  return <Asked query={forms.first}>{() => <Class page={page} forms={forms.ready} tonight={tonight.data ?? null} />}</Asked>;
+  const person = useQuery(sessionQuery).data?.person?.id;
+  // A class is kept for the person who runs it, so they are known first.
+  if (forms.first === undefined || person === undefined) return null;
+  return (
+    <Asked query={forms.first}>
+      {() => <Class page={page} forms={forms.ready} tonight={tonight.data ?? null} person={person} />}
+    </Asked>
+  );
 }
 
-function Class({ page, forms, tonight }: { page: MeetingPage; forms: Form[]; tonight: ClassPage | null }) {
+interface ClassProps {
+  page: MeetingPage;
+  forms: Form[];
+  tonight: ClassPage | null;
+  person: string;
+}
+
+function Class({ page, forms, tonight, person }: ClassProps) {
   const { t } = useTranslation();
-  const person = useQuery(sessionQuery).data?.person?.id ?? '';
   const form = forms[0] as Form;
   const [run, change] = useRun(page.meeting.id, person);
   const byCourse = useMemo(() => formsBy(page, forms), [page, forms]);

@@ -1,3 +1,4 @@
+import { Feather } from 'lucide-react';
 import { Popover, Switch } from 'radix-ui';
 import { type FormEvent, useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -69,6 +70,20 @@ function Row({ page, student, presence }: { page: MeetingPage; student: { id: st
         </span>
       </label>
       {meeting.isHeld ? null : (
+        <button
+          type="button"
+          aria-pressed={of.isCareful}
+          aria-label={t('meeting.carefulOf', { name: student.name })}
+          title={t('meeting.carefulTonight')}
+          onClick={() => {
+            presence.note(student.id, { isCareful: !of.isCareful, isHere: true });
+          }}
+          className="flex min-h-14 min-w-11 shrink-0 items-center justify-center rounded text-soft aria-pressed:bg-straw-soft aria-pressed:text-ink"
+        >
+          <Feather size={20} strokeWidth={1.6} aria-hidden="true" />
+        </button>
+      )}
+      {meeting.isHeld ? null : (
         <Popover.Root>
           <Popover.Trigger
             aria-label={t('meeting.moreOf', { name: student.name })}
@@ -84,14 +99,6 @@ function Row({ page, student, presence }: { page: MeetingPage; student: { id: st
               style={{ boxShadow: 'var(--float)' }}
             >
               <p className="font-medium">{student.name}</p>
-              <Tick
-                checked={of.isCareful}
-                onTick={(is) => {
-                  presence.note(student.id, { isCareful: is, isHere: true });
-                }}
-              >
-                {t('meeting.carefulTonight')}
-              </Tick>
               <p className="text-sm text-soft">{t('meeting.carefulHint')}</p>
               {(['late', 'left'] as const).map((which) => (
                 <Minutes

@@ -1,0 +1,82 @@
+import 'fake-indexeddb/auto';
+import { QueryClient } from '@tanstack/react-query';
+import { afterEach, describe, expect, test, vi } from 'vitest';
+import { meeting, page } from '../../../tests/pages/sample';
+import { device } from './device';
+import { forgetAnswers, keepAnswers, restoreAnswers } from './kept';
+
+const today = new Date().toISOString().slice(0, 10);
+const session = { person: { id: 'ina', name: 'Ina' } };
+
+/** A client that was told some answers and wrote them down. */
+async function kept(answers: [unknown[], unknown][]): Promise<void> {
+  const client = new QueryClient();
+  const stop = keepAnswers(client);
+  for (const [key, data] of answers) client.setQueryData(key, data);
+  await vi.waitFor(async () => {
+    expect(await device.answers.count()).toBeGreaterThan(0);
+  }, 5000);
+  await new Promise((resolve) => setTimeout(resolve, 200));
+  stop();
+}
+
+afterEach(async () => {
+  await device.answers.clear();
+  await device.runs.clear();
+});
+
+describe('what is kept on the device', () => {
+  const tonight = page({ meeting: meeting({ id: 'tonight', on: today }) });
+
+  test('is there after a reload, as old as it is, and is asked for again', async () => {
+    await kept([
+      [['session'], session],
+      [['meeting', 'tonight'], tonight],
+      [['class', 'tonight'], { cards: [], watch: [], shown: 5, stops: [] }],
+      [['form', 'form', 'course'], { title: 'Tide stair' }],
+      [['form', 'form'], { title: 'not of a class' }],
+      [['groups'], []],
+    ]);
+    const fresh = new QueryClient();
+    await restoreAnswers(fresh);
+    const keys = fresh
+      .getQueryCache()
+      .getAll()
+      .map((query) => query.queryKey.join('/'));
+    expect(keys.sort()).toEqual(['class/tonight', 'form/form/course', 'meeting/tonight', 'session']);
+    const state = fresh.getQueryState(['meeting', 'tonight']);
+    expect(state?.data).toEqual(tonight);
+    expect(state?.isInvalidated).toBe(true);
+    expect(Date.now() - (state?.dataUpdatedAt ?? 0)).toBeLessThan(60_000);
+  });
+
+  test('is gone a day after the class', async () => {
+    await kept([
+      [['session'], session],
+      [['meeting', 'tonight'], tonight],
+    ]);
+    const later = new QueryClient();
+    await restoreAnswers(later, Date.parse(`${today}T23:59:59Z`) + 86_400_000 + 1);
+    expect(later.getQueryData(['meeting', 'tonight'])).toBeUndefined();
+    expect((await device.answers.toArray()).map((one) => one.key)).toEqual(['["session"]']);
+  });
+
+  test('is nothing of a class that has gone by, nor of somebody who is not signed in', async () => {
+    await kept([
+      [['session'], session],
+      [['meeting', 'old'], page({ meeting: meeting({ id: 'old', on: '2026-01-20' }) })],
+    ]);
+    expect((await device.answers.toArray()).map((one) => one.key)).toEqual(['["session"]']);
+  });
+
+  test('is dropped when somebody else signs in, and when one signs out', async () => {
+    await kept([
+      [['session'], session],
+      [['meeting', 'tonight'], tonight],
+    ]);
+    await forgetAnswers('ina');
+    expect(await device.answers.count()).toBe(2);
+    await forgetAnswers('bram');
+    expect(await device.answers.count()).toBe(0);
+  });
+});

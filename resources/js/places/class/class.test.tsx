@@ -1,0 +1,258 @@
+import 'fake-indexeddb/auto';
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, beforeAll, beforeEach, expect, test, vi } from 'vitest';
+import { form, meeting, page, student } from '../../../../tests/pages/sample';
+import { server } from '../../../../tests/pages/server';
+import { showAt } from '../../../../tests/pages/show';
+import type { ClassPage, CueCard, MeetingPage, Watch } from '../../api/client';
+import { device } from '../../api/device';
+import { closeOutbox, openOutbox, waiting } from '../../api/outbox';
+import '../../messages';
+import { MeetingPlace } from '../meeting/MeetingPlace';
+import { stillToWatch } from '../meeting/Watching';
+import { ClassPlace } from './ClassPlace';
+import { countdown } from './RunningClass';
+
+vi.mock('../../api/client', async (original) => ({
+  ...(await original<typeof import('../../api/client')>()),
+  api: (await import('../../../../tests/pages/server')).standIn,
+}));
+
+const card = (position: number, change: Partial<CueCard> = {}): CueCard => ({
+  position,
+  number: position,
+  title: `Movement ${String(position)}`,
+  alias: null,
+  repetition: null,
+  side: null,
+  own: null,
+  left: { code: 'side.left', with: {} },
+  right: { code: 'side.right', with: {} },
+  cues: [`cue ${String(position)}`],
+  breaths: [],
+  turn: null,
+  travel: [],
+  checks: [],
+  cautions: [],
+  needsSupport: false,
+  ...change,
+});
+const watch = (studentId: string, why: Watch['why'] = 'unsure'): Watch => ({
+  studentId,
+  courseId: 'course',
+  passage: { from: 1, to: 2 },
+  why,
+  since: why === 'never_marked' ? null : 1,
+  recall: 0.6,
+});
+const caution = {
+  code: 'cue.caution',
+  with: { for: { code: 'consideration.knee', with: {} }, do: { code: 'adaptation.smaller', with: {} } },
+};
+const tonight: ClassPage = {
+  cards: [
+    {
+      courseId: 'course',
+      facing: [card(1, { cautions: [caution] }), card(2), card(3), card(4)],
+      same: [card(1), card(2, { cues: ['the same way'] }), card(3), card(4)],
+    },
+  ],
+  watch: [watch('ada'), watch('bo', 'never_marked')],
+  shown: 1,
+  stops: [{ courseId: 'course', position: 2, focus: 'level_hips' }],
+};
+
+/** A class that began so many minutes ago. */
+function evening(minutesAgo: number, change: Partial<MeetingPage> = {}): MeetingPage {
+  const now = new Date(Date.now() - 60_000 * minutesAgo);
+  const startsAt = `${now.toISOString().slice(0, 19)}+00:00`;
+  return page({ meeting: meeting({ id: 'tonight', on: startsAt.slice(0, 10), startsAt }), ...change });
+}
+
+beforeAll(() => {
+  Element.prototype.hasPointerCapture = () => false;
+  Element.prototype.scrollIntoView = () => undefined;
+});
+beforeEach(async () => {
+  vi.stubGlobal('fetch', () => Promise.reject(new TypeError('no network')));
+  server.reset({
+    'GET /api/session': { person: { id: 'ina', name: 'Ina' }, school: {}, needsFounding: false },
+    'GET /api/meetings/{meeting}': evening(0),
+    'GET /api/meetings/{meeting}/class': tonight,
+    'GET /api/forms/{form}': form(),
+  });
+  await openOutbox('ina');
+});
+afterEach(async () => {
+  cleanup();
+  closeOutbox();
+  await Promise.all([device.commands.clear(), device.runs.clear(), device.leases.clear()]);
+  vi.unstubAllGlobals();
+});
+const routes = [
+  { path: '/meetings/:meeting/floor', Component: ClassPlace },
+  { path: '/meetings/:meeting', Component: MeetingPlace },
+];
+const start = async () => {
+  showAt('/meetings/tonight/floor', routes);
+  fireEvent.click(await screen.findByRole('button', { name: /^Start/ }));
+  return screen.findByTestId('floor');
+};
+const key = (name: string) => fireEvent.keyDown(document.body, { key: name });
+
+test('a countdown counts down, and up when it is over', () => {
+  expect([countdown(605), countdown(59), countdown(0), countdown(-75)]).toEqual(['10:05', '0:59', '0:00', '+1:15']);
+});
+
+test('begun late it says before what that costs, and the boxes begin with what is left', async () => {
+  server.answers['GET /api/meetings/{meeting}'] = evening(6);
+  showAt('/meetings/tonight/floor', routes);
+  expect(await screen.findByText(/Run-through falls to 0 min · Review falls to 13 min/)).toBeTruthy();
+  fireEvent.click(screen.getByRole('button', { name: 'Start, 6 minutes late' }));
+  await screen.findByTestId('floor');
+  expect(screen.getByText(/Run-through falls away \(4 min\) · Review 13 of 15 min/)).toBeTruthy();
+});
+
+test('a foot switch goes through the movements pass by pass, then on to the next box, and back takes it back', async () => {
+  await start();
+  for (let box = 0; box < 3; box++) key('Enter');
+  const box = () => screen.getByTestId('box').textContent;
+  const movement = () => screen.getByTestId('movement').textContent;
+  expect([box(), movement()]).toEqual(['Review', '1 Movement 1']);
+  key('PageDown');
+  expect(movement()).toBe('2 Movement 2');
+  for (let step = 0; step < 4; step++) key('PageDown');
+  expect(screen.getByText(/time 3 of 3/)).toBeTruthy();
+  key('PageDown');
+  expect(box()).toBe('New');
+  key('PageUp');
+  expect(box()).toBe('Review');
+  key('ArrowUp');
+  expect(movement()).toBe('1 Movement 1');
+});
+
+test('M turns one movement and not the next', async () => {
+  await start();
+  for (let box = 0; box < 3; box++) key('Enter');
+  key('PageDown');
+  expect(screen.getByText('cue 2')).toBeTruthy();
+  key('m');
+  expect(screen.getByText('the same way')).toBeTruthy();
+  key('PageDown');
+  expect(screen.getByText(/You mirror them/)).toBeTruthy();
+});
+
+test('cautions stand large; whom they concern shows only when it is asked', async () => {
+  const note = { isHere: true, isCareful: true, isFirstTime: false, late: null, left: null, at: null };
+  server.answers['GET /api/meetings/{meeting}'] = evening(0, { attendance: { bo: note } });
+  await start();
+  for (let box = 0; box < 3; box++) key('Enter');
+  const told = screen.getByRole('button', { name: /knee/i });
+  expect(told.textContent).not.toContain('Bo');
+  fireEvent.click(told);
+  expect(told.textContent).toContain('Careful tonight: Bo');
+});
+
+test('a class that was begun goes on where it was after a reload, and ends with its log', async () => {
+  await start();
+  key('Enter');
+  await waitFor(async () => {
+    expect(await device.runs.count()).toBe(1);
+  });
+  cleanup();
+  showAt('/meetings/tonight/floor', routes);
+  expect((await screen.findByTestId('box')).textContent).toBe('Warm-up');
+  for (let box = 0; box < 6; box++) key('Enter');
+  expect(await screen.findByText('The class is over')).toBeTruthy();
+  expect(screen.getByRole('link', { name: 'Say what it held' }).getAttribute('href')).toBe('/meetings/tonight/log');
+});
+
+test.each([
+  ['held', { isHeld: true }, 'This class is logged already.'],
+  ['cancelled', { state: 'cancelled' as const }, 'This class is cancelled.'],
+  ['without a plan', { boxes: {} }, 'This class has no plan yet'],
+])('a class that is %s cannot be run, and says why', async (_, change, says) => {
+  const of = evening(0);
+  server.answers['GET /api/meetings/{meeting}'] = { ...of, meeting: { ...of.meeting, ...change } };
+  showAt('/meetings/tonight/floor', routes);
+  expect(await screen.findByText(new RegExp(says))).toBeTruthy();
+  expect(screen.queryByRole('button', { name: /^Start/ })).toBeNull();
+});
+
+test('who was marked or is away is not to be looked at; the overdue beyond those shown are named', () => {
+  const all = { ...tonight, watch: [watch('ada'), watch('bo'), watch('cy', 'never_marked')] };
+  const names = (is: { shown: Watch[]; overdue: Watch[] }) => [
+    is.shown.map((one) => one.studentId),
+    is.overdue.map((one) => one.studentId),
+  ];
+  expect(
+    names(
+      stillToWatch(
+        all,
+        () => true,
+        () => false,
+      ),
+    ),
+  ).toEqual([['ada'], ['cy']]);
+  expect(
+    names(
+      stillToWatch(
+        all,
+        (id) => id !== 'ada',
+        (id) => id === 'bo',
+      ),
+    ),
+  ).toEqual([['cy'], []]);
+  expect(
+    names(
+      stillToWatch(
+        null,
+        () => true,
+        () => false,
+      ),
+    ),
+  ).toEqual([[], []]);
+});
+
+test('in marking: all not marked yet, a sweep that takes back, one student, and a stop check', async () => {
+  showAt('/meetings/tonight?on=mark', routes);
+  const level = (name: RegExp | string, what: string) =>
+    within(screen.getByRole('group', { name })).getByRole('button', { name: what });
+  await screen.findByRole('group', { name: 'Ada' });
+  fireEvent.click(level('Ada', 'Alone'));
+  fireEvent.click(level(/^All 2 not marked yet/, 'Cued'));
+  expect(level('Ada', 'Alone').getAttribute('aria-pressed')).toBe('true'); // only who was not marked
+  expect(level('Bo', 'Cued').getAttribute('aria-pressed')).toBe('true');
+  expect(waiting().map((one) => (one.command.kind === 'marks' ? one.command.marks.length : 0))).toEqual([2, 4]);
+  await userEvent.click(screen.getByRole('radio', { name: 'Sweep' }));
+  const bo = screen.getByRole('button', { name: /^Bo/ });
+  expect(bo.getAttribute('aria-pressed')).toBe('true');
+  await userEvent.click(bo);
+  expect(bo.getAttribute('aria-pressed')).toBe('false');
+  await userEvent.click(screen.getByRole('radio', { name: 'By student' }));
+  expect(level('4. Movement 4', 'Alone').getAttribute('aria-pressed')).toBe('true'); // Ada
+  expect(screen.getByRole('group', { name: '1. Movement 1, Left' })).toBeTruthy(); // done on both sides: apart
+  await userEvent.click(screen.getByRole('radio', { name: 'Stop check' }));
+  expect(screen.getByRole('region', { name: 'Stop check' }).textContent).toContain('Movement 2Are the hips level?');
+});
+
+test('who is here: careful, late, a guest; a name that is there already is asked about', async () => {
+  server.answers['GET /api/meetings/{meeting}'] = evening(12, { students: [student('Ada'), student('Bo')] });
+  showAt('/meetings/tonight?on=here', routes);
+  await userEvent.click(await screen.findByRole('button', { name: 'Ada: careful tonight' }));
+  expect(screen.getByText('careful tonight')).toBeTruthy();
+  await userEvent.click(screen.getByRole('button', { name: 'More of Bo: late, left' }));
+  await userEvent.click(screen.getByRole('checkbox', { name: 'Came late' }));
+  expect(screen.getAllByText('came after 12 minutes')).toBeTruthy(); // as late as it is now
+  await userEvent.keyboard('{Escape}');
+  await userEvent.type(screen.getByLabelText('Somebody else is here'), '  bo ');
+  await userEvent.click(screen.getByRole('button', { name: 'A guest' }));
+  expect(screen.getByRole('alert').textContent).toContain('is on the list already');
+  await userEvent.clear(screen.getByLabelText('Somebody else is here'));
+  await userEvent.type(screen.getByLabelText('Somebody else is here'), 'Una  Webb');
+  await userEvent.click(screen.getByRole('button', { name: 'First time' }));
+  expect(screen.getByText('Una Webb')).toBeTruthy();
+  expect(screen.getByText('3 of 3 here')).toBeTruthy();
+  expect(waiting().map((one) => one.command.kind)).toEqual(['attendance', 'attendance', 'guest']);
+});
