@@ -1,3 +1,7 @@
+/*
+ * What the tests of a whole class share. Those (`whole-…`) come last: each makes a class of tonight, which then stands on Today
+ * beside the demo's.
+ */
 import { expect, type Page } from '@playwright/test';
 import { open } from './teacher';
 

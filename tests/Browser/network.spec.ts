@@ -42,7 +42,7 @@ test('marks made while the network is away wait on the device, survive a reload,
   await expectMarked('Bastian O.', 'Alone');
   await expectMarked('Corisande V.', 'Alone');
   await expectMarked('Anwen T.', 'Cued');
-  expect(sent).toHaveLength(4);
+  await expect.poll(() => sent.length).toBe(4);
   expect(sent[0]).toBe(sent[1]); // the very same ids again
 
   // The server has each mark once.

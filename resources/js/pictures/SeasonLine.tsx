@@ -9,6 +9,8 @@ interface Props {
   meetings: Season[];
   closures: Closure[];
   current?: string;
+  /** Whose, where a page shows several. */
+  group?: string;
   /** The day of a showing, which is flagged. */
   showing?: string | null;
   /** Stands around each tick, where lessons are carried along the line. */
@@ -24,14 +26,17 @@ function showTick(tick: HTMLElement | null): void {
 }
 
 /** A thin line along the top of everything inside a term: a tick for each meeting, hatched where there is no class. */
-export function SeasonLine({ meetings, closures, current, showing = null, around = (_, tick) => tick }: Props) {
+export function SeasonLine({ meetings, closures, current, group, showing = null, around = (_, tick) => tick }: Props) {
   const { t } = useTranslation();
   const ticks: Tick[] = [
     ...meetings.map((meeting): Tick => ({ kind: 'meeting', on: meeting.on, meeting })),
     ...closures.map((closure): Tick => ({ kind: 'closed', on: closure.from })),
   ].sort((a, b) => a.on.localeCompare(b.on));
   return (
-    <nav aria-label={t('meeting.season')} className="no-print mb-5 relative overflow-x-auto border-b border-line">
+    <nav
+      aria-label={group === undefined ? t('meeting.season') : t('meeting.seasonOf', { group })}
+      className="no-print mb-5 relative overflow-x-auto border-b border-line"
+    >
       <ol className="m-0 flex min-w-max list-none p-0">
         {ticks.map((tick) =>
           tick.kind === 'closed' ? (

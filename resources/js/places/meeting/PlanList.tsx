@@ -134,9 +134,9 @@ export function PlanList({ meeting, form, forms = {}, isLarge = false }: Props) 
         ))}
       </ol>
       <Warnings title={t('terms.warnings')} lines={meeting.notes.map(sentence)} />
-      <aside aria-label={t('plan.careTitle')} className="my-4 border-l-4 border-river px-4 py-1 text-sm text-soft">
+      <div role="note" aria-label={t('plan.careTitle')} className="my-4 border-l-4 border-river px-4 py-1 text-sm text-soft">
         <strong className="text-ink">{t('plan.careTitle')}.</strong> {t('plan.care')}
-      </aside>
+      </div>
     </>
   );
 }

@@ -13,7 +13,7 @@ import { useOutboxNews } from '../useOutboxNews';
 import { MeetingPlace } from './MeetingPlace';
 
 let shown: MeetingPage;
-/** Added to the clock, so that a second press is no double click. */
+/** The clock stands still, and is moved on by so many milliseconds, so that a second press is no double click. */
 let now = 0;
 let posted: { url: string; body: unknown }[] = [];
 vi.mock('../../api/client', async (original) => ({
@@ -27,8 +27,8 @@ vi.mock('../../api/client', async (original) => ({
 beforeEach(async () => {
   posted = [];
   now = 0;
-  const clock = performance.now.bind(performance);
-  vi.spyOn(performance, 'now').mockImplementation(() => clock() + now);
+  const stopped = performance.now();
+  vi.spyOn(performance, 'now').mockImplementation(() => stopped + now);
   queryClient.clear();
   vi.stubGlobal('fetch', async (request: Request) => {
     const body = JSON.parse(await request.text()) as { id?: string };

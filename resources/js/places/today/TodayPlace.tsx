@@ -124,7 +124,7 @@ function Tonight({ page }: { page: TonightPage }) {
             .join(' · ') || t('today.allReady', { of });
   return (
     <section className="mb-14" aria-label={term.groupName}>
-      <SeasonLine meetings={page.season} closures={page.closures} current={meeting.id} />
+      <SeasonLine meetings={page.season} closures={page.closures} current={meeting.id} group={page.term.groupName} />
       <Page
         title={`${term.groupName}, ${clock(meeting.startsAt)}`}
         kicker={

@@ -79,6 +79,8 @@ test('500 marks through 60 cuts, reloads and a killed server are there once each
   browser,
   storageState,
 }) => {
+  // Five hundred requests and what cuts them; a busy machine is slow, not wrong.
+  test.setTimeout(1_200_000);
   const server = new Server(await freePort());
   await server.start();
   const context = await browser.newContext({
@@ -162,7 +164,7 @@ test('500 marks through 60 cuts, reloads and a killed server are there once each
           .click({ timeout: 1000 })
           .catch(() => undefined);
       expect(open).toBe(0);
-    }).toPass({ timeout: 240_000 });
+    }).toPass({ timeout: 600_000 });
 
     const stored = (
       await call<{ marks: { id: string; studentId: string; entryId: string; support: string; at: string }[] }>(
