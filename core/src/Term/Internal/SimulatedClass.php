@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Term\Internal;
 
+use Gorvan\Core\Memory\Draw;
 use Gorvan\Core\Memory\Evidence;
 use Gorvan\Core\Memory\MemoryModel;
 use Gorvan\Core\Memory\MemoryState;
@@ -19,11 +20,6 @@ final class SimulatedClass
 {
     /** So many memories at least stand for a class. */
     private const LEAST_COPIES = 64;
-
-    /** Draws are read from the first 52 bits of a hash. */
-    private const HEX_DIGITS = 13;
-
-    private const DRAWS = 2 ** 52;
 
     public readonly int $count;
 
@@ -89,8 +85,7 @@ final class SimulatedClass
     {
         $present = [];
         foreach ($this->students as $at => $student) {
-            $bits = substr(hash('sha256', "$this->seed|$student->id|$date|{$this->copies[$at]}"), 0, self::HEX_DIGITS);
-            if (hexdec($bits) / self::DRAWS < $student->comes) {
+            if (Draw::of("$this->seed|$student->id|$date|{$this->copies[$at]}") < $student->comes) {
                 $present[] = $at;
             }
         }
