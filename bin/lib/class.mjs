@@ -100,13 +100,13 @@ console.log(
 // The class is kept on the device, then opened without a network on a slow processor.
 await page.goto('/');
 await page.evaluate(() => navigator.serviceWorker.ready);
-await page.waitForTimeout(6000);
 await page.goto(`/meetings/${tonight.id}/floor`);
 await page
   .getByRole('button', { name: /^Start/ })
   .first()
   .click();
 await page.getByTestId('floor').waitFor();
+await page.waitForTimeout(3000); // what was answered is written down a second later
 const slow = await context.newCDPSession(page);
 await slow.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
 await context.setOffline(true);

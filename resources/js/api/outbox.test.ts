@@ -77,6 +77,31 @@ describe('the outbox', () => {
     await posting;
   });
 
+  test('has what was posted in the moment before the page is reloaded, which the database had not written yet', async () => {
+    const put = vi.spyOn(device.commands, 'put').mockReturnValue(new Promise(() => undefined) as never);
+    void post(marks('a'));
+    void post(here(true));
+    void post(here(false));
+    closeOutbox();
+    put.mockRestore();
+    expect(await device.commands.count()).toBe(0);
+    await openOutbox('somebody else');
+    expect(waiting()).toEqual([]);
+    closeOutbox();
+    answers.push(lost, lost);
+    await openOutbox('ina');
+    expect(waiting().map((one) => name(one.command))).toEqual(['a', 'attendance']);
+    await flush();
+    expect(await device.commands.count()).toBe(2);
+    expect(Object.keys(localStorage)).toEqual([]); // written down now
+    answers.length = 0;
+    answers.push(ok([]), ok([]));
+    await flush();
+    expect(told.slice(-2)).toEqual(['a sent', 'attendance sent']);
+    expect(asked.at(-1)?.body).toContain('"isHere":false');
+    expect(await device.commands.count()).toBe(0);
+  });
+
   test('keeps what cannot be sent, and sends it again later, oldest first and the same', async () => {
     answers.push(lost, lost, lost);
     await post(marks('a'));

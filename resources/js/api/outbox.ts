@@ -4,6 +4,7 @@ import { isPassing, Problem, send, Unreachable } from './client';
 import { type Command, keyOf, type Kept, wire } from './commands';
 import { device } from './device';
 import { giveLeaseBack, takeLease } from './lease';
+import { note, notedOf, unnote } from './noted';
 
 /**
  * What was done here and has not reached the server: commands, kept in this browser, sent one after the other by one tab
@@ -97,7 +98,10 @@ export async function openOutbox(person: string): Promise<void> {
     gone.clear();
     set({ kept: [], link: 'fine', sending: null });
   }
+  const noted = notedOf(person);
+  for (const one of noted) unwritten.set(one.id, one);
   await read();
+  for (const one of noted) void write(one);
   watch(person);
   void flush();
 }
@@ -155,8 +159,10 @@ export async function post(command: Command, needs: string[] = []): Promise<stri
 }
 
 async function write(kept: Kept): Promise<void> {
+  note(kept);
   try {
     await device.commands.put(kept);
+    unnote(kept);
     if (unwritten.get(kept.id)?.revision === kept.revision) unwritten.delete(kept.id);
   } catch {
     // A full or forbidden store: it is sent all the same, and said to live only as long as this tab.
@@ -216,6 +222,7 @@ async function rebase(form: string, version: number): Promise<void> {
 
 async function remove(kept: Kept): Promise<void> {
   gone.set(kept.id, kept.revision);
+  unnote(kept);
   await device
     .transaction('rw', device.commands, async () => {
       const now = await device.commands.get(kept.id);

@@ -1,5 +1,6 @@
-import { useMemo, useSyncExternalStore } from 'react';
+import { startTransition, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import type { MeetingPage } from './client';
+import type { Kept } from './commands';
 import { onChange, outbox, type Outbox } from './outbox';
 import { dayAt, useNow } from '../kit/useNow';
 import { shownMeeting, waitingMarks } from './shown';
@@ -7,10 +8,40 @@ import { shownMeeting, waitingMarks } from './shown';
 /** What waits to be sent, and how the server can be reached. */
 export const useOutbox = (): Outbox => useSyncExternalStore(onChange, outbox);
 
-/** A meeting as it is to be shown, and which of its marks the server does not have yet. */
-export function useShownMeeting(page: MeetingPage): { shown: MeetingPage; unsent: Set<string> } {
+interface Shown {
+  shown: MeetingPage;
+  /** Which of its marks the server does not have yet. */
+  unsent: Set<string>;
+}
+
+/** A meeting as it is to be shown. */
+export function useShownMeeting(page: MeetingPage): Shown {
   // How it is being sent does not change what is shown.
-  const kept = useSyncExternalStore(onChange, () => outbox().kept);
+  return useShown(
+    page,
+    useSyncExternalStore(onChange, () => outbox().kept),
+  );
+}
+
+/**
+ * The same, for what takes long to draw: in slices, so that no touch holds the page up. Whatever is done there has to ask
+ * the outbox and not what is drawn, which may be a few frames older.
+ */
+export function useMarkedMeeting(page: MeetingPage): Shown {
+  const [kept, setKept] = useState(() => outbox().kept);
+  useEffect(() => {
+    const take = () => {
+      startTransition(() => {
+        setKept(outbox().kept);
+      });
+    };
+    take(); // what came in since it was drawn first
+    return onChange(take);
+  }, []);
+  return useShown(page, kept);
+}
+
+function useShown(page: MeetingPage, kept: Kept[]): Shown {
   // What was kept yesterday does not know that its day has come.
   const today = dayAt(useNow(60_000), page.meeting.startsAt);
   return useMemo(() => {

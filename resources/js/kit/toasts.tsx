@@ -43,7 +43,8 @@ export function Toasts({ children }: { children: ReactNode }) {
               if (!open) drop(notice.id);
             }}
             className={`flex items-center gap-3 rounded border-l-4 bg-sheet px-4 py-2 text-ink ${notice.isProblem ? 'border-persimmon' : 'border-pine'}`}
-            style={{ boxShadow: 'var(--float)' }}
+            // Also while a dialog beside it is open or closing, which takes the pointer from everything else.
+            style={{ boxShadow: 'var(--float)', pointerEvents: 'auto' }}
           >
             <Toast.Description className="grow text-[0.95rem]">{notice.text}</Toast.Description>
             {notice.takeBack ? (

@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
-import { cleanup, render, screen, waitFor, within } from '@testing-library/react';
+import { act, cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { ReactElement } from 'react';
 import { MemoryRouter } from 'react-router';
@@ -62,11 +62,11 @@ const show = (element: ReactElement) =>
 
 function Class({ data, tab }: { data: MeetingPage; tab: 'mark' | 'here' }) {
   const known = useQuery({ ...meetingQuery('tonight'), initialData: data, staleTime: Infinity }).data;
-  const { shown, unsent } = useShownMeeting(known);
+  const { shown } = useShownMeeting(known);
   const presence = usePresence(shown);
   useOutboxNews();
   return tab === 'mark' ? (
-    <Marking page={shown} unsent={unsent} forms={{ course: form() }} presence={presence} tonight={null} />
+    <Marking page={known} forms={{ course: form() }} tonight={null} />
   ) : (
     <Attendance page={shown} presence={presence} />
   );
@@ -91,6 +91,27 @@ describe('marking', () => {
     expect(new Set(marks.map((mark) => mark.id)).size).toBe(2);
     expect(level('Ada', 'Alone').getAttribute('aria-pressed')).toBe('true');
     expect(level('Bo', 'Alone').getAttribute('aria-pressed')).toBe('false');
+  });
+
+  test('a touch that comes before the last one is drawn knows of it', async () => {
+    show(<Class data={page()} tab="mark" />);
+    act(() => {
+      level('Ada', 'Alone').click();
+      within(screen.getByRole('group', { name: /not marked yet/ }))
+        .getByRole('button', { name: 'Cued' })
+        .click();
+    });
+    await waitFor(() => {
+      expect(level('Bo', 'Cued').getAttribute('aria-pressed')).toBe('true');
+    });
+    expect(level('Ada', 'Alone').getAttribute('aria-pressed')).toBe('true');
+    act(() => {
+      level('Bo', 'Leading').click();
+      fireEvent.keyDown(level('Bo', 'Leading'), { key: '0' });
+    });
+    await waitFor(() => {
+      expect(level('Bo', 'Cued').getAttribute('aria-pressed')).toBe('true');
+    });
   });
 
   test('another passage and a side can be chosen', async () => {

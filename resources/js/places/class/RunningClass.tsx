@@ -316,7 +316,9 @@ export function RunningClass({ page, form, forms, tonight, run, change }: Props)
         }}
       >
         {open === 'here' ? <Here page={page} /> : null}
-        {open === 'mark' || open === 'stop' ? <Marks page={page} forms={forms} tonight={tonight} begin={begin} /> : null}
+        {open === 'mark' || open === 'stop' ? (
+          <Marking page={page} forms={forms} tonight={tonight} {...(begin === undefined ? {} : { start: begin })} />
+        ) : null}
         {open === 'more' ? <div className="flex flex-col gap-2">{tools}</div> : null}
         {open === 'time' ? <Time run={run} clock={clock} instant={instant} change={change} /> : null}
       </Panel>
@@ -392,26 +394,6 @@ function Costs({ lost, over, isOverTime }: { lost: Cost[]; over: number; isOverT
 const Here = memo(function Here({ page }: { page: MeetingPage }) {
   const { shown } = useShownMeeting(page);
   return <Attendance page={shown} presence={usePresence(shown)} />;
-});
-
-interface MarksProps {
-  page: MeetingPage;
-  forms: Record<string, Form>;
-  tonight: ClassPage | null;
-  begin: Begin | undefined;
-}
-const Marks = memo(function Marks({ page, forms, tonight, begin }: MarksProps) {
-  const { shown, unsent } = useShownMeeting(page);
-  return (
-    <Marking
-      page={shown}
-      unsent={unsent}
-      forms={forms}
-      presence={usePresence(shown)}
-      tonight={tonight}
-      {...(begin === undefined ? {} : { start: begin })}
-    />
-  );
 });
 
 /** Who must take care tonight. Their names show only when somebody asks: the class can read the tablet too. */

@@ -44,7 +44,7 @@ export function ByPassage({ students, passage, side, marks }: Props) {
           isUnsent={false}
           about={about}
           onLevel={(support) => {
-            marks.mark(open, passage, side, support);
+            marks.markRest(students, passage, side, support);
           }}
         />
       ) : null}
@@ -52,7 +52,7 @@ export function ByPassage({ students, passage, side, marks }: Props) {
       {/* eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions */}
       <ul className="m-0 list-none border-t border-line p-0" onKeyDown={onKey}>
         {students.map((student) => (
-          <li key={student.id} data-student={student.id}>
+          <li key={student.id} data-student={student.id} className="row-of-many">
             <Row
               name={student.name}
               glyph={weakestIn(student, passage)}

@@ -40,7 +40,7 @@ export function ByStudent({ form, students, marks, state }: Props) {
             return (
               <li
                 key={`${entry.id}${side ?? ''}`}
-                className="grid items-center gap-x-2 border-b border-line pb-0.5 sm:grid-cols-[11rem_1fr] sm:pb-0 lg:grid-cols-[16rem_1fr]"
+                className="row-of-many grid items-center gap-x-2 border-b border-line pb-0.5 sm:grid-cols-[11rem_1fr] sm:pb-0 lg:grid-cols-[16rem_1fr]"
               >
                 <span className="min-w-0 leading-tight break-words">{name}</span>
                 <LevelButtons

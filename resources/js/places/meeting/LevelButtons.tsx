@@ -29,12 +29,12 @@ export function LevelButtons({ label, level, onLevel, isUnsent = false }: Props)
             onClick={() => {
               onLevel(support);
             }}
-            className={`relative flex min-h-14 min-w-0 flex-col items-center justify-center gap-0.5 overflow-hidden rounded border px-0.5 text-[0.68rem] leading-tight lg:flex-row lg:gap-2 lg:px-1 lg:text-[0.95rem] ${
+            className={`relative flex min-h-14 min-w-0 flex-col items-center justify-center gap-0.5 rounded border px-0.5 text-[0.68rem] leading-tight lg:flex-row lg:gap-2 lg:px-1 lg:text-[0.95rem] ${
               isOn ? 'border-pine bg-straw-soft font-semibold' : 'border-line bg-sheet'
             }`}
           >
             <ReedGlyph reed={{ segments: at + 1, sureness: isOn ? 'solid' : 'outlined' }} size={24} />
-            <span className="max-w-full truncate">{t(`support.${support}`)}</span>
+            <span className="max-w-full break-words">{t(`support.${support}`)}</span>
             {isOn && isUnsent ? (
               <span
                 aria-hidden="true"

@@ -2,6 +2,7 @@ import { Popover } from 'radix-ui';
 import { memo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { ClassPage, Form, MeetingPage, Passage } from '../../api/client';
+import { useMarkedMeeting } from '../../api/useOutbox';
 import { Button } from '../../kit/controls';
 import { Segmented } from '../../kit/Segmented';
 import { partOf } from '../../pictures/coursePart';
@@ -13,18 +14,16 @@ import { stateIn } from './stateIn';
 import { StopCheck } from './StopCheck';
 import { Sweep } from './Sweep';
 import { type MarkedSide, markedEntries, useMarks } from './useMarks';
-import type { Presence } from './usePresence';
+import { type Presence, usePresence } from './usePresence';
 import { Watching } from './Watching';
 
 export const WAYS = ['passage', 'sweep', 'student', 'stop'] as const;
 export type Way = (typeof WAYS)[number];
 
 interface Props {
+  /** As the server said it: what was done since is put to it here. */
   page: MeetingPage;
-  /** Ids of the marks the server does not have yet. */
-  unsent: Set<string>;
   forms: Record<string, Form>;
-  presence: Presence;
   /** Whom to look at and where to stop; null while it is not known. */
   tonight: ClassPage | null;
   start?: { courseId: string; passage: Passage | null; way: Way };
@@ -50,9 +49,11 @@ function stateTonight(page: MeetingPage, courseId: string): (position: number) =
   return (position) => (isIn(position, lessons) ? 'now' : isIn(position, [recap, runThrough, ...review]) ? 'known' : 'plain');
 }
 
-/** Marking: what is looked at stays in sight, and each tap is one student. The clock beside it does not draw it again. */
-export const Marking = memo(function Marking({ page, unsent, forms, presence, tonight, start }: Props) {
+/** Marking: what is looked at stays in sight, and each tap is one student. What stands beside it is not drawn again for it. */
+export const Marking = memo(function Marking({ page: said, forms, tonight, start }: Props) {
   const { t } = useTranslation();
+  const { shown: page, unsent } = useMarkedMeeting(said);
+  const presence = usePresence(page);
   const [courseId, setCourse] = useState(start?.courseId ?? page.courseId);
   const [look, setLook] = useState<{ courseId: string; passage: Passage } | null>(null);
   const form = forms[courseId];
@@ -93,6 +94,8 @@ export const Marking = memo(function Marking({ page, unsent, forms, presence, to
 });
 
 interface InCourseProps extends Omit<Props, 'forms' | 'start'> {
+  unsent: Set<string>;
+  presence: Presence;
   form: Form;
   courseId: string;
   passage: Passage | null;

@@ -65,7 +65,7 @@ function Class({ page, form, forms }: { page: MeetingPage; form: Form; forms: Re
   const { t } = useTranslation();
   const [search, setSearch] = useSearchParams();
   const tonight = useQuery(classQuery(page.meeting.id));
-  const { shown, unsent } = useShownMeeting(page);
+  const { shown } = useShownMeeting(page);
   const { meeting, term } = shown;
   const presence = usePresence(shown);
   const wanted = tabs.find((tab) => tab === search.get('on')) ?? 'plan';
@@ -137,7 +137,7 @@ function Class({ page, form, forms }: { page: MeetingPage; form: Form; forms: Re
             {isFuture ? (
               <p className="text-soft">{t('meeting.future')}</p>
             ) : (
-              <Marking page={shown} unsent={unsent} forms={forms} presence={presence} tonight={tonight.data ?? null} />
+              <Marking page={page} forms={forms} tonight={tonight.data ?? null} />
             )}
           </Tabs.Content>
         </Tabs.Root>

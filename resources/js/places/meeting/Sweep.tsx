@@ -28,7 +28,7 @@ export function Sweep({ students, passage, side, marks }: Props) {
         <Button
           disabled={open.length === 0}
           onClick={() => {
-            marks.mark(open, passage, side, level);
+            marks.markRest(students, passage, side, level);
           }}
         >
           {open.length === 0
@@ -43,7 +43,7 @@ export function Sweep({ students, passage, side, marks }: Props) {
           const at = given === null ? 0 : LADDER.indexOf(given as Support);
           const isOn = given === level;
           return (
-            <li key={student.id}>
+            <li key={student.id} className="row-of-many">
               <button
                 type="button"
                 aria-pressed={isOn}

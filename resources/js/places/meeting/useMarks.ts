@@ -3,6 +3,7 @@ import { useTranslation } from 'react-i18next';
 import { monotonicFactory } from 'ulid';
 import type { Entry, Form, Mark, MeetingPage, Passage, Student } from '../../api/client';
 import { outbox, post } from '../../api/outbox';
+import { shownMeeting } from '../../api/shown';
 import { useTell } from '../../kit/toasts';
 import type { Support } from '../../pictures/reed';
 import { momentOf } from './moment';
@@ -20,6 +21,8 @@ export interface Marks {
   /** Whether what is shown of them waits to be sent. */
   isUnsent: (student: string, passage: Passage, side: MarkedSide) => boolean;
   mark: (students: Student[], passage: Passage, side: MarkedSide, support: Support) => void;
+  /** The same, of those of them who are not marked yet when it is touched. */
+  markRest: (students: Student[], passage: Passage, side: MarkedSide, support: Support) => void;
   takeBack: (student: Student, passage: Passage, side: MarkedSide) => void;
 }
 
@@ -55,8 +58,10 @@ export function useMarks(page: MeetingPage, unsent: Set<string>, form: Form, des
   const latest = useMemo(() => latestMarks(page.marks), [page.marks]);
   const seen = useMemo(() => new Set(page.marks.map((mark) => mark.studentId)), [page.marks]);
 
-  const on = (student: string, passage: Passage, side: MarkedSide): Mark[] =>
-    markedEntries(form, passage).flatMap((entry) => latest.get(place(student, entry.id, side)) ?? []);
+  const on = (student: string, passage: Passage, side: MarkedSide, among = latest): Mark[] =>
+    markedEntries(form, passage).flatMap((entry) => among.get(place(student, entry.id, side)) ?? []);
+  // What the last touch did may not be drawn yet.
+  const now = () => latestMarks(shownMeeting(page, outbox().kept).marks);
 
   function takeBackIds(ids: string[], said: string) {
     const at = new Date().toISOString();
@@ -70,6 +75,41 @@ export function useMarks(page: MeetingPage, unsent: Set<string>, form: Form, des
     tell(said);
   }
 
+  function mark(students: Student[], passage: Passage, side: MarkedSide, support: Support) {
+    const at = momentOf(meeting);
+    const marks: Mark[] = students.flatMap((student) =>
+      markedEntries(form, passage).map((entry) => ({
+        id: ulid(),
+        studentId: student.id,
+        entryId: entry.id,
+        side,
+        support,
+        at,
+      })),
+    );
+    if (marks.length === 0) return;
+    void post(
+      { kind: 'marks', meeting: meeting.id, marks },
+      students.flatMap((student) => needsGuest(student.id)),
+    );
+    const [first] = students;
+    const level = { support: t(`support.${support}`), passage: describe(passage) };
+    const said =
+      students.length === 1
+        ? t('meeting.marked', { name: first?.name ?? '', ...level })
+        : t('meeting.markedMany', { count: students.length, ...level });
+    tell(said, {
+      takeBack: () => {
+        takeBackIds(
+          marks.map((mark) => mark.id),
+          students.length === 1
+            ? t('meeting.takenBack', { name: first?.name ?? '' })
+            : t('meeting.takenBackMany', { count: students.length }),
+        );
+      },
+    });
+  }
+
   return {
     levelOf(student, passage, side) {
       const marks = on(student, passage, side);
@@ -80,42 +120,18 @@ export function useMarks(page: MeetingPage, unsent: Set<string>, form: Form, des
     isMarked: (student, passage, side) => on(student, passage, side).length > 0,
     wasSeen: (student) => seen.has(student),
     isUnsent: (student, passage, side) => on(student, passage, side).some((mark) => unsent.has(mark.id)),
-    mark(students, passage, side, support) {
-      const at = momentOf(meeting);
-      const marks: Mark[] = students.flatMap((student) =>
-        markedEntries(form, passage).map((entry) => ({
-          id: ulid(),
-          studentId: student.id,
-          entryId: entry.id,
-          side,
-          support,
-          at,
-        })),
+    mark,
+    markRest(students, passage, side, support) {
+      const marked = now();
+      mark(
+        students.filter((student) => on(student.id, passage, side, marked).length === 0),
+        passage,
+        side,
+        support,
       );
-      if (marks.length === 0) return;
-      void post(
-        { kind: 'marks', meeting: meeting.id, marks },
-        students.flatMap((student) => needsGuest(student.id)),
-      );
-      const [first] = students;
-      const level = { support: t(`support.${support}`), passage: describe(passage) };
-      const said =
-        students.length === 1
-          ? t('meeting.marked', { name: first?.name ?? '', ...level })
-          : t('meeting.markedMany', { count: students.length, ...level });
-      tell(said, {
-        takeBack: () => {
-          takeBackIds(
-            marks.map((mark) => mark.id),
-            students.length === 1
-              ? t('meeting.takenBack', { name: first?.name ?? '' })
-              : t('meeting.takenBackMany', { count: students.length }),
-          );
-        },
-      });
     },
     takeBack(student, passage, side) {
-      const ids = on(student.id, passage, side).map((mark) => mark.id);
+      const ids = on(student.id, passage, side, now()).map((one) => one.id);
       if (ids.length > 0) takeBackIds(ids, t('meeting.takenBack', { name: student.name }));
     },
   };
