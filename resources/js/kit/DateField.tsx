@@ -5,6 +5,7 @@ import { useTranslation } from 'react-i18next';
 import { field, type FieldProps, Labelled } from './controls';
 import { monthLater, readDay, readTime, weeksOf } from './dates';
 import { day } from './format';
+import { Floating } from './Floating';
 
 interface DateProps extends FieldProps {
   /** `YYYY-MM-DD`, empty for none. */
@@ -102,83 +103,75 @@ function MonthChoice({
       >
         <CalendarDays size={18} aria-hidden="true" />
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          align="end"
-          sideOffset={2}
-          collisionPadding={8}
-          className="z-50 rounded bg-sheet p-3 text-ink"
-          style={{ boxShadow: 'var(--float)' }}
-        >
-          <div className="mb-1 flex items-center justify-between">
-            <button
-              type="button"
-              className="inline-flex size-11 items-center justify-center"
-              aria-label={t('app.monthBefore')}
-              onClick={() => {
-                setMonth(monthLater(month, -1));
-              }}
-            >
-              <ChevronLeft size={18} aria-hidden="true" />
-            </button>
-            <span aria-live="polite" className="font-medium">
-              {day(`${month}-01`, 'month')}
-            </span>
-            <button
-              type="button"
-              className="inline-flex size-11 items-center justify-center"
-              aria-label={t('app.monthAfter')}
-              onClick={() => {
-                setMonth(monthLater(month, 1));
-              }}
-            >
-              <ChevronRight size={18} aria-hidden="true" />
-            </button>
-          </div>
-          <table ref={grid} className="border-collapse">
-            <thead>
-              <tr>
-                {(weeksOf(month)[0] ?? []).map((on) => (
-                  <th key={on} scope="col" className="text-sm font-normal text-soft">
-                    {day(on, 'weekday').slice(0, 2)}
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {weeksOf(month).map((week) => (
-                <tr key={week[0]}>
-                  {week.map((on) => {
-                    const isOut = (min !== undefined && min !== '' && on < min) || (max !== undefined && max !== '' && on > max);
-                    return (
-                      <td key={on} className="p-0">
-                        <button
-                          type="button"
-                          data-day={on}
-                          disabled={isOut}
-                          tabIndex={on === chosen ? 0 : -1}
-                          aria-pressed={on === value}
-                          aria-label={day(on, 'long')}
-                          className={`size-11 rounded disabled:opacity-40 aria-pressed:bg-pine aria-pressed:text-on-pine ${on.startsWith(month) ? '' : 'text-soft'} ${on === today ? 'font-bold underline' : ''}`}
-                          onKeyDown={(event) => {
-                            walk(event, on);
-                          }}
-                          onClick={() => {
-                            onValue(on);
-                            setOpen(false);
-                          }}
-                        >
-                          {Number(on.slice(8))}
-                        </button>
-                      </td>
-                    );
-                  })}
-                </tr>
+      <Floating align="end" className="p-3">
+        <div className="mb-1 flex items-center justify-between">
+          <button
+            type="button"
+            className="inline-flex size-11 items-center justify-center"
+            aria-label={t('app.monthBefore')}
+            onClick={() => {
+              setMonth(monthLater(month, -1));
+            }}
+          >
+            <ChevronLeft size={18} aria-hidden="true" />
+          </button>
+          <span aria-live="polite" className="font-medium">
+            {day(`${month}-01`, 'month')}
+          </span>
+          <button
+            type="button"
+            className="inline-flex size-11 items-center justify-center"
+            aria-label={t('app.monthAfter')}
+            onClick={() => {
+              setMonth(monthLater(month, 1));
+            }}
+          >
+            <ChevronRight size={18} aria-hidden="true" />
+          </button>
+        </div>
+        <table ref={grid} className="border-collapse">
+          <thead>
+            <tr>
+              {(weeksOf(month)[0] ?? []).map((on) => (
+                <th key={on} scope="col" className="text-sm font-normal text-soft">
+                  {day(on, 'weekday').slice(0, 2)}
+                </th>
               ))}
-            </tbody>
-          </table>
-        </Popover.Content>
-      </Popover.Portal>
+            </tr>
+          </thead>
+          <tbody>
+            {weeksOf(month).map((week) => (
+              <tr key={week[0]}>
+                {week.map((on) => {
+                  const isOut = (min !== undefined && min !== '' && on < min) || (max !== undefined && max !== '' && on > max);
+                  return (
+                    <td key={on} className="p-0">
+                      <button
+                        type="button"
+                        data-day={on}
+                        disabled={isOut}
+                        tabIndex={on === chosen ? 0 : -1}
+                        aria-pressed={on === value}
+                        aria-label={day(on, 'long')}
+                        className={`size-11 rounded disabled:opacity-40 aria-pressed:bg-pine aria-pressed:text-on-pine ${on.startsWith(month) ? '' : 'text-soft'} ${on === today ? 'font-bold underline' : ''}`}
+                        onKeyDown={(event) => {
+                          walk(event, on);
+                        }}
+                        onClick={() => {
+                          onValue(on);
+                          setOpen(false);
+                        }}
+                      >
+                        {Number(on.slice(8))}
+                      </button>
+                    </td>
+                  );
+                })}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </Floating>
     </Popover.Root>
   );
 }

@@ -1,6 +1,7 @@
 import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
+import { Floating } from './Floating';
 
 interface Props {
   /** What is explained, for whoever does not see what the button stands beside. */
@@ -21,16 +22,7 @@ export function Why({ about, children, label }: Props) {
       >
         {label ?? t('app.why')}
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          sideOffset={2}
-          collisionPadding={12}
-          className="z-40 max-w-sm rounded border-l-4 border-river bg-sheet px-4 py-3 text-[0.95rem] text-ink"
-          style={{ boxShadow: 'var(--float)' }}
-        >
-          {children}
-        </Popover.Content>
-      </Popover.Portal>
+      <Floating className="max-w-sm border-l-4 border-river px-4 py-3 text-[0.95rem]">{children}</Floating>
     </Popover.Root>
   );
 }

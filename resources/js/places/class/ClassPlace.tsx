@@ -1,17 +1,15 @@
-import { useQueries, useQuery, type UseQueryResult } from '@tanstack/react-query';
-import { useEffect, useMemo } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useParams } from 'react-router';
-import type { ClassPage, Form, MeetingPage } from '../../api/client';
-import { classQuery, formQuery, meetingQuery, sessionQuery } from '../../api/queries';
+import type { Form, MeetingPage } from '../../api/client';
+import { classQuery, sessionQuery } from '../../api/queries';
 import { useShownMeeting } from '../../api/useOutbox';
-import { AsOf } from '../../kit/AsOf';
 import { Button, ButtonLink } from '../../kit/controls';
 import { clock } from '../../kit/format';
-import { Asked, Empty } from '../../kit/page';
+import { Empty } from '../../kit/page';
 import { useNow } from '../../kit/useNow';
 import { Timeline } from '../../pictures/Timeline';
-import { formsBy } from '../meeting/formsBy';
+import { OpenedClass } from '../meeting/OpenedClass';
 import { costs } from './clock';
 import { RunningClass } from './RunningClass';
 import { lateness, start } from './run';
@@ -19,60 +17,31 @@ import { useRun } from './useRun';
 
 /** A class on the floor: a screen of its own, on whatever this device keeps. */
 export function ClassPlace() {
-  const { meeting = '' } = useParams();
-  const query = useQuery(meetingQuery(meeting));
   return (
     <main id="page">
-      <Asked query={query}>
-        {(page) => (
-          <>
-            <WithForms key={page.meeting.id} page={page} />
-            <div className="fixed inset-x-2 top-1 z-20 empty:hidden">
-              <AsOf query={query} />
-            </div>
-          </>
-        )}
-      </Asked>
+      <OpenedClass age="fixed inset-x-2 top-1 z-20">{(page, forms) => <Class page={page} forms={forms} />}</OpenedClass>
     </main>
   );
 }
 
-/** The forms that are read, the same list for as long as they are the same. */
-function combine(all: UseQueryResult<Form>[]): { first: UseQueryResult<Form> | undefined; ready: Form[] } {
-  return { first: all[0], ready: all.map((one) => one.data).filter((one): one is Form => one !== undefined) };
-}
-
-function WithForms({ page }: { page: MeetingPage }) {
-  const forms = useQueries({ queries: page.courses.map((one) => formQuery(one.formId, one.courseId)), combine });
-  const tonight = useQuery(classQuery(page.meeting.id));
+function Class({ page, forms }: { page: MeetingPage; forms: Record<string, Form> }) {
   const person = useQuery(sessionQuery).data?.person?.id;
   // A class is kept for the person who runs it, so they are known first.
-  if (forms.first === undefined || person === undefined) return null;
-  return (
-    <Asked query={forms.first}>
-      {() => <Class page={page} forms={forms.ready} tonight={tonight.data ?? null} person={person} />}
-    </Asked>
-  );
+  return person === undefined ? null : <ClassOf page={page} forms={forms} person={person} />;
 }
 
-interface ClassProps {
-  page: MeetingPage;
-  forms: Form[];
-  tonight: ClassPage | null;
-  person: string;
-}
-
-function Class({ page, forms, tonight, person }: ClassProps) {
+function ClassOf({ page, forms, person }: { page: MeetingPage; forms: Record<string, Form>; person: string }) {
   const { t } = useTranslation();
-  const form = forms[0] as Form;
+  const tonight = useQuery(classQuery(page.meeting.id)).data ?? null;
   const [run, change] = useRun(page.meeting.id, person);
-  const byCourse = useMemo(() => formsBy(page, forms), [page, forms]);
   useEffect(() => {
     document.title = `${t('class.title', { group: page.term.groupName })} · ${t('app.name')}`;
   }, [page.term.groupName, t]);
   if (run === undefined) return null;
   if (run !== null) {
-    return <RunningClass page={page} form={form} forms={byCourse} tonight={tonight} run={run} change={change} />;
+    return (
+      <RunningClass page={page} form={forms[page.courseId] as Form} forms={forms} tonight={tonight} run={run} change={change} />
+    );
   }
   return (
     <Before

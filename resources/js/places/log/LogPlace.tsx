@@ -1,20 +1,19 @@
-import { useQueries, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { ulid } from 'ulid';
 import type { ClassLog, Form, MeetingPage } from '../../api/client';
 import { outbox } from '../../api/outbox';
-import { formQuery, logQuery, meetingQuery } from '../../api/queries';
+import { logQuery } from '../../api/queries';
 import { useOutbox, useShownMeeting } from '../../api/useOutbox';
-import { AsOf } from '../../kit/AsOf';
 import { ButtonLink } from '../../kit/controls';
 import { day } from '../../kit/format';
 import { Notice } from '../../kit/Notice';
 import { Asked, Empty, Page } from '../../kit/page';
 import type { Run } from '../class/run';
 import { runOf } from '../class/useRun';
-import { formsBy } from '../meeting/formsBy';
+import { OpenedClass } from '../meeting/OpenedClass';
 import { useLogs } from '../meeting/useLogs';
 import { Moved } from './Moved';
 import { fromLog, fromPlan, toLog, withAddition } from './draft';
@@ -22,26 +21,7 @@ import { Telling } from './Telling';
 
 /** What a class did hold: said in two minutes, looked at, or corrected. */
 export function LogPlace() {
-  const { meeting = '' } = useParams();
-  const query = useQuery(meetingQuery(meeting));
-  return (
-    <Asked query={query}>
-      {(page) => (
-        <>
-          <AsOf query={query} />
-          <WithForms key={page.meeting.id} page={page} />
-        </>
-      )}
-    </Asked>
-  );
-}
-
-function WithForms({ page }: { page: MeetingPage }) {
-  const forms = useQueries({ queries: page.courses.map((one) => formQuery(one.formId, one.courseId)) });
-  const ready = forms.map((one) => one.data).filter((one): one is Form => one !== undefined);
-  const first = forms[0];
-  if (first === undefined || ready.length < forms.length) return first ? <Asked query={first}>{() => null}</Asked> : null;
-  return <WithLog page={page} forms={formsBy(page, ready)} />;
+  return <OpenedClass needsAll>{(page, forms) => <WithLog page={page} forms={forms} />}</OpenedClass>;
 }
 
 /** The log that stands, on the device or on the server; and what this device saw of the class. */

@@ -5,6 +5,7 @@ import { useTranslation } from 'react-i18next';
 import type { MeetingPage } from '../../api/client';
 import { Button, ButtonLink, field, Tick } from '../../kit/controls';
 import { Empty } from '../../kit/page';
+import { Floating } from '../../kit/Floating';
 import type { Presence } from './usePresence';
 
 /** Who is here, by exception: everyone is, until said otherwise. */
@@ -91,29 +92,22 @@ function Row({ page, student, presence }: { page: MeetingPage; student: { id: st
           >
             …
           </Popover.Trigger>
-          <Popover.Portal>
-            <Popover.Content
-              align="end"
-              collisionPadding={8}
-              className="z-50 flex w-72 flex-col gap-2 rounded border border-line bg-sheet p-4"
-              style={{ boxShadow: 'var(--float)' }}
-            >
-              <p className="font-medium">{student.name}</p>
-              <p className="text-sm text-soft">{t('meeting.carefulHint')}</p>
-              {(['late', 'left'] as const).map((which) => (
-                <Minutes
-                  key={which}
-                  label={t(`meeting.${which === 'late' ? 'cameLate' : 'leftEarly'}`)}
-                  value={of[which]}
-                  most={meeting.minutes}
-                  now={minutesSince(meeting.startsAt, meeting.minutes)}
-                  onValue={(minutes) => {
-                    presence.note(student.id, { [which]: minutes, isHere: true });
-                  }}
-                />
-              ))}
-            </Popover.Content>
-          </Popover.Portal>
+          <Floating align="end" className="flex w-72 flex-col gap-2 border border-line p-4">
+            <p className="font-medium">{student.name}</p>
+            <p className="text-sm text-soft">{t('meeting.carefulHint')}</p>
+            {(['late', 'left'] as const).map((which) => (
+              <Minutes
+                key={which}
+                label={t(`meeting.${which === 'late' ? 'cameLate' : 'leftEarly'}`)}
+                value={of[which]}
+                most={meeting.minutes}
+                now={minutesSince(meeting.startsAt, meeting.minutes)}
+                onValue={(minutes) => {
+                  presence.note(student.id, { [which]: minutes, isHere: true });
+                }}
+              />
+            ))}
+          </Floating>
         </Popover.Root>
       )}
     </li>

@@ -5,6 +5,7 @@ import type { ClassPage, Form, MeetingPage, Passage } from '../../api/client';
 import { useMarkedMeeting } from '../../api/useOutbox';
 import { Button } from '../../kit/controls';
 import { Segmented } from '../../kit/Segmented';
+import { Floating } from '../../kit/Floating';
 import { partOf } from '../../pictures/coursePart';
 import { type CellState, Ribbon } from '../../pictures/Ribbon';
 import { ByPassage } from './ByPassage';
@@ -213,38 +214,30 @@ function PassageChoice({ offered, chosen, onChoose, words, children }: ChoicePro
           <span className="text-sm text-pine underline underline-offset-4">{t('meeting.change')}</span>
         </button>
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          align="start"
-          sideOffset={4}
-          collisionPadding={8}
-          className="z-50 max-h-[75vh] w-[min(46rem,calc(100vw-1rem))] overflow-y-auto rounded border border-line bg-sheet p-4"
-          style={{ boxShadow: 'var(--float)' }}
-        >
-          <div className="mb-3 flex flex-wrap gap-2" role="radiogroup" aria-label={t('meeting.passage')}>
-            {offered.map(({ label, passage }) => (
-              <Popover.Close asChild key={`${label}${String(passage.from)}`}>
-                <button
-                  type="button"
-                  role="radio"
-                  aria-checked={isChosen(passage)}
-                  onClick={() => {
-                    onChoose({ from: passage.from, to: passage.to });
-                  }}
-                  className="min-h-14 rounded border border-line px-4 text-left aria-checked:border-pine aria-checked:bg-pine aria-checked:text-on-pine"
-                >
-                  <span className="block text-sm opacity-85">{label}</span>
-                  <strong className="font-medium">{words.numbers(passage)}</strong>
-                </button>
-              </Popover.Close>
-            ))}
-          </div>
-          {children}
-          <Popover.Close asChild>
-            <Button look="primary">{t('meeting.markThis')}</Button>
-          </Popover.Close>
-        </Popover.Content>
-      </Popover.Portal>
+      <Floating align="start" className="max-h-[75vh] w-[min(46rem,calc(100vw-1rem))] overflow-y-auto border border-line p-4">
+        <div className="mb-3 flex flex-wrap gap-2" role="radiogroup" aria-label={t('meeting.passage')}>
+          {offered.map(({ label, passage }) => (
+            <Popover.Close asChild key={`${label}${String(passage.from)}`}>
+              <button
+                type="button"
+                role="radio"
+                aria-checked={isChosen(passage)}
+                onClick={() => {
+                  onChoose({ from: passage.from, to: passage.to });
+                }}
+                className="min-h-14 rounded border border-line px-4 text-left aria-checked:border-pine aria-checked:bg-pine aria-checked:text-on-pine"
+              >
+                <span className="block text-sm opacity-85">{label}</span>
+                <strong className="font-medium">{words.numbers(passage)}</strong>
+              </button>
+            </Popover.Close>
+          ))}
+        </div>
+        {children}
+        <Popover.Close asChild>
+          <Button look="primary">{t('meeting.markThis')}</Button>
+        </Popover.Close>
+      </Floating>
     </Popover.Root>
   );
 }

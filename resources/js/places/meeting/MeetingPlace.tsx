@@ -1,15 +1,14 @@
-import { useQueries, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { Tabs } from 'radix-ui';
 import { useTranslation } from 'react-i18next';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { ulid } from 'ulid';
 import type { Form, MeetingPage } from '../../api/client';
-import { classQuery, formQuery, meetingQuery } from '../../api/queries';
+import { classQuery } from '../../api/queries';
 import { useShownMeeting } from '../../api/useOutbox';
-import { AsOf } from '../../kit/AsOf';
 import { Button, ButtonLink } from '../../kit/controls';
 import { clock, day } from '../../kit/format';
-import { Asked, Page } from '../../kit/page';
+import { Page } from '../../kit/page';
 import { meetingKind } from '../../pictures/meetingKind';
 import { Ribbon } from '../../pictures/Ribbon';
 import { SeasonLine } from '../../pictures/SeasonLine';
@@ -18,8 +17,8 @@ import { fromPlan, toLog } from '../log/draft';
 import { BeingPlanned } from '../terms/BeingPlanned';
 import { Attendance } from './Attendance';
 import { Marking } from './Marking';
+import { OpenedClass } from './OpenedClass';
 import { PlanList } from './PlanList';
-import { formsBy } from './formsBy';
 import { stateIn } from './stateIn';
 import { useLogs } from './useLogs';
 import { usePresence } from './usePresence';
@@ -28,37 +27,7 @@ const tabs = ['plan', 'here', 'mark'] as const;
 
 /** One class: its plan to the minute, who is here, and what they needed. */
 export function MeetingPlace() {
-  const { meeting = '' } = useParams();
-  const query = useQuery(meetingQuery(meeting));
-  return (
-    <Asked query={query}>
-      {(page) => (
-        <>
-          <AsOf query={query} />
-          <WithForm key={page.meeting.id} page={page} />
-        </>
-      )}
-    </Asked>
-  );
-}
-
-function WithForm({ page }: { page: MeetingPage }) {
-  const query = useQuery(formQuery(page.formId, page.courseId));
-  const others = useQueries({ queries: page.courses.slice(1).map((one) => formQuery(one.formId, one.courseId)) });
-  return (
-    <Asked query={query}>
-      {(form) => (
-        <Class
-          page={page}
-          form={form}
-          forms={formsBy(
-            page,
-            [form, ...others.map((one) => one.data)].filter((one): one is Form => one !== undefined),
-          )}
-        />
-      )}
-    </Asked>
-  );
+  return <OpenedClass>{(page, forms) => <Class page={page} form={forms[page.courseId] as Form} forms={forms} />}</OpenedClass>;
 }
 
 function Class({ page, form, forms }: { page: MeetingPage; form: Form; forms: Record<string, Form> }) {

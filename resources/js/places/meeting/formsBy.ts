@@ -1,7 +1,7 @@
 import type { Form } from '../../api/client';
 
-/** The forms of a meeting by their course; those that are not read yet are not among them. */
-export function formsBy(page: { courses: { courseId: string }[] }, forms: Form[]): Record<string, Form> {
+/** The forms of a meeting, in the order of its courses, by their course; those that are not read yet are not among them. */
+export function formsBy(page: { courses: { courseId: string }[] }, forms: (Form | undefined)[]): Record<string, Form> {
   const by: Record<string, Form> = {};
   page.courses.forEach((one, at) => {
     const form = forms[at];

@@ -1,0 +1,46 @@
+import { useQueries, useQuery, type UseQueryResult } from '@tanstack/react-query';
+import { type ReactNode, useMemo } from 'react';
+import { useParams } from 'react-router';
+import type { Form, MeetingPage } from '../../api/client';
+import { formQuery, meetingQuery } from '../../api/queries';
+import { AsOf } from '../../kit/AsOf';
+import { Asked } from '../../kit/page';
+import { formsBy } from './formsBy';
+
+interface Props {
+  /** Whether every form of the evening is needed; else the first is enough, and the others come when they are read. */
+  needsAll?: boolean;
+  /** Where the age of what is shown stands. */
+  age?: string;
+  children: (page: MeetingPage, forms: Record<string, Form>) => ReactNode;
+}
+
+/** The class of the address, with the forms of its evening, as far as they are known here. */
+export function OpenedClass({ needsAll = false, age = '', children }: Props) {
+  const { meeting = '' } = useParams();
+  const query = useQuery(meetingQuery(meeting));
+  return (
+    <Asked query={query}>
+      {(page) => (
+        <>
+          <div className={`empty:hidden ${age}`}>
+            <AsOf query={query} />
+          </div>
+          <WithForms key={page.meeting.id} page={page} needsAll={needsAll}>
+            {children}
+          </WithForms>
+        </>
+      )}
+    </Asked>
+  );
+}
+
+/** The same list for as long as the forms are the same. */
+const combine = (all: UseQueryResult<Form>[]) => ({ all, ready: all.map((one) => one.data) });
+
+function WithForms({ page, needsAll, children }: Required<Pick<Props, 'needsAll' | 'children'>> & { page: MeetingPage }) {
+  const { all, ready } = useQueries({ queries: page.courses.map((one) => formQuery(one.formId, one.courseId)), combine });
+  const forms = useMemo(() => formsBy(page, ready), [page, ready]);
+  const open = (needsAll ? all : all.slice(0, 1)).find((one) => one.data === undefined);
+  return open === undefined ? children(page, forms) : <Asked query={open}>{() => null}</Asked>;
+}
