@@ -12,7 +12,7 @@ import '../../messages';
 import { MeetingPlace } from '../meeting/MeetingPlace';
 import { stillToWatch } from '../meeting/Watching';
 import { ClassPlace } from './ClassPlace';
-import { countdown } from './RunningClass';
+import { countdown } from './ClockFace';
 
 vi.mock('../../api/client', async (original) => ({
   ...(await original<typeof import('../../api/client')>()),

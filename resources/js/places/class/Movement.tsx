@@ -1,0 +1,114 @@
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import type { CueCard, Entry, Form, MeetingPage } from '../../api/client';
+import { useShownMeeting } from '../../api/useOutbox';
+import { entryCall } from '../../kit/entryName';
+import { sided } from '../../kit/sided';
+import { sentence } from '../../messages/say';
+import { usePresence } from '../meeting/usePresence';
+import type { Run } from './run';
+import type { Step } from './steps';
+
+interface Props {
+  page: MeetingPage;
+  /** The form of the step; undefined where the box has no step. */
+  form: Form | undefined;
+  run: Run;
+  step: Step | undefined;
+  card: CueCard | undefined;
+  /** What comes after it in this box. */
+  following: Entry | undefined;
+  /** Whether its cues are said as one stands in the same direction. */
+  isTurned: boolean;
+  onTurn: () => void;
+}
+
+/** What is done now, with its cues and cautions, to be read from two metres. */
+export function Movement({ page, form, run, step, card, following, isTurned, onTurn }: Props) {
+  const { t } = useTranslation();
+  const [asksWhom, setAsksWhom] = useState(false);
+  const entry = step === undefined ? undefined : form?.entries[step.position - 1];
+  return (
+    <div className="flex min-h-0 flex-col overflow-y-auto px-3 py-1 sm:px-6">
+      <div className="my-auto">
+        <div className="flex flex-wrap items-baseline gap-x-6">
+          <p className="text-[clamp(1rem,3vmin,1.6rem)] text-soft">
+            {step === undefined
+              ? t(`class.hint.${run.box}`)
+              : t(step.passes > 1 ? 'class.passage' : 'class.passageOnce', {
+                  from: entryCall(form?.entries[step.passage.from - 1]),
+                  to: entryCall(form?.entries[step.passage.to - 1]),
+                  pass: step.pass,
+                  passes: step.passes,
+                })}
+          </p>
+          {card === undefined ? null : (
+            <button
+              type="button"
+              onClick={onTurn}
+              aria-keyshortcuts="M"
+              className="min-h-11 text-left text-[clamp(1rem,3vmin,1.5rem)] text-pine underline underline-offset-4 sm:min-h-14"
+            >
+              {t(isTurned ? 'class.sameWay' : 'class.mirrored')}
+            </button>
+          )}
+        </div>
+        <p className="font-serif text-[clamp(2rem,9vmin,5rem)] leading-[1.08] font-semibold break-words" data-testid="movement">
+          {entry?.number == null ? '' : <span className="text-pine">{entry.number} </span>}
+          {entry?.title ?? t(`class.doing.${run.box}`)}
+          {card?.side ? <span className="text-[0.6em] font-normal"> · {t(`forms.sides.${card.side as 'left'}`)}</span> : null}
+        </p>
+        {card === undefined ? (
+          entry === undefined ? null : (
+            <p className="text-soft">{t('class.noCues')}</p>
+          )
+        ) : (
+          <>
+            <ul className="m-0 list-none p-0 text-[clamp(1.25rem,5vmin,2.9rem)] leading-snug">
+              {card.cues.map((cue) => (
+                <li key={cue}>{sided(cue, card)}</li>
+              ))}
+            </ul>
+            {card.cautions.length > 0 ? (
+              <button
+                type="button"
+                onClick={() => {
+                  setAsksWhom(!asksWhom);
+                }}
+                aria-expanded={asksWhom}
+                className="mt-2 min-h-14 border-l-8 border-persimmon bg-straw-soft px-4 py-2 text-left text-[clamp(1.2rem,4.4vmin,2.5rem)] leading-tight font-medium"
+              >
+                {card.cautions.map((caution) => (
+                  <span key={sided(sentence(caution), card)} className="block">
+                    {sided(sentence(caution), card)}
+                  </span>
+                ))}
+                <span className="block text-base font-normal text-soft">
+                  {asksWhom ? <Concerned page={page} /> : t('class.whom')}
+                </span>
+              </button>
+            ) : null}
+          </>
+        )}
+        {following ? (
+          <p className="mt-2 text-[clamp(1rem,3.4vmin,1.9rem)] text-soft" data-testid="following">
+            {t('class.following', {
+              title: [following.number, following.title].filter((one) => one !== null).join(' '),
+            })}
+          </p>
+        ) : null}
+      </div>
+    </div>
+  );
+}
+
+/** Who must take care tonight. Their names show only when somebody asks: the class can read the tablet too. */
+function Concerned({ page }: { page: MeetingPage }) {
+  const { t } = useTranslation();
+  const { shown } = useShownMeeting(page);
+  const presence = usePresence(shown);
+  const names = shown.students
+    .filter(({ id }) => presence.isHere(id) && (presence.of(id).isCareful || presence.of(id).isFirstTime))
+    .map(({ name }) => name);
+  return names.length === 0 ? t('class.nobodyCareful') : t('class.careful', { names: names.join(', ') });
+}
