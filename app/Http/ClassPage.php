@@ -6,10 +6,12 @@ namespace App\Http;
 
 use App\Actions\GroupStandings;
 use App\Actions\TaughtEntries;
+use App\Http\Data\CellData;
 use App\Http\Data\ClassCardsData;
 use App\Http\Data\ClassData;
 use App\Http\Data\CueCardData;
 use App\Http\Data\PassageData;
+use App\Http\Data\StoodData;
 use App\Http\Data\StopData;
 use App\Http\Data\WatchData;
 use App\Models\Course;
@@ -49,7 +51,7 @@ final class ClassPage
     {
         $today = $this->school->today();
         $plan = $meeting->planned();
-        $cards = $points = $passages = $placed = $recalls = [];
+        $cards = $points = $passages = $placed = $recalls = $stood = [];
         /** @var \Illuminate\Database\Eloquent\Collection<int, Course> $courses */
         $courses = $meeting->term->courses()->with('form.entries')->get();
         foreach ($courses as $course) {
@@ -62,13 +64,16 @@ final class ClassPage
             $passages = array_merge_recursive($passages, self::passages($course, $part, $keys));
             foreach (($this->standings)($meeting->term->group, $form, $today, also: $meeting->guests(null)) as [$student, $standing]) {
                 $recalls[$student->id] = [...$recalls[$student->id] ?? [], ...self::recalls($course, $form, $standing)];
+                if (count($placed) > 1) {
+                    $stood[] = new StoodData($course->id, $student->id, array_map(CellData::of(...), $standing->noted()));
+                }
             }
         }
         $tonight = array_merge($passages['recap'] ?? [], ...$passages['review'] ?? [], ...[$passages['run'] ?? []]);
         // Whoever has met nothing of tonight cannot be looked at in it: a guest on a first evening.
         $met = array_filter($recalls, static fn (array $of): bool => array_intersect_key($of, array_flip($tonight)) !== []);
 
-        return new ClassData($cards, $this->watch($met, $passages, $placed), WatchList::SHOWN, self::stops($meeting, $points, $placed));
+        return new ClassData($cards, $this->watch($met, $passages, $placed), WatchList::SHOWN, self::stops($meeting, $points, $placed), $stood);
     }
 
     private static function cards(Course $course, PlacedForm $placed, CoursePlan $part): ClassCardsData

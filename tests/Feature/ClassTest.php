@@ -89,6 +89,18 @@ test('a class says whom to look at, and where it may be stopped; a mark settles 
     expect($positions)->toContain($lesson['from'])->and($positions)->toBe(array_column($first['cards'][0]['same'], 'position'));
 });
 
+test('a class says where everyone stands in its other forms too, for a device without a network', function () {
+    $other = $this->inside($this->user->school, fn () => app(App\Actions\SaveForm::class)(app(App\Actions\ReadForm::class)("# Old set\n1. One\n2. Two\n")->form));
+    $this->postJson("/api/terms/{$this->term->id}/courses", ['form' => $other->id, 'approach' => 'piece', 'share' => 0.3])->assertCreated();
+    $entries = array_column($this->getJson("/api/forms/$other->id")->json('entries'), 'id');
+    $this->postJson("$this->url/marks", ['marks' => [$this->mark($this->students[0], $entries[1], 'Cued'), $this->mark($this->students[0], $this->entries[0])]])->assertOk();
+    $stood = $this->getJson("$this->url/class")->assertOk()->json('stood');
+    expect(array_unique(array_column($stood, 'courseId')))->toBe([$this->getJson("/api/terms/{$this->term->id}")->json('courses.1.id')])
+        ->and(array_column($stood, 'studentId'))->toEqualCanonicalizing($this->students);
+    $cells = collect($stood)->firstWhere('studentId', $this->students[0])['cells'];
+    expect($cells)->toHaveCount(1)->and($cells[0])->toMatchArray(['position' => 2, 'support' => 'Cued', 'isMet' => true]);
+});
+
 test('nobody goes three classes unseen without being named (common practice)', function () {
     $this->postJson("/api/meetings/{$this->meetings[0]->id}/marks", ['marks' => array_map(fn (string $one) => $this->mark($one, $this->entries[0]), $this->students)])->assertOk();
     foreach ([0, 1, 2, 3] as $number) {

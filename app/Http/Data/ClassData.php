@@ -15,6 +15,7 @@ final readonly class ClassData
      * @param  list<WatchData>  $watch  everyone worth looking at, the most needed first
      * @param  int  $shown  how many of them are named at once
      * @param  list<StopData>  $stops  where the class may be stopped, draw by draw
+     * @param  list<StoodData>  $stood  where everyone stands in the other forms; in the first the page of the meeting says it
      */
     public function __construct(
         #[OA\Property(type: 'array', items: new OA\Items(ref: ClassCardsData::class))]
@@ -25,6 +26,8 @@ final readonly class ClassData
         public int $shown,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StopData::class))]
         public array $stops,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StoodData::class))]
+        public array $stood,
     ) {
     }
 }

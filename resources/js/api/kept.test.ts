@@ -32,7 +32,7 @@ describe('what is kept on the device', () => {
     await kept([
       [['session'], session],
       [['meeting', 'tonight'], tonight],
-      [['class', 'tonight'], { cards: [], watch: [], shown: 5, stops: [] }],
+      [['class', 'tonight'], { cards: [], watch: [], shown: 5, stops: [], stood: [] }],
       [['form', 'form', 'course'], { title: 'Tide stair' }],
       [['form', 'form'], { title: 'not of a class' }],
       [['groups'], []],

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeAll, beforeEach, expect, test, vi } from 'vitest';
-import { form, meeting, page, student } from '../../../../tests/pages/sample';
+import { cell, form, meeting, page, student } from '../../../../tests/pages/sample';
 import { server } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
 import type { ClassPage, CueCard, MeetingPage, Watch } from '../../api/client';
@@ -61,6 +61,7 @@ const tonight: ClassPage = {
   watch: [watch('ada'), watch('bo', 'never_marked')],
   shown: 1,
   stops: [{ courseId: 'course', position: 2, focus: 'level_hips' }],
+  stood: [],
 };
 
 /** A class that began so many minutes ago. */
@@ -235,6 +236,32 @@ test('in marking: all not marked yet, a sweep that takes back, one student, and 
   expect(screen.getByRole('group', { name: '1. Movement 1, Left' })).toBeTruthy(); // done on both sides: apart
   await userEvent.click(screen.getByRole('radio', { name: 'Stop check' }));
   expect(screen.getByRole('region', { name: 'Stop check' }).textContent).toContain('Movement 2Are the hips level?');
+});
+
+test('in another form of the evening everyone is shown as they stand there', async () => {
+  const is = evening(5);
+  server.answers['GET /api/meetings/{meeting}'] = {
+    ...is,
+    courses: [...is.courses, { formId: 'old', courseId: 'other', title: 'Old set' }],
+  };
+  const cells = [cell(3, { support: 'Cued' }), cell(4, { support: 'Cued' })];
+  server.answers['GET /api/meetings/{meeting}/class'] = {
+    ...tonight,
+    stood: [
+      { courseId: 'other', studentId: 'ada', cells },
+      { courseId: 'another', studentId: 'bo', cells },
+    ],
+  };
+  showAt('/meetings/tonight?on=mark', routes);
+  await userEvent.click(await screen.findByRole('radio', { name: 'Old set' }));
+  const stands = (who: string) =>
+    within(screen.getByRole('group', { name: who }).closest<HTMLElement>('[data-student]') ?? document.body)
+      .getAllByRole('img')[0]
+      ?.getAttribute('aria-label');
+  await waitFor(() => {
+    expect(stands('Ada')).toContain('Their weakest entry here: Cued');
+  });
+  expect(stands('Bo')).not.toContain('Cued');
 });
 
 test('who is here: careful, late, a guest; a name that is there already is asked about', async () => {

@@ -1,7 +1,7 @@
 import { Popover } from 'radix-ui';
 import { memo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import type { ClassPage, Form, MeetingPage, Passage } from '../../api/client';
+import type { ClassPage, Form, MeetingPage, Passage, Student } from '../../api/client';
 import { useMarkedMeeting } from '../../api/useOutbox';
 import { Button } from '../../kit/controls';
 import { Segmented } from '../../kit/Segmented';
@@ -42,7 +42,7 @@ function offeredIn(page: MeetingPage, courseId: string): { label: 'tonightLesson
   return all.filter((one, nth) => all.findIndex((other) => at(other) === at(one)) === nth);
 }
 
-/** Of a form whose record is not read here: what is on tonight. */
+/** Of a form that is not the evening's first: what is on tonight. */
 function stateTonight(page: MeetingPage, courseId: string): (position: number) => CellState {
   const { lessons, recap, review, runThrough } = partOf(page.meeting, courseId);
   const isIn = (position: number, passages: (Passage | null)[]) =>
@@ -94,6 +94,12 @@ export const Marking = memo(function Marking({ page: said, forms, tonight, start
   );
 });
 
+/** A student as they stand in a form of the evening that is not its first. */
+const standingIn = (tonight: ClassPage | null, courseId: string, student: Student): Student => ({
+  ...student,
+  cells: tonight?.stood.find((one) => one.courseId === courseId && one.studentId === student.id)?.cells ?? [],
+});
+
 interface InCourseProps extends Omit<Props, 'forms' | 'start'> {
   unsent: Set<string>;
   presence: Presence;
@@ -114,9 +120,8 @@ function InCourse({ page, unsent, form, courseId, presence, tonight, passage, wa
   const [way, setWay] = useState<Way>(first);
   const [wanted, setSide] = useState<MarkedSide>(null);
   const state = courseId === page.courseId ? stateIn(page.meeting, page.taught) : stateTonight(page, courseId);
-  // Where everyone stands is known of the first form only.
   const there = page.students.filter((student) => presence.isHere(student.id));
-  const here = courseId === page.courseId ? there : there.map((student) => ({ ...student, cells: [] }));
+  const here = courseId === page.courseId ? there : there.map((student) => standingIn(tonight, courseId, student));
 
   if (chosen === null && !form.entries.some((entry) => state(entry.position) !== 'plain')) {
     return <p className="text-soft">{t('meeting.nothingToMark')}</p>;
