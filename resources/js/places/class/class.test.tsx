@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { afterEach, beforeAll, beforeEach, expect, test, vi } from 'vitest';
+import { afterEach, beforeAll, beforeEach, describe, expect, test, vi } from 'vitest';
 import { cell, form, meeting, page, student } from '../../../../tests/pages/sample';
 import { server } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
@@ -9,6 +9,7 @@ import type { ClassPage, CueCard, MeetingPage, Watch } from '../../api/client';
 import { device } from '../../api/device';
 import { closeOutbox, openOutbox, waiting } from '../../api/outbox';
 import '../../messages';
+import { LogPlace } from '../log/LogPlace';
 import { MeetingPlace } from '../meeting/MeetingPlace';
 import { stillToWatch } from '../meeting/Watching';
 import { ClassPlace } from './ClassPlace';
@@ -93,6 +94,7 @@ afterEach(async () => {
 });
 const routes = [
   { path: '/meetings/:meeting/floor', Component: ClassPlace },
+  { path: '/meetings/:meeting/log', Component: LogPlace },
   { path: '/meetings/:meeting', Component: MeetingPlace },
 ];
 const start = async () => {
@@ -282,4 +284,41 @@ test('who is here: careful, late, a guest; a name that is there already is asked
   expect(screen.getByText('Una Webb')).toBeTruthy();
   expect(screen.getByText('3 of 3 here')).toBeTruthy();
   expect(waiting().map((one) => one.command.kind)).toEqual(['attendance', 'attendance', 'guest']);
+});
+
+describe('the page of a log', () => {
+  const here = (name: string) => screen.getByRole<HTMLInputElement>('checkbox', { name });
+  const open = async () => {
+    showAt('/meetings/tonight/log', routes);
+    await screen.findByRole('checkbox', { name: 'Bo' });
+  };
+  const away = { isHere: false, isCareful: false, isFirstTime: false, late: null, left: null, at: null };
+
+  beforeEach(() => {
+    sessionStorage.clear();
+  });
+
+  test('whoever only looked at it finds it later as it is by then', async () => {
+    await open();
+    expect(here('Bo').checked).toBe(true);
+    cleanup();
+    server.answers['GET /api/meetings/{meeting}'] = evening(0, { attendance: { bo: away } });
+    await open();
+    expect(here('Bo').checked).toBe(false);
+  });
+
+  test('what was said stays over a reload, and who was here is still as the evening says', async () => {
+    await open();
+    await userEvent.type(screen.getByRole('textbox', { name: /note/i }), 'wet floor');
+    await userEvent.clear(screen.getByRole('spinbutton', { name: 'Minutes in all' }));
+    cleanup();
+    server.answers['GET /api/meetings/{meeting}'] = evening(0, { attendance: { bo: away } });
+    await open();
+    expect(screen.getByRole<HTMLTextAreaElement>('textbox', { name: /note/i }).value).toBe('wet floor');
+    expect(screen.getByRole<HTMLInputElement>('spinbutton', { name: 'Minutes in all' }).value).toBe('');
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Keep the log' }).disabled).toBe(true);
+    expect(here('Bo').checked).toBe(false);
+    await userEvent.click(here('Ada'));
+    expect([here('Ada').checked, here('Bo').checked]).toEqual([false, false]);
+  });
 });

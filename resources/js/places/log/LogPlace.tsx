@@ -117,6 +117,7 @@ function Log({ page, forms, run, standing, made, onMade }: LogProps) {
         page={page}
         forms={forms}
         start={start}
+        name={`log.${meeting.id}.${standing?.id ?? ''}.${adding ?? ''}`}
         onKeep={(draft) => {
           const id = ulid();
           logs.keep(toLog(id, draft, page, forms), adding);

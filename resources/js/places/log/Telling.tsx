@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Doing, Form, MeetingPage, Passage } from '../../api/client';
 import { Button, TextArea, TextField, Tick } from '../../kit/controls';
@@ -7,12 +7,14 @@ import { Heading } from '../../kit/page';
 import { Segmented } from '../../kit/Segmented';
 import { type CellState, Ribbon } from '../../pictures/Ribbon';
 import { usePassageWords } from '../meeting/PlanList';
-import { type Draft, type Part, taughtTo, withChange, without, withPart } from './draft';
+import { awayIn, type Draft, type Part, taughtTo, withChange, without, withPart } from './draft';
 
 interface Props {
   page: MeetingPage;
   forms: Record<string, Form>;
   start: Draft;
+  /** By which what is said is kept until it is sent. */
+  name?: string;
   /** Only looked at. */
   isLocked?: boolean;
   onKeep: (draft: Draft) => void;
@@ -21,20 +23,28 @@ interface Props {
 const MOST_MINUTES = 1440;
 const TOUCHED = ['taught', 'shown', 'reviewed', 'run_through', 'joined'] as const;
 
+/** What was said before and not sent; a field that was emptied has no number in what is kept. */
+function keptDraft(name: string): Draft | null {
+  const kept = readDraft<Omit<Draft, 'minutes'> & { minutes: number | null }>(name);
+  return kept === null ? null : { ...kept, minutes: kept.minutes ?? NaN };
+}
+
 /** What was done, said by touching the ribbon: a stretch, then what was done with it. */
-export function Telling({ page, forms, start, isLocked = false, onKeep }: Props) {
+export function Telling({ page, forms, start, name = '', isLocked = false, onKeep }: Props) {
   const { t } = useTranslation();
-  const name = `log.${page.meeting.id}.${start.replaces ?? ''}`;
-  const [draft, setDraft] = useState<Draft>(() => (isLocked ? start : (readDraft<Draft>(name) ?? start)));
+  const [draft, setSaid] = useState<Draft>(() => (isLocked ? start : (keptDraft(name) ?? start)));
   const [courseId, setCourse] = useState(page.courses[0]?.courseId ?? '');
   const [touched, setTouched] = useState<Passage | null>(null);
   const form = forms[courseId] as Form;
   const words = usePassageWords(form);
   const shown = isLocked ? start : draft;
-  useEffect(() => {
-    if (!isLocked) keepDraft(name, draft);
-  }, [name, draft, isLocked]);
+  const away = awayIn(shown, page);
 
+  // Only what was changed here is kept: whoever just looked finds it as it is by then.
+  const setDraft = (next: Draft) => {
+    setSaid(next);
+    keepDraft(name, next);
+  };
   const change = (next: Draft) => {
     setDraft(next);
     setTouched(null);
@@ -185,21 +195,21 @@ export function Telling({ page, forms, start, isLocked = false, onKeep }: Props)
           />
         )}
       </div>
-      <Heading aside={t('meeting.hereCount', { here: page.students.length - shown.away.length, of: page.students.length })}>
+      <Heading aside={t('meeting.hereCount', { here: page.students.length - away.length, of: page.students.length })}>
         {t('meeting.here')}
       </Heading>
       <ul className="m-0 grid list-none gap-x-8 p-0 sm:grid-cols-2 lg:grid-cols-3">
         {page.students.map(({ id, name: called }) => (
           <li key={id}>
             {isLocked ? (
-              <p className={`min-h-8 ${shown.away.includes(id) ? 'text-soft line-through' : ''}`}>
-                {called} <span className="sr-only">{t(shown.away.includes(id) ? 'meeting.away' : 'meeting.present')}</span>
+              <p className={`min-h-8 ${away.includes(id) ? 'text-soft line-through' : ''}`}>
+                {called} <span className="sr-only">{t(away.includes(id) ? 'meeting.away' : 'meeting.present')}</span>
               </p>
             ) : (
               <Tick
-                checked={!draft.away.includes(id)}
+                checked={!away.includes(id)}
                 onTick={(is) => {
-                  setDraft({ ...draft, away: is ? draft.away.filter((one) => one !== id) : [...draft.away, id] });
+                  setDraft({ ...draft, away: is ? away.filter((one) => one !== id) : [...away, id] });
                 }}
               >
                 {called}

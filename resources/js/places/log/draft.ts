@@ -24,8 +24,8 @@ export interface Draft {
   minutes: number;
   firstNext: { formId: string; passage: Passage } | null;
   note: string;
-  /** Who was not there, of those the page knows. */
-  away: string[];
+  /** Who was not there, of those the page knows; null as long as that is as the page says. */
+  away: string[] | null;
   replaces: string | null;
 }
 
@@ -136,7 +136,7 @@ export function fromPlan(page: Page, forms: Forms, run: Run | null): Draft {
     minutes: run?.endedAt == null ? meeting.minutes : Math.max(1, Math.round((run.endedAt - run.startedAt) / 60_000)),
     firstNext: null,
     note: '',
-    away: page.students.filter(({ id }) => page.attendance[id]?.isHere === false).map(({ id }) => id),
+    away: null,
     replaces: null,
   };
 }
@@ -199,7 +199,7 @@ export function withAddition(standing: Draft, mine: Draft): Draft {
     parts: [...standing.parts, ...mine.parts.filter((one) => !known.has(said(one)))],
     firstNext: standing.firstNext ?? mine.firstNext,
     note: notes.join('\n'),
-    away: standing.away.filter((student) => mine.away.includes(student)),
+    away: standing.away?.filter((student) => mine.away?.includes(student)) ?? mine.away,
   };
 }
 
@@ -234,6 +234,10 @@ export function taughtTo(draft: Draft, form: Form, position: number): Draft {
   const isBefore = last === null;
   return { ...draft, parts: isBefore ? draft.parts : parts, firstNext: isBefore ? draft.firstNext : rest };
 }
+
+/** Who was not there, as it was said of the log or, where nothing was, of the evening. */
+export const awayIn = (draft: Pick<Draft, 'away'>, page: Pick<Page, 'students' | 'attendance'>): string[] =>
+  draft.away ?? page.students.filter(({ id }) => page.attendance[id]?.isHere === false).map(({ id }) => id);
 
 /** The part of a log that says who was there, and how. */
 export function whoWasThere(page: Page, away: string[]): Pick<ClassLog, 'present' | 'careful' | 'guests' | 'late' | 'left'> {
@@ -290,7 +294,7 @@ export function toLog(id: string, draft: Draft, page: Page, forms: Forms): Class
     on: page.meeting.on,
     made_at: new Date().toISOString(),
     minutes: draft.minutes,
-    ...whoWasThere(page, draft.away),
+    ...whoWasThere(page, awayIn(draft, page)),
     did,
     ...(firstNext.length === 0 ? {} : { first_next: firstNext }),
     ...(draft.note.trim() === '' ? {} : { note: draft.note.trim() }),
