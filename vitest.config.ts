@@ -3,6 +3,7 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   plugins: [react()],
+  define: { __SHAPES__: JSON.stringify('these') },
   test: {
     environment: 'jsdom',
     setupFiles: ['tests/pages/setup.ts'],

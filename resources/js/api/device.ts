@@ -7,6 +7,8 @@ export interface KeptAnswer {
   key: string;
   person: string;
   data: unknown;
+  /** Of which build's shapes it is. */
+  shapes: string;
   /** When the server said it, and until when it is kept; milliseconds since 1970. */
   at: number;
   until: number;

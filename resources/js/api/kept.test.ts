@@ -61,6 +61,19 @@ describe('what is kept on the device', () => {
     expect((await device.answers.toArray()).map((one) => one.key)).toEqual(['["session"]']);
   });
 
+  test('is gone when another version of the application expects another answer', async () => {
+    await kept([
+      [['session'], session],
+      [['meeting', 'tonight'], tonight],
+    ]);
+    await device.answers.update('["meeting","tonight"]', { shapes: 'others' });
+    const fresh = new QueryClient();
+    await restoreAnswers(fresh);
+    expect(fresh.getQueryData(['session'])).toEqual(session);
+    expect(fresh.getQueryData(['meeting', 'tonight'])).toBeUndefined();
+    expect((await device.answers.toArray()).map((one) => one.key)).toEqual(['["session"]']);
+  });
+
   test('is nothing of a class that has gone by, nor of somebody who is not signed in', async () => {
     await kept([
       [['session'], session],

@@ -1,6 +1,6 @@
 import type { Query, QueryClient } from '@tanstack/react-query';
 import type { MeetingPage, Session, Today } from './client';
-import { device } from './device';
+import { device, type KeptAnswer } from './device';
 
 /**
  * Answers kept in this browser: the next class of every group with all it needs, so that it can be opened, run, marked
@@ -11,6 +11,9 @@ const DAY_MS = 86_400_000;
 const FORM_DAYS = 14;
 /** A page that changes with every tap is written down once in a while. */
 const EVERY_MS = 1_000;
+
+/** The shapes of the server's answers, as this build knows them. */
+declare const __SHAPES__: string;
 
 /** Until when an answer is kept, null for one that is not. */
 function keptUntil(query: Query, client: QueryClient, now: number): number | null {
@@ -37,9 +40,10 @@ function keptUntil(query: Query, client: QueryClient, now: number): number | nul
 export async function restoreAnswers(client: QueryClient, now: number = Date.now()): Promise<void> {
   try {
     const all = await device.answers.toArray();
-    await device.answers.bulkDelete(all.filter((one) => one.until < now).map((one) => one.key));
+    const isOver = (one: KeptAnswer) => one.until < now || one.shapes !== __SHAPES__;
+    await device.answers.bulkDelete(all.filter(isOver).map((one) => one.key));
     for (const one of all) {
-      if (one.until < now) continue;
+      if (isOver(one)) continue;
       const queryKey = JSON.parse(one.key) as unknown[];
       client.setQueryData(queryKey, one.data, { updatedAt: one.at });
       // However young it is: whoever reloads a page wants to see what there is now.
@@ -58,7 +62,8 @@ export function keepAnswers(client: QueryClient): () => void {
     const until = query.state.data === undefined ? null : keptUntil(query, client, Date.now());
     if (person === undefined || until === null || until < Date.now()) return;
     const key = JSON.stringify(query.queryKey);
-    void device.answers.put({ key, person, data: query.state.data, at: query.state.dataUpdatedAt, until }).catch(() => undefined); // full: the page goes on without
+    const answer = { key, person, data: query.state.data, shapes: __SHAPES__, at: query.state.dataUpdatedAt, until };
+    void device.answers.put(answer).catch(() => undefined); // full: the page goes on without
   };
   const stop = client.getQueryCache().subscribe((event) => {
     if (event.type !== 'updated' || event.action.type !== 'success') return;

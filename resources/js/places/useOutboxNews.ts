@@ -41,16 +41,18 @@ export function useOutboxNews(): void {
         const { queryKey } = meetingQuery(command.meeting);
         // What was asked before it arrived would answer as if it had not.
         void client.cancelQueries({ queryKey });
+        const isLog = command.kind === 'log' || (command.kind === 'withdrawals' && command.what === 'log');
         const changed = command.kind === 'marks' ? (outcome.answer as Student[]) : [];
         client.setQueryData(queryKey, (old) => {
           if (old === undefined) return old;
           const now = withCommand(old, command);
           return {
             ...now,
+            // Nobody says that nothing moved before it was looked at.
+            term: isLog ? { ...now.term, isBeingPlanned: true } : now.term,
             students: now.students.map((student) => changed.find((one) => one.id === student.id) ?? student),
           };
         });
-        const isLog = command.kind === 'log' || (command.kind === 'withdrawals' && command.what === 'log');
         void client.invalidateQueries({ queryKey, refetchType: isLog ? 'active' : 'none' });
         for (const key of touched[isLog ? 'log' : command.kind]) void client.invalidateQueries({ queryKey: [key] });
       }),

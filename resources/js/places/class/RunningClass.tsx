@@ -50,7 +50,7 @@ export function RunningClass({ page, form, forms, tonight, run, change }: Props)
   const following = steps[run.step + 1];
   const clock = clockNow(run, instant);
   const remaining = left(run, instant);
-  const nextBox = after(run, clock);
+  const coming = after(run, clock);
   const isOver = run.endedAt !== null;
 
   /** Opens something beside the class; marking begins with what is gone through now. */
@@ -59,9 +59,13 @@ export function RunningClass({ page, form, forms, tonight, run, change }: Props)
     setBegin({ courseId: step?.courseId ?? page.courseId, passage: step?.passage ?? null, way: wayOf(what) });
   };
 
-  const goOn = () => {
+  /** The second half of a double click ends no box that has just begun. */
+  const nextBox = (clicks = 0) => {
+    if (clicks < 2) change((was) => was && next(was, Date.now()));
+  };
+  const goOn = (clicks = 0) => {
     if (run.step < steps.length - 1) change((was) => was && at(was, was.step + 1));
-    else change((was) => was && next(was, Date.now()));
+    else nextBox(clicks);
   };
   const goBack = () => {
     if (run.step > 0) change((was) => was && at(was, was.step - 1));
@@ -75,9 +79,7 @@ export function RunningClass({ page, form, forms, tonight, run, change }: Props)
     goOn,
     goBack,
     turn,
-    nextBox: () => {
-      change((was) => was && next(was, Date.now()));
-    },
+    nextBox,
     longer: () => {
       change((was) => was && stretch(was, 60, Date.now()));
     },
@@ -109,9 +111,9 @@ export function RunningClass({ page, form, forms, tonight, run, change }: Props)
       <button
         type="button"
         className={tool}
-        onClick={() => {
+        onClick={(event) => {
           setOpen(null);
-          change((was) => was && next(was, Date.now()));
+          nextBox(event.detail);
         }}
       >
         {t('class.tools.next')}
@@ -155,14 +157,16 @@ export function RunningClass({ page, form, forms, tonight, run, change }: Props)
           <button
             type="button"
             className={`${area} border-pine bg-pine text-on-pine`}
-            onClick={goOn}
+            onClick={(event) => {
+              goOn(event.detail);
+            }}
             aria-keyshortcuts="PageDown"
           >
             {steps.length > 0 && run.step < steps.length - 1
               ? t('class.nextMovement')
-              : nextBox === null
+              : coming === null
                 ? t('class.end')
-                : t('class.nextBox', { box: t(`boxes.${nextBox}`) })}
+                : t('class.nextBox', { box: t(`boxes.${coming}`) })}
           </button>
           <button
             type="button"

@@ -286,6 +286,18 @@ test('who is here: careful, late, a guest; a name that is there already is asked
   expect(waiting().map((one) => one.command.kind)).toEqual(['attendance', 'attendance', 'guest']);
 });
 
+test('the second half of a double click ends no box that has just begun', async () => {
+  await start();
+  const box = () => screen.getByTestId('box').textContent;
+  const first = box();
+  const button = screen.getByRole('button', { name: 'Next box' });
+  fireEvent.click(button, { detail: 1 });
+  const second = box();
+  expect(second).not.toBe(first);
+  fireEvent.click(button, { detail: 2 });
+  expect(box()).toBe(second);
+});
+
 describe('the page of a log', () => {
   const here = (name: string) => screen.getByRole<HTMLInputElement>('checkbox', { name });
   const open = async () => {
