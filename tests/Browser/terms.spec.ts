@@ -65,8 +65,10 @@ test('a term is laid, changed by hand, compared, asked why, solved for, subscrib
   await expect(page.getByText('The term is changed, and planned again around it.').first()).toBeVisible();
   await expect(bar).toHaveCount(0);
 
-  // And with the mouse: a lesson dropped on another evening.
+  // And with the mouse: a lesson dropped on another evening, once the plan made meanwhile has moved everything to its place.
   await page.setViewportSize({ width: 1280, height: 1400 });
+  await page.waitForLoadState('networkidle');
+  await expect(page.getByText('What follows is the plan as it was')).toHaveCount(0);
   const middleOf = async (place: Locator) => {
     await place.scrollIntoViewIfNeeded();
     const box = await place.boundingBox();
