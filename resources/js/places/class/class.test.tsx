@@ -5,7 +5,7 @@ import { afterEach, beforeAll, beforeEach, describe, expect, test, vi } from 'vi
 import { cell, form, meeting, page, student } from '../../../../tests/pages/sample';
 import { server } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
-import type { ClassPage, CueCard, MeetingPage, Watch } from '../../api/client';
+import type { ClassLog, ClassPage, CueCard, MeetingPage, Watch } from '../../api/client';
 import { device } from '../../api/device';
 import { closeOutbox, openOutbox, waiting } from '../../api/outbox';
 import '../../messages';
@@ -317,6 +317,39 @@ describe('the page of a log', () => {
     server.answers['GET /api/meetings/{meeting}'] = evening(0, { attendance: { bo: away } });
     await open();
     expect(here('Bo').checked).toBe(false);
+  });
+
+  test('an addition another device made is offered, though a correction was begun before', async () => {
+    const log = (id: string, note: string) => ({
+      format: 'gorvan.log/1',
+      id,
+      on: evening(0).meeting.on,
+      made_at: new Date().toISOString(),
+      minutes: 60,
+      present: ['ada', 'bo', 'cy'],
+      did: [],
+      note,
+    });
+    server.answers['GET /api/meetings/{meeting}'] = evening(0, { logId: 'THEIRS' });
+    server.answers['GET /api/meetings/{meeting}/log'] = { log: log('THEIRS', 'wet floor'), madeAt: null };
+    showAt('/meetings/tonight/log?correct', routes);
+    await userEvent.type(await screen.findByRole('textbox', { name: /note/i }), ' begun');
+    cleanup();
+    await device.commands.put({
+      id: 'MINE',
+      person: 'ina',
+      key: 'MINE',
+      revision: 0,
+      order: 1,
+      needs: [],
+      command: { kind: 'log', meeting: 'tonight', log: log('MINE', 'the rake was lost') as unknown as ClassLog },
+      refusal: { status: 409, code: 'log.logged', message: 'It is logged already.' },
+    });
+    await openOutbox('ina');
+    showAt('/meetings/tonight/log?add=MINE', routes);
+    expect((await screen.findByRole<HTMLTextAreaElement>('textbox', { name: /note/i })).value).toBe(
+      'wet floor\nthe rake was lost',
+    );
   });
 
   test('what was said stays over a reload, and who was here is still as the evening says', async () => {

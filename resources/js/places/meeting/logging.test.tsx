@@ -103,3 +103,18 @@ test('without a network the log waits on the device and counts on the page; take
   ]);
   await Promise.all(waiting().map((one) => letGo(one.id)));
 });
+
+test('once a log has arrived the term counts as being planned, until the server says otherwise', async () => {
+  open();
+  const plans: boolean[] = [];
+  const stop = queryClient.getQueryCache().subscribe(() => {
+    const known = queryClient.getQueryData<MeetingPage>(['meeting', 'tonight']);
+    if (known?.logId != null) plans.push(known.term.isBeingPlanned);
+  });
+  fireEvent.click(await screen.findByRole('button', { name: 'Log as planned' }));
+  await waitFor(() => {
+    expect(plans.length).toBeGreaterThan(0);
+  });
+  stop();
+  expect(plans[0]).toBe(true);
+});
