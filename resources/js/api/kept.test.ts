@@ -3,7 +3,7 @@ import { QueryClient } from '@tanstack/react-query';
 import { afterEach, describe, expect, test, vi } from 'vitest';
 import { meeting, page } from '../../../tests/pages/sample';
 import { device } from './device';
-import { forgetAnswers, keepAnswers, restoreAnswers } from './kept';
+import { endSession, forgetAnswers, keepAnswers, restoreAnswers } from './kept';
 
 const today = new Date().toISOString().slice(0, 10);
 const session = { person: { id: 'ina', name: 'Ina' } };
@@ -80,6 +80,22 @@ describe('what is kept on the device', () => {
       [['meeting', 'old'], page({ meeting: meeting({ id: 'old', on: '2026-01-20' }) })],
     ]);
     expect((await device.answers.toArray()).map((one) => one.key)).toEqual(['["session"]']);
+  });
+
+  test('is not written down behind the sign-out that forgets it', async () => {
+    const client = new QueryClient();
+    const stop = keepAnswers(client);
+    client.setQueryData(['session'], session);
+    client.setQueryData(['meeting', 'tonight'], tonight);
+    // Forgetting takes longer than what was answered waits to be written down.
+    const runs = vi.spyOn(device.runs, 'filter').mockReturnValue({
+      delete: () => new Promise((resolve) => setTimeout(resolve, 1500)),
+    } as never);
+    await endSession(client, { person: null, school: null, needsFounding: false });
+    runs.mockRestore();
+    stop();
+    expect(await device.answers.count()).toBe(0);
+    expect(client.getQueryData(['meeting', 'tonight'])).toBeUndefined();
   });
 
   test('is dropped when somebody else signs in, and when one signs out', async () => {

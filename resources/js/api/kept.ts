@@ -92,6 +92,16 @@ export async function forgetAnswers(but: string | null = null): Promise<void> {
   ]).catch(() => undefined);
 }
 
+/**
+ * The session is over: nothing of it is shown or kept. The client knows first that nobody is signed in, so that no answer
+ * which waits to be written down is written down behind what forgets them.
+ */
+export async function endSession(client: QueryClient, session: Session): Promise<void> {
+  client.setQueryData(['session'], session);
+  client.removeQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
+  await forgetAnswers();
+}
+
 /** The classes that come next, with their forms, are asked for while there is a network. */
 export async function prepareClasses(
   today: Today,

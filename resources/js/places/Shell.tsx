@@ -5,7 +5,7 @@ import { useTranslation } from 'react-i18next';
 import { NavLink, Outlet, useMatch } from 'react-router';
 import { api, ask, type Session } from '../api/client';
 import { closeOutbox, flush, openOutbox, waiting } from '../api/outbox';
-import { forgetAnswers } from '../api/kept';
+import { endSession, forgetAnswers } from '../api/kept';
 import { sessionQuery } from '../api/queries';
 import { Button, Dialog } from '../kit/controls';
 import { dropDrafts } from '../kit/draft';
@@ -153,9 +153,7 @@ function Corner({ onHelp }: { onHelp: () => void }) {
       setUnsent(null);
       dropDrafts();
       closeOutbox();
-      await forgetAnswers();
-      client.setQueryData(sessionQuery.queryKey, session);
-      client.removeQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
+      await endSession(client, session);
     },
   });
   const quiet = 'min-h-11 pr-4 text-left text-sm text-pine underline-offset-4 hover:underline lg:min-h-8';
