@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import laravel from 'laravel-vite-plugin';
@@ -9,8 +9,12 @@ import { VitePWA } from 'vite-plugin-pwa';
 /** The page all addresses are drawn in; with it a class can be opened without a network. */
 const PAGE = 'resources/views/app.blade.php';
 
-/** The shapes of the server's answers: what is kept in another shape is of no use to this build. */
-const SHAPES = createHash('sha256').update(readFileSync('resources/js/api/schema.d.ts', 'utf8')).digest('hex').slice(0, 16);
+/** The shapes of the server's answers, as the code says them: what is kept in another shape is of no use to this build. */
+const SHAPES = readdirSync('app/Http/Data')
+  .sort()
+  .reduce((hash, file) => hash.update(readFileSync(`app/Http/Data/${file}`, 'utf8')), createHash('sha256'))
+  .digest('hex')
+  .slice(0, 16);
 
 export default defineConfig({
   define: { __SHAPES__: JSON.stringify(SHAPES) },
