@@ -1,6 +1,7 @@
 import type {
   Cell,
   Course,
+  CueCard,
   Entry,
   Finding,
   Form,
@@ -288,3 +289,23 @@ export function score(version: number, cells: Record<number, Record<string, stri
     ...change,
   };
 }
+
+export const cueCard = (position: number, change: Partial<CueCard> = {}): CueCard => ({
+  position,
+  number: position,
+  title: `Movement ${String(position)}`,
+  alias: null,
+  repetition: null,
+  side: null,
+  own: null,
+  left: { code: 'side.left', with: {} },
+  right: { code: 'side.right', with: {} },
+  cues: [],
+  breaths: [],
+  turn: null,
+  travel: [],
+  checks: [],
+  cautions: [],
+  needsSupport: false,
+  ...change,
+});

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeAll, beforeEach, describe, expect, test, vi } from 'vitest';
-import { cell, form, meeting, page, student } from '../../../../tests/pages/sample';
+import { cell, cueCard, form, meeting, page, student } from '../../../../tests/pages/sample';
 import { server } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
 import type { ClassLog, ClassPage, CueCard, MeetingPage, Watch } from '../../api/client';
@@ -20,25 +20,8 @@ vi.mock('../../api/client', async (original) => ({
   api: (await import('../../../../tests/pages/server')).standIn,
 }));
 
-const card = (position: number, change: Partial<CueCard> = {}): CueCard => ({
-  position,
-  number: position,
-  title: `Movement ${String(position)}`,
-  alias: null,
-  repetition: null,
-  side: null,
-  own: null,
-  left: { code: 'side.left', with: {} },
-  right: { code: 'side.right', with: {} },
-  cues: [`cue ${String(position)}`],
-  breaths: [],
-  turn: null,
-  travel: [],
-  checks: [],
-  cautions: [],
-  needsSupport: false,
-  ...change,
-});
+const card = (position: number, change: Partial<CueCard> = {}): CueCard =>
+  cueCard(position, { cues: [`cue ${String(position)}`], ...change });
 const watch = (studentId: string, why: Watch['why'] = 'unsure'): Watch => ({
   studentId,
   courseId: 'course',

@@ -6,6 +6,7 @@ import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { Heading } from '../../kit/page';
 import { Segmented } from '../../kit/Segmented';
 import { type CellState, Ribbon } from '../../pictures/Ribbon';
+import { stretchTo } from '../../pictures/stretch';
 import { usePassageWords } from '../meeting/PlanList';
 import { awayIn, type Draft, type Part, taughtTo, withChange, without, withPart } from './draft';
 
@@ -50,11 +51,7 @@ export function Telling({ page, forms, start, name = '', isLocked = false, onKee
     setTouched(null);
   };
   const touch = (position: number) => {
-    setTouched((before) =>
-      before && before.from === before.to && position > before.from
-        ? { from: before.from, to: position }
-        : { from: position, to: position },
-    );
+    setTouched((before) => stretchTo(before, position));
   };
   const add = (what: Doing['what']) => {
     if (touched !== null) change(withPart(draft, what, { formId: form.id, passage: touched }));

@@ -8,6 +8,7 @@ import { Segmented } from '../../kit/Segmented';
 import { Floating } from '../../kit/Floating';
 import { partOf } from '../../pictures/coursePart';
 import { type CellState, Ribbon } from '../../pictures/Ribbon';
+import { stretchTo } from '../../pictures/stretch';
 import { ByPassage } from './ByPassage';
 import { ByStudent } from './ByStudent';
 import { usePassageWords } from './PlanList';
@@ -130,14 +131,9 @@ function InCourse({ page, unsent, form, courseId, presence, tonight, passage, wa
   const hasSides = chosen !== null && markedEntries(form, chosen).every((entry) => entry.hasSides);
   const side = hasSides ? wanted : null;
 
-  /** The first touch of the ribbon starts a stretch, a second one after it ends it. */
   function choose(position: number) {
     if (state(position) === 'plain') return;
-    setChosen((before) =>
-      before && before.from === before.to && position > before.from
-        ? { from: before.from, to: position }
-        : { from: position, to: position },
-    );
+    setChosen((before) => stretchTo(before, position));
   }
 
   return (

@@ -1,6 +1,6 @@
 import { cleanup, screen, within } from '@testing-library/react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import { form, meeting, page, review } from '../../../../tests/pages/sample';
+import { cueCard, form, meeting, page, review } from '../../../../tests/pages/sample';
 import { server, standIn } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
 import type { CueCard, MeetingPage } from '../../api/client';
@@ -14,25 +14,8 @@ vi.mock('../../api/client', async (original) => ({
 }));
 
 const caution = (text: string) => ({ code: 'cue.caution_text', with: { for: 'knee', do: 'smaller', text } });
-const card = (position: number, change: Partial<CueCard> = {}): CueCard => ({
-  position,
-  number: position,
-  title: `Movement ${String(position)}`,
-  alias: null,
-  repetition: null,
-  side: null,
-  own: null,
-  left: { code: 'cue.own', with: { side: 'left', own: 'right' } },
-  right: { code: 'side.right', with: {} },
-  cues: [],
-  breaths: [],
-  turn: null,
-  travel: [],
-  checks: [],
-  cautions: [],
-  needsSupport: false,
-  ...change,
-});
+const card = (position: number, change: Partial<CueCard> = {}): CueCard =>
+  cueCard(position, { left: { code: 'cue.own', with: { side: 'left', own: 'right' } }, ...change });
 
 /** New are 5 and 6, with 3 and 4 before them; 1 is reviewed, and 4 to 6 are run through. */
 const evening = (change: Partial<MeetingPage> = {}): MeetingPage =>
