@@ -22,7 +22,9 @@ export function Why({ about, children, label }: Props) {
       >
         {label ?? t('app.why')}
       </Popover.Trigger>
-      <Floating className="max-w-sm border-l-4 border-river px-4 py-3 text-[0.95rem]">{children}</Floating>
+      <Floating className="max-w-[min(24rem,calc(100vw-1rem))] border-l-4 border-river px-4 py-3 text-[0.95rem]">
+        {children}
+      </Floating>
     </Popover.Root>
   );
 }
