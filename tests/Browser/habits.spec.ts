@@ -109,7 +109,7 @@ test('a log is taken back from the toast, and the plan is as it was', async ({ p
   await expect(page.getByRole('button', { name: 'Take the log back' })).toBeVisible();
   await page.getByRole('tab', { name: 'Who is here' }).click();
   await expect(page.getByRole('switch').first()).toBeDisabled();
-  await page.getByRole('button', { name: 'Take the log back' }).click();
+  await takeBack(page, () => page.getByRole('button', { name: 'Take the log back' }).click());
   await expect(page.getByRole('button', { name: 'Log as planned' })).toBeVisible();
   await expect(page.getByRole('switch').first()).toBeEnabled();
 });

@@ -2,15 +2,16 @@ import { useQuery } from '@tanstack/react-query';
 import { ToggleGroup } from 'radix-ui';
 import { useEffect } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useParams, useSearchParams } from 'react-router';
+import { useParams } from 'react-router';
 import { api, ask, type CueCard, type Form } from '../../api/client';
 import { formQuery } from '../../api/queries';
 import { Choice, PrintButton } from '../../kit/controls';
 import { Asked } from '../../kit/page';
 import { sided } from '../../kit/sided';
+import { useAddressed } from '../../kit/useAddressed';
 import { FormPages } from '../forms/FormPages';
 import { PassageChoice } from './PassageChoice';
-import { usePassage } from './usePassage';
+import { passageIn } from './passageIn';
 import { say } from '../../messages/say';
 
 const VIEWS = ['facing', 'same', 'behind', 'plain'] as const;
@@ -25,9 +26,11 @@ export function CardsPlace() {
 
 function Deck({ form }: { form: Form }) {
   const { t } = useTranslation();
-  const [search, setSearch] = useSearchParams();
+  const addressed = useAddressed();
+  const [search, say] = addressed;
   const first = form.lessons[0];
-  const [passage, setPassage] = usePassage(
+  const [passage, setPassage] = passageIn(
+    addressed,
     form,
     first ? { from: first.from, to: first.to } : { from: 1, to: form.entries.length },
   );
@@ -38,16 +41,6 @@ function Deck({ form }: { form: Form }) {
     queryKey: ['cards', form.id, asked],
     queryFn: () => ask(api.GET('/api/forms/{form}/cards', { params: { path: { form: form.id }, query: asked } })),
   });
-  const put = (key: string, to: string) => {
-    setSearch(
-      (was) => {
-        const next = new URLSearchParams(was);
-        next.set(key, to);
-        return next;
-      },
-      { replace: true },
-    );
-  };
   useEffect(() => {
     // The size of the paper can only be said in a rule of the page.
     const style = document.createElement('style');
@@ -69,7 +62,7 @@ function Deck({ form }: { form: Form }) {
               type="single"
               value={view}
               onValueChange={(to) => {
-                if (to !== '') put('view', to);
+                if (to !== '') say({ view: to });
               }}
               aria-label={t('cards.view')}
               className="flex flex-wrap"
@@ -90,7 +83,7 @@ function Deck({ form }: { form: Form }) {
               label={t('cards.paper')}
               value={paper}
               onChange={(event) => {
-                put('paper', event.target.value);
+                say({ paper: event.target.value });
               }}
             >
               <option value="a4">A4</option>

@@ -1,13 +1,14 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { api, ask, type Floor, type Form, Problem } from '../../api/client';
 import { formQuery } from '../../api/queries';
 import { TextField, Tick } from '../../kit/controls';
 import { entryName } from '../../kit/entryName';
 import { number } from '../../kit/format';
 import { Asked, Heading, Warnings } from '../../kit/page';
+import { useAddressed } from '../../kit/useAddressed';
 import { FloorPicture } from '../../pictures/FloorPicture';
 import { Ribbon } from '../../pictures/Ribbon';
 import { FormPages } from '../forms/FormPages';
@@ -25,7 +26,7 @@ export function FloorPlace() {
 
 function Room({ form }: { form: Form }) {
   const { t } = useTranslation();
-  const [search, setSearch] = useSearchParams();
+  const [search, say] = useAddressed();
   const [typed, setTyped] = useState<Record<Measure, string>>(() => ({
     width: search.get('width') ?? String(FIELDS.width),
     depth: search.get('depth') ?? String(FIELDS.depth),
@@ -50,17 +51,6 @@ function Room({ form }: { form: Form }) {
     queryFn: () => ask(api.GET('/api/forms/{form}/floor', { params: { path: { form: form.id }, query: asked } })),
     placeholderData: keepPreviousData,
   });
-  const say = (key: string, to: string | null) => {
-    setSearch(
-      (was) => {
-        const next = new URLSearchParams(was);
-        if (to === null) next.delete(key);
-        else next.set(key, to);
-        return next;
-      },
-      { replace: true },
-    );
-  };
   const refusal = query.error instanceof Problem ? query.error.message : undefined;
   return (
     <FormPages id={form.id} title={form.title}>
@@ -74,7 +64,7 @@ function Room({ form }: { form: Form }) {
             error={refusal?.toLowerCase().includes(key) ? refusal : undefined}
             onChange={(event) => {
               setTyped({ ...typed, [key]: event.target.value });
-              if (event.target.value.trim() !== '') say(key, event.target.value.replace(',', '.'));
+              if (event.target.value.trim() !== '') say({ [key]: event.target.value.replace(',', '.') });
             }}
           />
         ))}
@@ -85,7 +75,7 @@ function Room({ form }: { form: Form }) {
             key={key}
             checked={search.has(key)}
             onTick={(isTicked) => {
-              say(key, isTicked ? '1' : null);
+              say({ [key]: isTicked ? '1' : null });
             }}
           >
             {t(`floor.${key}`)}

@@ -5,9 +5,10 @@ import { api, ask, type Form, type Stretch, type Times } from '../../api/client'
 import { formQuery } from '../../api/queries';
 import { duration, number } from '../../kit/format';
 import { Asked, Heading } from '../../kit/page';
+import { useAddressed } from '../../kit/useAddressed';
 import { FormPages } from '../forms/FormPages';
 import { Pacer } from './Pacer';
-import { usePassage } from './usePassage';
+import { passageIn } from './passageIn';
 
 /** How long a form takes, by section and pace, and a pacer that walks it. */
 export function TimePlace() {
@@ -18,7 +19,7 @@ export function TimePlace() {
 
 function Run({ form }: { form: Form }) {
   const { t } = useTranslation();
-  const [passage, setPassage] = usePassage(form, { from: 1, to: form.entries.length });
+  const [passage, setPassage] = passageIn(useAddressed(), form, { from: 1, to: form.entries.length });
   const query = useQuery({
     queryKey: ['times', form.id],
     queryFn: () => ask(api.GET('/api/forms/{form}/times', { params: { path: { form: form.id } } })),

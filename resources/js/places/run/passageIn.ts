@@ -1,9 +1,12 @@
-import { useSearchParams } from 'react-router';
 import type { Form, Passage } from '../../api/client';
+import type { useAddressed } from '../../kit/useAddressed';
 
 /** The passage an address names, so that it can be sent to an assistant; the first lesson or the whole form without. */
-export function usePassage(form: Form, fallback: Passage): [Passage, (passage: Passage) => void] {
-  const [search, setSearch] = useSearchParams();
+export function passageIn(
+  [search, say]: ReturnType<typeof useAddressed>,
+  form: Form,
+  fallback: Passage,
+): [Passage, (passage: Passage) => void] {
   const most = form.entries.length;
   const read = (key: string, otherwise: number) => {
     const value = Number(search.get(key));
@@ -14,15 +17,7 @@ export function usePassage(form: Form, fallback: Passage): [Passage, (passage: P
   return [
     { from, to },
     (passage) => {
-      setSearch(
-        (was) => {
-          const next = new URLSearchParams(was);
-          next.set('from', String(passage.from));
-          next.set('to', String(passage.to));
-          return next;
-        },
-        { replace: true },
-      );
+      say({ from: String(passage.from), to: String(passage.to) });
     },
   ];
 }
