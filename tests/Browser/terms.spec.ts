@@ -52,12 +52,19 @@ test('a term is laid, changed by hand, compared, asked why, solved for, subscrib
 
   // A lesson is carried to the next evening, by keyboard; what moves is said, and taken over.
   const lesson = page.locator('[data-lesson="2"]').first();
-  await lesson.focus();
-  await page.keyboard.press('Space');
-  await page.waitForTimeout(100); // the sensor listens from the next frame on
-  await page.keyboard.press('ArrowDown');
-  await page.waitForTimeout(100);
-  await page.keyboard.press('Space');
+  /** What the picture says of what is carried, for whoever does not see it. */
+  const told = page.getByRole('status').filter({ hasText: /^(Lesson \d+ is taken up|Over |Put )/ });
+  /** Carries by keyboard; each key waits until the last one was heard. */
+  const carryByKeys = async (what: Locator, arrow: string) => {
+    await what.focus();
+    await page.keyboard.press('Space');
+    await expect(told).toHaveText(/^Over /);
+    const from = await told.innerText();
+    await page.keyboard.press(arrow);
+    await expect(told).not.toHaveText(from);
+    await page.keyboard.press('Space');
+  };
+  await carryByKeys(lesson, 'ArrowDown');
   const bar = page.getByRole('region', { name: 'A change that is not made yet' });
   await expect(bar.getByText(/lesson 2 moves from/)).toBeVisible();
   await expect(page.locator('[data-stroke="ghost"]').first()).toBeAttached();
@@ -75,39 +82,47 @@ test('a term is laid, changed by hand, compared, asked why, solved for, subscrib
     if (!box) throw new Error('It is not drawn.');
     return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
   };
-  const carry = async (what: Locator, to: { x: number; y: number }) => {
-    const start = await middleOf(what);
+  /** The middle of something, once it lies still: what arrives from the server can move it. */
+  const middleAtRest = async (place: Locator) => {
+    let last = await middleOf(place);
+    await expect(async () => {
+      const now = await middleOf(place);
+      const isStill = now.x === last.x && now.y === last.y;
+      last = now;
+      expect(isStill).toBe(true);
+    }).toPass({ intervals: [200] });
+    return last;
+  };
+  const carry = async (what: Locator, to: Locator) => {
+    await middleAtRest(to);
+    const start = await middleAtRest(what);
     await page.mouse.move(start.x, start.y);
     await page.mouse.down();
     await page.mouse.move(start.x, start.y - 12, { steps: 3 });
-    await page.mouse.move(to.x, to.y, { steps: 8 });
+    const end = await middleOf(to);
+    await page.mouse.move(end.x, end.y, { steps: 8 });
     await page.mouse.up();
   };
   const block = page.locator('[data-lesson="4"]').first();
   const evening = page.getByRole('group', { name: 'The weave' }).getByRole('link').nth(7);
-  await carry(block, await middleOf(evening));
+  await carry(block, evening);
   await expect(bar.getByText(/lesson 4 moves from/).first()).toBeVisible();
   await bar.getByRole('button', { name: 'Drop it' }).click();
 
   // From the weave onto a tick of the season line; and beside both pictures it falls back to where it was.
-  await carry(block, await middleOf(page.getByRole('heading', { level: 1 })));
+  await carry(block, page.getByRole('heading', { level: 1 }));
   await expect(page.getByText('Put back where it was.')).toBeAttached();
   await expect(bar).toHaveCount(0);
   const target = page.locator('[data-spot]').nth(7);
-  await carry(block, await middleOf(target));
+  await carry(block, target);
   await expect(bar.getByText(new RegExp(`lesson 4 moves from .* to .*${await dayOf(target)}`)).first()).toBeVisible();
   await bar.getByRole('button', { name: 'Drop it' }).click();
 
   // Along the season line itself, with the mouse and by keyboard; a plain click on it opens the meeting, as the tick does.
-  await carry(page.locator('[data-tick-lesson="4"]').first(), await middleOf(target));
+  await carry(page.locator('[data-tick-lesson="4"]').first(), target);
   await expect(bar.getByText(new RegExp(`lesson 4 moves from .* to .*${await dayOf(target)}`)).first()).toBeVisible();
   await bar.getByRole('button', { name: 'Drop it' }).click();
-  await page.locator('[data-tick-lesson="4"]').first().focus();
-  await page.keyboard.press('Space');
-  await page.waitForTimeout(100);
-  await page.keyboard.press('ArrowRight');
-  await page.waitForTimeout(100);
-  await page.keyboard.press('Space');
+  await carryByKeys(page.locator('[data-tick-lesson="4"]').first(), 'ArrowRight');
   await expect(bar.getByText(/lesson 4 moves from/).first()).toBeVisible();
   await bar.getByRole('button', { name: 'Drop it' }).click();
   // The tick itself, at its middle, is the link it always was.
@@ -183,12 +198,15 @@ test('a term is laid, changed by hand, compared, asked why, solved for, subscrib
   await page.getByRole('link', { name: 'Term', exact: true }).click();
   await page.getByRole('navigation', { name: 'The term’s meetings' }).getByRole('link').first().click();
   await page.getByRole('link', { name: 'Tonight’s sheet' }).click();
-  await expect(page.getByRole('heading', { name: 'Warm-up' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Cues and cautions: Marsh Lantern, long form' })).toBeVisible();
   await page.evaluate(() => (document.documentElement.dataset.theme = 'hall'));
   await page.emulateMedia({ media: 'print' });
   // Printed from the dark hall, letters are dark all the same.
   expect(await page.evaluate(() => getComputedStyle(document.documentElement).color)).toBe('rgb(32, 41, 43)');
   await expect(page.getByRole('navigation', { name: 'Places' })).toBeHidden();
+  // Nor what was just told, for as long as it stands.
+  const toasts = page.getByRole('region', { name: /^Notifications/ }).locator('ol');
+  expect(await toasts.evaluate((list) => getComputedStyle(list).display)).toBe('none');
   const pdf = await page.pdf({ format: 'A4' });
   expect((pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g) ?? []).length).toBe(1);
   await page.emulateMedia({ media: 'screen' });
@@ -202,6 +220,11 @@ test('a page of a term on a phone has nothing off the screen, and a change is ma
   await page.getByRole('link', { name: 'Term', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'The weave' })).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  await page.getByRole('button', { name: 'Why: The end of the plan' }).click();
+  const why = await page.getByRole('dialog').boundingBox();
+  expect(why?.x).toBeGreaterThanOrEqual(0);
+  expect((why?.x ?? 0) + (why?.width ?? 0), 'the explanation fits the phone').toBeLessThanOrEqual(390);
+  await page.keyboard.press('Escape');
   await page.getByText('As a table').click();
   await page
     .getByRole('button', { name: /^Change / })

@@ -63,7 +63,7 @@ export function Toasts({ children }: { children: ReactNode }) {
             </Toast.Close>
           </Toast.Root>
         ))}
-        <Toast.Viewport className="fixed right-4 bottom-20 left-4 z-50 m-0 flex list-none flex-col gap-2 p-0 sm:left-auto sm:w-[26rem] lg:bottom-4" />
+        <Toast.Viewport className="no-print fixed right-4 bottom-20 left-4 z-50 m-0 flex list-none flex-col gap-2 p-0 sm:left-auto sm:w-[26rem] lg:bottom-4" />
       </Toast.Provider>
     </Telling>
   );

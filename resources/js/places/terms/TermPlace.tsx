@@ -166,7 +166,7 @@ function Laid({ term }: { term: Term }) {
           )}
         </div>
         <Outlook course={course} meetings={term.meetings} />
-        <Warnings title={t('terms.warnings')} lines={[...term.warnings, ...costsOf(questions.data)].map(sentence)} />
+        <Warnings title={t('terms.warnings')} lines={term.warnings.map(sentence)} />
         <Heading aside={t('terms.legend')}>{t('terms.weave')}</Heading>
         <Weave
           form={course.form}
@@ -181,6 +181,8 @@ function Laid({ term }: { term: Term }) {
         <p className="mt-2 text-sm text-soft">
           {term.isOver ? null : t('terms.dragHint')} {t('terms.planHint')}
         </p>
+        {/* Worked out after the plan: under the weave, so that their coming moves nothing under a hand that carries a lesson. */}
+        <Warnings title={t('terms.costsTitle')} lines={costsOf(questions.data).map(sentence)} />
         <AsTable
           term={term}
           course={course}

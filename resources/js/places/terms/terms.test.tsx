@@ -232,7 +232,10 @@ test('a question is asked once, says how far it is, and its answer is taken over
   show();
   expect(await screen.findByText('15 more minutes a meeting would reach the target and hold it.')).toBeTruthy();
   expect(screen.getByText('Working it out: 40 %')).toBeTruthy();
-  expect(screen.getByText(/after 3 lessons in a row costs 2.1 expected movements/)).toBeTruthy();
+  const cost = screen.getByText(/after 3 lessons in a row costs 2.1 expected movements/);
+  // Under the weave: what comes later than the plan does not move it under the hand.
+  const weave = screen.getByRole('group', { name: 'The weave' });
+  expect(weave.compareDocumentPosition(cost) & Node.DOCUMENT_POSITION_FOLLOWING).toBeTruthy();
   await userEvent.click(screen.getByRole('button', { name: 'Take it over' }));
   await waitFor(() => {
     expect(of('POST', '/api/plan-questions/{question}/take-over')).toHaveLength(1);
