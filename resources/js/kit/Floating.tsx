@@ -17,7 +17,7 @@ export function Floating({ align = 'center', className, children }: Props) {
         sideOffset={3}
         collisionPadding={8}
         className={`z-50 rounded bg-sheet text-ink ${className}`}
-        style={{ boxShadow: 'var(--float)' }}
+        style={{ boxShadow: 'var(--float)', maxWidth: 'calc(100vw - 1rem)' }} // it fits a phone, whatever its size
       >
         {children}
       </Popover.Content>

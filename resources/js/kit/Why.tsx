@@ -22,8 +22,8 @@ export function Why({ about, children, label }: Props) {
       >
         {label ?? t('app.why')}
       </Popover.Trigger>
-      <Floating className="max-w-[min(24rem,calc(100vw-1rem))] border-l-4 border-river px-4 py-3 text-[0.95rem]">
-        {children}
+      <Floating className="border-l-4 border-river px-4 py-3 text-[0.95rem]">
+        <div className="max-w-sm">{children}</div>
       </Floating>
     </Popover.Root>
   );

@@ -8,6 +8,11 @@ export function entryName(entry: Named | undefined): string {
   return entry.number === null ? entry.title : `${String(entry.number)}. ${entry.title}`;
 }
 
+/** "3 Heron looks up": the same where the number is set apart or read from two metres. */
+export function entryLine({ number, title }: Named): string {
+  return number === null ? title : `${String(number)} ${title}`;
+}
+
 /** What a teacher says for an entry: its number, or its title where it has none. */
 export function entryCall(entry: Named | undefined): string {
   return String(entry?.number ?? entry?.title ?? '');

@@ -10,22 +10,19 @@ export type Said = Record<string, string | null>;
  */
 export function useAddressed(): [URLSearchParams, (said: Said) => void] {
   const [search, setSearch] = useSearchParams();
-  const last = useRef(search);
-  const isUnderWay = useRef(false);
+  const underWay = useRef<URLSearchParams | null>(null);
   useEffect(() => {
-    if (!isUnderWay.current) last.current = search;
-    else if (search.toString() === last.current.toString()) isUnderWay.current = false;
+    if (search.toString() === underWay.current?.toString()) underWay.current = null;
   }, [search]);
   return [
     search,
     (said) => {
-      const next = new URLSearchParams(last.current);
+      const next = new URLSearchParams(underWay.current ?? search);
       for (const [key, value] of Object.entries(said)) {
         if (value === null) next.delete(key);
         else next.set(key, value);
       }
-      isUnderWay.current = true;
-      last.current = next;
+      underWay.current = next;
       setSearch(next, { replace: true });
     },
   ];

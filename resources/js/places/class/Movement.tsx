@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { CueCard, Entry, Form, MeetingPage } from '../../api/client';
 import { useShownMeeting } from '../../api/useOutbox';
-import { entryCall } from '../../kit/entryName';
+import { entryCall, entryLine } from '../../kit/entryName';
 import { sided } from '../../kit/sided';
 import { sentence } from '../../messages/say';
 import { usePresence } from '../meeting/usePresence';
@@ -92,9 +92,7 @@ export function Movement({ page, form, run, step, card, following, isTurned, onT
         )}
         {following ? (
           <p className="mt-2 text-[clamp(1rem,3.4vmin,1.9rem)] text-soft" data-testid="following">
-            {t('class.following', {
-              title: [following.number, following.title].filter((one) => one !== null).join(' '),
-            })}
+            {t('class.following', { title: entryLine(following) })}
           </p>
         ) : null}
       </div>

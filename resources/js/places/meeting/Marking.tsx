@@ -215,7 +215,7 @@ function PassageChoice({ offered, chosen, onChoose, words, children }: ChoicePro
           <span className="text-sm text-pine underline underline-offset-4">{t('meeting.change')}</span>
         </button>
       </Popover.Trigger>
-      <Floating align="start" className="max-h-[75vh] w-[min(46rem,calc(100vw-1rem))] overflow-y-auto border border-line p-4">
+      <Floating align="start" className="max-h-[75vh] w-184 overflow-y-auto border border-line p-4">
         <div className="mb-3 flex flex-wrap gap-2" role="radiogroup" aria-label={t('meeting.passage')}>
           {offered.map(({ label, passage }) => (
             <Popover.Close asChild key={`${label}${String(passage.from)}`}>

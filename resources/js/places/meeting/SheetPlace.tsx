@@ -4,6 +4,7 @@ import { useParams } from 'react-router';
 import { api, ask, type CueCard, type Form, type MeetingPage, type Passage } from '../../api/client';
 import { formQuery, meetingQuery } from '../../api/queries';
 import { ButtonLink, PrintButton } from '../../kit/controls';
+import { entryLine } from '../../kit/entryName';
 import { clock, day } from '../../kit/format';
 import { Asked, Page } from '../../kit/page';
 import { sided } from '../../kit/sided';
@@ -95,8 +96,6 @@ function Cues({ page, course, form }: { page: MeetingPage; course: string; form:
   );
 }
 
-const called = (card: CueCard) => [card.number, card.title].filter((one) => one !== null).join(' ');
-
 function Told({ form, cards, fresh }: { form: Form; cards: CueCard[]; fresh: Set<number> }) {
   const { t } = useTranslation();
   const told = cards.filter(
@@ -111,7 +110,7 @@ function Told({ form, cards, fresh }: { form: Form; cards: CueCard[]; fresh: Set
       <ul className="m-0 list-none p-0">
         {told.map((card) => (
           <li key={card.position} className="border-b border-line py-1">
-            <strong>{called(card)}</strong>
+            <strong>{entryLine(card)}</strong>
             {card.cues.length > 0 ? <span> · {card.cues.map((cue) => sided(cue, card)).join('; ')}</span> : null}
             {card.checks.length > 0 ? (
               <span className="text-soft"> · {card.checks.map((check) => sided(check, card)).join('; ')}</span>
@@ -121,7 +120,7 @@ function Told({ form, cards, fresh }: { form: Form; cards: CueCard[]; fresh: Set
         ))}
         {careful.map((card) => (
           <li key={card.position} className="border-b border-line py-1">
-            {called(card)}
+            {entryLine(card)}
             <Cautions card={card} />
           </li>
         ))}
