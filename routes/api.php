@@ -10,6 +10,7 @@ use App\Http\Controllers\FormFileController;
 use App\Http\Controllers\GroupController;
 use App\Http\Controllers\MeetingController;
 use App\Http\Controllers\PlanController;
+use App\Http\Controllers\PrincipleController;
 use App\Http\Controllers\RunController;
 use App\Http\Controllers\ScoreController;
 use App\Http\Controllers\SessionController;
@@ -51,10 +52,25 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::put('forms/{form}/cutting', [FormController::class, 'cutting'])->can('edit-forms', 'form');
     Route::delete('forms/{form}', [FormController::class, 'destroy'])->can('edit-forms', 'form');
 
+    Route::get('principle-starters', [PrincipleController::class, 'starters'])->can('edit-forms');
+    Route::get('principle-sets', [PrincipleController::class, 'index'])->can('read');
+    Route::post('principle-sets', [PrincipleController::class, 'store'])->can('edit-forms');
+    Route::get('principle-sets/{principleSet}', [PrincipleController::class, 'show'])->can('read', 'principleSet');
+    Route::post('principle-sets/{principleSet}/edits', [PrincipleController::class, 'edit'])->can('edit-forms', 'principleSet');
+    Route::post('principle-sets/{principleSet}/import', [PrincipleController::class, 'import'])->can('edit-forms', 'principleSet');
+    Route::get('principle-sets/{principleSet}/versions', [PrincipleController::class, 'versions'])->can('read', 'principleSet');
+    Route::post('principle-sets/{principleSet}/restore', [PrincipleController::class, 'restore'])->can('edit-forms', 'principleSet');
+    Route::get('principle-sets/{principleSet}/file', [PrincipleController::class, 'written'])->can('read', 'principleSet');
+    Route::delete('principle-sets/{principleSet}', [PrincipleController::class, 'destroy'])->can('edit-forms', 'principleSet');
+    Route::get('principle-sets/{principleSet}/forms/{form}', [PrincipleController::class, 'bites'])->can('read', ['principleSet', 'form']);
+    Route::post('principle-sets/{principleSet}/forms/{form}', [PrincipleController::class, 'join'])->can('edit-forms', ['principleSet', 'form']);
+
     Route::get('groups', [GroupController::class, 'index'])->can('read');
     Route::post('groups', [GroupController::class, 'store'])->can('plan');
     Route::get('groups/{group}', [GroupController::class, 'show'])->can('read', 'group');
     Route::post('groups/{group}/before', [GroupController::class, 'before'])->can('plan', 'group');
+    Route::get('groups/{group}/principles', [GroupController::class, 'principles'])->can('read', 'group');
+    Route::put('groups/{group}/principles', [GroupController::class, 'choosePrinciples'])->can('plan', 'group');
     Route::post('groups/{group}/students', [GroupController::class, 'addStudents'])->can('plan', 'group');
     Route::delete('groups/{group}/students', [GroupController::class, 'removeStudents'])->can('plan', 'group');
     Route::post('groups/{group}/move', [GroupController::class, 'move'])->can('plan', 'group');

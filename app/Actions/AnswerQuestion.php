@@ -70,7 +70,7 @@ final class AnswerQuestion
         $variants = PlanVariant::list($row->question['plans'] ?? []);
         foreach ($variants as $at => $variant) {
             $changed = $variant->on($planning->draft, $planning->courses, $this->courseOf($planning, $row), $this->cutter);
-            $own = new Planning($planning->seed, $changed->courses, $changed->draft);
+            $own = new Planning($planning->seed, $changed->courses, $changed->draft, $planning->focus);
             $plans[] = self::view($this->planner->plan($own->request()), $own->draft);
             $progress(intdiv(100 * ($at + 1), count($variants)));
         }

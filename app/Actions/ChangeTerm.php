@@ -16,6 +16,7 @@ use Gorvan\Core\Term\Change\ChangeRefused;
 use Gorvan\Core\Term\Change\PinLesson;
 use Gorvan\Core\Term\Change\PlanDifference;
 use Gorvan\Core\Term\Change\PlanView;
+use Gorvan\Core\Term\Change\SetFocus;
 use Gorvan\Core\Term\Change\TermChange;
 use Gorvan\Core\Term\Change\TermDraft;
 use Gorvan\Core\Term\Closure;
@@ -51,6 +52,7 @@ final class ChangeTerm
     public function preview(Term $term, array $changes): ChangedPlan
     {
         $planning = ($this->read)($term);
+        self::checkFocuses($changes, $planning);
         try {
             $draft = array_reduce($changes, static fn (TermDraft $draft, TermChange $change): TermDraft => $change->on($draft), $planning->draft);
             $own = $planning->of($draft);
@@ -179,6 +181,20 @@ final class ChangeTerm
             }
             if (! self::gives($plans[$change->meeting] ?? null, $change)) {
                 throw $on === null ? ChangeRefused::notGiven($change->number) : ChangeRefused::tooEarly($change->number, max(1, $change->number - 1), $draft->meeting($change->meeting)->on, $on->on);
+            }
+        }
+    }
+
+    /**
+     * A meeting works on what the group works on.
+     *
+     * @param  list<TermChange>  $changes
+     */
+    private static function checkFocuses(array $changes, Planning $planning): void
+    {
+        foreach ($changes as $change) {
+            if ($change instanceof SetFocus && array_diff($change->principles ?? [], $planning->focus?->set->ids() ?? []) !== []) {
+                throw Refused::because(Message::of('principles.not_of_group'));
             }
         }
     }

@@ -9,6 +9,7 @@ use App\Models\CurrentSchool;
 use App\Models\Entry;
 use App\Models\LoggedClass;
 use App\Models\Meeting;
+use App\Models\Principle;
 use App\Models\Student;
 use App\Models\Viewer;
 use App\Models\Withdrawal;
@@ -74,11 +75,15 @@ final class LogClass
     {
         $forms = Course::where('term_id', $meeting->term_id)->orderBy('ordinal')->pluck('form_id')->all();
         $keys = Entry::whereIn('form_id', $forms)->get(['id', 'school_id', 'form_id', 'key'])->groupBy('form_id')->map(static fn ($entries) => $entries->pluck('key')->flip())->all();
+        $principles = array_values(Principle::where('set_id', $meeting->term->group->principle_set_id)->pluck('id')->all());
         $did = [];
         foreach ($log->did as $at => $doing) {
             $form = $doing->form ?? (count($forms) === 1 ? $forms[0] : null);
             if ($doing->entries !== [] && ! isset($keys[$form])) {
                 throw Refused::because(Message::of('log.form', nth: $at + 1), "did.$at.form");
+            }
+            foreach (array_diff($doing->principles, $principles) as $gone) {
+                throw Refused::because(Message::of('log.principle', nth: $at + 1), "did.$at.principles");
             }
             foreach ($doing->entries as $entry) {
                 if (! isset($keys[$form][$entry])) {

@@ -7,6 +7,7 @@ namespace App\Actions;
 use Gorvan\Core\Term\Change\DraftMeeting;
 use Gorvan\Core\Term\Change\TermDraft;
 use Gorvan\Core\Term\CourseOutset;
+use Gorvan\Core\Term\FocusOutset;
 use Gorvan\Core\Term\TermMeeting;
 use Gorvan\Core\Term\TermRequest;
 
@@ -14,13 +15,13 @@ use Gorvan\Core\Term\TermRequest;
 final readonly class Planning
 {
     /** @param  non-empty-list<CourseOutset>  $courses */
-    public function __construct(public string $seed, public array $courses, public TermDraft $draft)
+    public function __construct(public string $seed, public array $courses, public TermDraft $draft, public ?FocusOutset $focus = null)
     {
     }
 
     public function of(TermDraft $draft): self
     {
-        return new self($this->seed, $this->courses, $draft);
+        return new self($this->seed, $this->courses, $draft, $this->focus);
     }
 
     /** @param  callable(DraftMeeting): bool|null  $isOpen  which are planned; those that are still to come, unless said */
@@ -32,7 +33,7 @@ final readonly class Planning
             $meetings[] = new TermMeeting($meeting->on, $meeting->minutes, $isOpen === null ? $meeting->isOpen : $isOpen($meeting), $meeting->pins, TermMeeting::keyOf($meeting->on, $meeting->at, ($taking[$at - 1]->on ?? null) === $meeting->on));
         }
 
-        return new TermRequest($this->seed, $meetings, $this->courses);
+        return new TermRequest($this->seed, $meetings, $this->courses, $this->focus);
     }
 
     /** @return list<string> the meetings of a request, in its order */

@@ -31,6 +31,7 @@ final class ReadPlanning
         private readonly TaughtEntries $taught,
         private readonly ReadTermDraft $draft,
         private readonly PacedCourse $paced,
+        private readonly ReadFocus $focus,
         private readonly MemoryModel $model = new MemoryModel,
     ) {
     }
@@ -40,21 +41,21 @@ final class ReadPlanning
         $today = $this->school->today();
         $comes = $this->attendance($term->group_id, $today);
         $trust = Student::whereIn('id', array_keys($comes))->whereNotNull('trust')->pluck('trust', 'id')->all();
-        $courses = [];
+        $courses = $forms = [];
         foreach ($term->courses()->with('form.entries')->get() as $row) {
-            $courses[] = $this->course($term, $row, $comes, $trust, $today);
+            $forms[$row->id] = $row->form->placed();
+            $courses[] = $this->course($term, $row, $forms[$row->id], $comes, $trust, $today);
         }
 
-        return new Planning($term->id, $courses === [] ? throw new LogicException("term $term->id has no course") : $courses, ($this->draft)($term));
+        return new Planning($term->id, $courses === [] ? throw new LogicException("term $term->id has no course") : $courses, ($this->draft)($term), ($this->focus)($term->group, $forms, $comes, $trust));
     }
 
     /**
      * @param  array<string, float>  $comes  chance of coming, by student
      * @param  array<string, float>  $trust  by student, where something was tested
      */
-    private function course(Term $term, Course $row, array $comes, array $trust, string $today): CourseOutset
+    private function course(Term $term, Course $row, PlacedForm $placed, array $comes, array $trust, string $today): CourseOutset
     {
-        $placed = $row->form->placed();
         $course = $row->course($placed);
         $taught = ($this->taught)($term->group_id, $placed);
         $learned = $taught->by(Day::number($term->starts_on) - 1, $placed->form);

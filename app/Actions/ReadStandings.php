@@ -14,6 +14,7 @@ use Gorvan\Core\Memory\Replay;
 use Gorvan\Core\Memory\Tracks;
 use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Record\Fact;
+use Gorvan\Core\Record\Subject;
 use Gorvan\Core\Standing\StudentStanding;
 
 /**
@@ -69,6 +70,34 @@ final class ReadStandings
         }
 
         return $byKey;
+    }
+
+    /**
+     * What the record makes of principles: in general and as seen in an entry is one track.
+     *
+     * @param  list<string>  $students
+     * @param  list<string>  $principles  rows
+     * @param  string  $on  the day `Y-m-d`
+     * @return array<string, array<string, Tracks>> by student and principle
+     */
+    public function principles(array $students, array $principles, string $on): array
+    {
+        if ($students === [] || $principles === []) {
+            return array_fill_keys($students, []);
+        }
+        $keys = [];
+        foreach ($principles as $id) {
+            $keys[Subject::principle($id)->key()] = $id;
+        }
+        $found = [];
+        foreach ($this->until($students, Day::number($on), array_keys($keys)) as $student => $tracks) {
+            $found[$student] = [];
+            foreach (array_intersect_key($tracks, $keys) as $key => $of) {
+                $found[$student][$keys[$key]] = $of;
+            }
+        }
+
+        return $found;
     }
 
     /**

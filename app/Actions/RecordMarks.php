@@ -9,6 +9,7 @@ use App\Models\Entry;
 use App\Models\LoggedClass;
 use App\Models\Mark;
 use App\Models\Meeting;
+use App\Models\Principle;
 use App\Models\Viewer;
 use App\Record\Checkpoints;
 use DateTimeZone;
@@ -48,16 +49,20 @@ final class RecordMarks
     {
         $students = array_flip($this->students($meeting));
         $sided = Entry::whereIn('form_id', Course::where('term_id', $meeting->term_id)->select('form_id'))
-            ->whereIn('id', array_unique(array_map(static fn (NewMark $mark): string => $mark->entry, $marks)))->toBase()->pluck('sided', 'id')->all();
+            ->whereIn('id', array_values(array_unique(array_filter(array_map(static fn (NewMark $mark): ?string => $mark->entry, $marks)))))->toBase()->pluck('sided', 'id')->all();
+        $principles = array_flip($this->principles($meeting, $marks));
         $rows = [];
         foreach ($marks as $at => $mark) {
             if (! isset($students[$mark->student])) {
                 throw Refused::because(Message::of('mark.student', nth: $at + 1), "marks.$at.student");
             }
-            if (! isset($sided[$mark->entry])) {
+            if ($mark->principle !== null && ! isset($principles[$mark->principle])) {
+                throw Refused::because(Message::of('mark.principle', nth: $at + 1), "marks.$at.principle");
+            }
+            if ($mark->entry === null ? $mark->principle === null : ! isset($sided[$mark->entry])) {
                 throw Refused::because(Message::of('mark.entry', nth: $at + 1), "marks.$at.entry");
             }
-            if ($mark->side !== null && $sided[$mark->entry] !== true) {
+            if ($mark->side !== null && ($mark->principle !== null || $sided[$mark->entry] !== true)) {
                 throw Refused::because(Message::of('mark.side', nth: $at + 1), "marks.$at.side");
             }
             $row = $this->row($meeting, $mark, $by);
@@ -68,6 +73,19 @@ final class RecordMarks
         }
 
         return $rows;
+    }
+
+    /**
+     * Which principles may be marked: those of the set the group works with, also once they were taken out of it.
+     *
+     * @param  list<NewMark>  $marks
+     * @return list<string>
+     */
+    private function principles(Meeting $meeting, array $marks): array
+    {
+        $named = array_values(array_unique(array_filter(array_map(static fn (NewMark $mark): ?string => $mark->principle, $marks))));
+
+        return $named === [] ? [] : array_values(Principle::whereIn('id', $named)->where('set_id', $meeting->term->group->principle_set_id)->pluck('id')->all());
     }
 
     /**
@@ -92,10 +110,11 @@ final class RecordMarks
             'school_id' => $meeting->school_id,
             'student_id' => $mark->student,
             'entry_id' => $mark->entry,
+            'principle_id' => $mark->principle,
             'meeting_id' => $meeting->id,
             'on' => $meeting->on,
             'side' => $mark->side?->value,
-            'support' => $mark->support->value,
+            'support' => $mark->level->value,
             'at' => $mark->at->setTimezone(new DateTimeZone('UTC'))->format('Y-m-d H:i:s.uP'),
             'made_by' => $by->authorId(),
             'clock_ahead' => Clock::ahead($mark->at),
@@ -116,8 +135,9 @@ final class RecordMarks
             $same = $found !== null
                 && $found->student_id === $mark->student
                 && $found->entry_id === $mark->entry
+                && $found->principle_id === $mark->principle
                 && $found->side === $mark->side?->value
-                && $found->support === $mark->support
+                && $found->support === $mark->level->value
                 && $found->at == $mark->at;
             if (! $same) {
                 throw $this->reused($at);

@@ -26,6 +26,7 @@ use Gorvan\Core\Standing\Watched;
 use Gorvan\Core\Standing\WatchList;
 use Gorvan\Core\Standing\WatchPassage;
 use Gorvan\Core\Term\CoursePlan;
+use Gorvan\Core\Term\PlannedFocus;
 use Gorvan\Core\Term\StopCheck;
 use Illuminate\Support\Facades\DB;
 
@@ -73,7 +74,7 @@ final class ClassPage
         // Whoever has met nothing of tonight cannot be looked at in it: a guest on a first evening.
         $met = array_filter($recalls, static fn (array $of): bool => array_intersect_key($of, array_flip($tonight)) !== []);
 
-        return new ClassData($cards, $this->watch($met, $passages, $placed), WatchList::SHOWN, self::stops($meeting, $points, $placed), $stood);
+        return new ClassData($cards, $this->watch($met, $passages, $placed), WatchList::SHOWN, self::stops($meeting, $points, $placed, array_map(static fn (PlannedFocus $one): string => $one->principle, $plan->focus ?? [])), $stood);
     }
 
     private static function cards(Course $course, PlacedForm $placed, CoursePlan $part): ClassCardsData
@@ -167,16 +168,17 @@ final class ClassPage
     /**
      * @param  list<string>  $points
      * @param  array<string, PlacedForm>  $placed
+     * @param  list<string>  $principles
      * @return list<StopData>
      */
-    private static function stops(Meeting $meeting, array $points, array $placed): array
+    private static function stops(Meeting $meeting, array $points, array $placed, array $principles): array
     {
         $stops = [];
         for ($draw = 1; $draw <= self::STOPS; $draw++) {
-            $stop = StopCheck::draw($meeting->id, $draw, $points);
+            $stop = StopCheck::draw($meeting->id, $draw, $points, $principles);
             if ($stop !== null) {
                 [$course, $entry] = explode(self::OF, $stop->entry, 2);
-                $stops[] = new StopData($course, (int) $placed[$course]->form->positionOf($entry), $stop->focus->value);
+                $stops[] = new StopData($course, (int) $placed[$course]->form->positionOf($entry), $stop->focus?->value, $stop->principle);
             }
         }
 

@@ -9,6 +9,7 @@ use App\Actions\PacedCourse;
 use App\Http\Data\ChangePreviewData;
 use App\Http\Data\CourseData;
 use App\Http\Data\ForecastData;
+use App\Http\Data\GroupPrinciplesData;
 use App\Http\Data\MeetingRow;
 use App\Http\Data\TermData;
 use App\Http\Data\TermSummary;
@@ -47,6 +48,7 @@ final class TermPages
             $term->plan_asked,
             $term->room ?? $term->group->room,
             $term->ends_on < $this->school->today(),
+            GroupPrinciplesData::of($term->group),
         );
     }
 

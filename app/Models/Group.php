@@ -17,6 +17,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string|null $room
  * @property string $form_id  of the form it learns next
  * @property Form $form
+ * @property string|null $principle_set_id  of the principles it works on
+ * @property int $focuses  principles a meeting
+ * @property PrincipleSet|null $principles
  * @property \Illuminate\Support\Carbon|null $pace_since  lessons that came in before do not teach its pace
  * @property \Illuminate\Database\Eloquent\Collection<int, Student> $students
  */
@@ -29,13 +32,19 @@ final class Group extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['pace_since' => 'datetime'];
+        return ['pace_since' => 'datetime', 'focuses' => 'integer'];
     }
 
     /** @return BelongsTo<Form, $this> */
     public function form(): BelongsTo
     {
         return $this->belongsTo(Form::class, 'form_id');
+    }
+
+    /** @return BelongsTo<PrincipleSet, $this> */
+    public function principles(): BelongsTo
+    {
+        return $this->belongsTo(PrincipleSet::class, 'principle_set_id');
     }
 
     /** @return BelongsToMany<Student, $this> who is in it now */

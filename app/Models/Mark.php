@@ -4,19 +4,21 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Gorvan\Core\Record\Keeping;
 use Gorvan\Core\Record\Support;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * What a student needed on an entry: never edited, only withdrawn.
+ * What a student needed on an entry, or how well they kept a principle: never edited, only withdrawn.
  *
  * @property string $student_id
- * @property string $entry_id
+ * @property string|null $entry_id  where it was seen, of a principle; null where in general
+ * @property string|null $principle_id
  * @property string|null $meeting_id
  * @property string|null $on  the day of its class
  * @property string|null $side
- * @property Support $support
+ * @property int $support  on the ladder of what it is about
  * @property \Illuminate\Support\Carbon $at
  * @property string $made_by
  * @property int|null $clock_ahead
@@ -32,7 +34,12 @@ final class Mark extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['support' => Support::class, 'at' => 'datetime'];
+        return ['support' => 'integer', 'at' => 'datetime'];
+    }
+
+    public function level(): Support|Keeping
+    {
+        return $this->principle_id === null ? Support::from($this->support) : Keeping::from($this->support);
     }
 
     /**

@@ -13,6 +13,7 @@ use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Record\ClassLog;
 use Gorvan\Core\Record\Contact;
 use Gorvan\Core\Record\Fact;
+use Gorvan\Core\Record\Keeping;
 use Gorvan\Core\Record\Subject;
 use Gorvan\Core\Record\SubjectKind;
 use Gorvan\Core\Record\Support;
@@ -39,7 +40,7 @@ final class FactSource
             $at = new DateTimeImmutable($row->at);
             $day = $row->on !== null ? Day::number($row->on) : Fact::dayFor(Day::of($at, $zone), Day::of(new DateTimeImmutable($row->received_at), $zone));
             if ($day <= $until && ($after === null || $day > $after)) {
-                $facts[$row->student_id][] = Fact::mark($row->id, Subject::entry($row->entry_id), $day, $at, Support::from($row->support), Side::tryFrom((string) $row->side));
+                $facts[$row->student_id][] = self::mark($row, $day, $at);
             }
         }
         $logs = $this->logs($students, $after, $until);
@@ -57,6 +58,13 @@ final class FactSource
         }
 
         return $facts;
+    }
+
+    private static function mark(stdClass $row, int $day, DateTimeImmutable $at): Fact
+    {
+        return $row->principle_id === null
+            ? Fact::mark($row->id, Subject::entry($row->entry_id), $day, $at, Support::from($row->support), Side::tryFrom((string) $row->side))
+            : Fact::mark($row->id, Subject::principle($row->principle_id), $day, $at, Keeping::from($row->support), null);
     }
 
     private function subject(Contact $contact): ?Subject
@@ -77,7 +85,7 @@ final class FactSource
     {
         return Mark::standing()->whereIn('student_id', $students)
             ->where(static fn ($day) => $day->whereNull('on')->orWhere(static fn ($on) => $on->where('on', '<=', Day::text(min($until, 2_000_000)))->when($after !== null, static fn ($later) => $later->where('on', '>', Day::text((int) $after)))))
-            ->toBase()->get(['id', 'student_id', 'entry_id', 'side', 'support', 'at', 'on', 'received_at']);
+            ->toBase()->get(['id', 'student_id', 'entry_id', 'principle_id', 'side', 'support', 'at', 'on', 'received_at']);
     }
 
     /**

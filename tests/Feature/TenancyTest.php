@@ -17,6 +17,9 @@ beforeEach(function () {
     $this->other = $this->school('Other School');
     $meeting = $this->meetings($this->other['term'])[2];
     // The other school has a row in every table.
+    $this->inside($this->other['user']->school, function () {
+        $this->set = app(App\Actions\SavePrinciples::class)(Gorvan\Core\Principle\PrincipleSet::of('Set', null, [], [new Gorvan\Core\Principle\Principle('p1', 'Root')]), $this->other['user'], new Gorvan\Core\Principle\Bites([new Gorvan\Core\Principle\Bite('p1', 'e01', 1)]), $this->other['form'])->id;
+    });
     $this->inside($this->other['user']->school, function () use ($meeting) {
         $this->markId = (string) Str::ulid();
         $student = Student::first()->id;
@@ -32,7 +35,7 @@ beforeEach(function () {
     $this->inside($this->other['user']->school, fn () => app(App\Actions\ReadStandings::class)(App\Models\Form::first()->placed(), [Student::first()->id], '2026-01-25'));
     $this->clockAt('2026-01-25T20:00:00+01:00');
     $this->inside($this->other['user']->school, fn () => app(App\Actions\ReadStandings::class)(App\Models\Form::first()->placed(), Student::pluck('id')->all(), '2026-01-25'));
-    $this->theirs = ['form' => $this->other['form']->id, 'group' => $this->other['group']->id, 'term' => $this->other['term']->id, 'meeting' => $meeting->id, 'student' => $this->inside($this->other['user']->school, fn () => Student::first()->id),
+    $this->theirs = ['principleSet' => $this->set, 'form' => $this->other['form']->id, 'group' => $this->other['group']->id, 'term' => $this->other['term']->id, 'meeting' => $meeting->id, 'student' => $this->inside($this->other['user']->school, fn () => Student::first()->id),
         'change' => $this->inside($this->other['user']->school, fn () => App\Models\PlanChange::first()->id), 'course' => $this->inside($this->other['user']->school, fn () => App\Models\Course::first()->id), 'question' => $this->inside($this->other['user']->school, fn () => App\Models\PlanQuestion::first()->id)];
 });
 
@@ -44,7 +47,7 @@ function schoolTables(): array
 
 test('every table of a school shows a connection only that school’s rows, whatever the query forgets', function () {
     $tables = schoolTables();
-    expect(count($tables))->toBe(18);
+    expect(count($tables))->toBe(22);
     $ids = [$this->own['user']->school_id, $this->other['user']->school_id];
     foreach ($tables as $table) {
         foreach ([0, 1] as $who) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Gorvan\Core\Form\File\FormFileReader;
 use Gorvan\Core\Form\File\FormFileWriter;
+use Gorvan\Core\Principle\PrincipleFile;
 use Gorvan\Core\Reading\BadInput;
 use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Record\ClassLog;
@@ -121,8 +122,12 @@ test('the published schemas of logs and plans, and their readers, accept and ref
         try {
             $again = $read(json_encode($document, JSON_THROW_ON_ERROR));
             $reads = true;
-        } catch (BadInput) {
+        } catch (BadInput $e) {
             $reads = false;
+            // A schema cannot compare two values: a family with the families, an id with those there are.
+            if (str_ends_with($e->place, '.family') || in_array($e->reason->code, ['gone.principle', 'twice.in_list', 'contradiction.prerequisites'], true)) {
+                continue;
+            }
         }
         $this->assertSame(schemaAccepts($document, $name), $reads, "$case: ".json_encode($document));
         if ($reads) {
@@ -133,5 +138,6 @@ test('the published schemas of logs and plans, and their readers, accept and ref
     expect($accepted)->toBeGreaterThan(100)->and($refused)->toBeGreaterThan(500);
 })->with([
     'gorvan.log/1' => ['log', 'class.log.json', fn (string $json): stdClass => ClassLog::read(JsonNode::parse($json))->toData()],
+    'gorvan.principles/1' => ['principles', 'nine.principles.json', fn (string $json): stdClass => json_decode(PrincipleFile::written(...(static fn (PrincipleFile $file): array => [$file->set, $file->bites])(PrincipleFile::read($json))))],
     'gorvan.plan/1' => ['plan', 'meeting.plan.json', fn (string $json): stdClass => MeetingPlan::read(JsonNode::parse($json))->toData()],
 ]);

@@ -10,6 +10,7 @@ use App\Actions\LogClass;
 use App\Actions\NewMark;
 use App\Actions\Noted;
 use App\Actions\RecordMarks;
+use App\Actions\Refused;
 use App\Actions\TakeAttendance;
 use App\Actions\TaughtEntries;
 use App\Actions\WithdrawFacts;
@@ -25,7 +26,9 @@ use App\Models\Meeting;
 use DateTimeImmutable;
 use Gorvan\Core\Form\Side;
 use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Record\ClassLog;
+use Gorvan\Core\Record\Keeping;
 use Gorvan\Core\Record\Support;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -84,26 +87,20 @@ final class ClassController extends Controller
         return response()->noContent();
     }
 
-    #[Makes('/api/meetings/{meeting}/marks', 'recordMarks', 'Those marked, as they stand now', [StudentData::class], takes: ['marks' => [['id' => 'string', 'student' => 'string', 'entry' => 'string', 'side?' => 'enum:left,right|null', 'support' => 'string', 'at' => 'string']]], mayConflict: true)]
+    #[Makes('/api/meetings/{meeting}/marks', 'recordMarks', 'Those marked, as they stand now', [StudentData::class], takes: ['marks' => [['id' => 'string', 'student' => 'string', 'entry?' => 'string|null', 'principle?' => 'string|null', 'side?' => 'enum:left,right|null', 'support' => 'string', 'at' => 'string']]], mayConflict: true)]
     public function marks(Request $request, Meeting $meeting, RecordMarks $record, GroupStandings $standings, TaughtEntries $taught): JsonResponse
     {
         $given = $request->validate([
             'marks' => ['required', 'array', 'min:1', 'max:'.config('gorvan.limits.marks')],
             'marks.*.id' => ['required', 'ulid'],
             'marks.*.student' => ['required', 'uuid'],
-            'marks.*.entry' => ['required', 'uuid'],
+            'marks.*.entry' => ['nullable', 'uuid'],
+            'marks.*.principle' => ['nullable', 'uuid', 'required_without:marks.*.entry'],
             'marks.*.side' => ['nullable', Rule::in([Side::Left->value, Side::Right->value])],
-            'marks.*.support' => ['required', Rule::in(array_column(Support::cases(), 'name'))],
+            'marks.*.support' => ['required', Rule::in([...array_column(Support::cases(), 'name'), ...array_column(Keeping::cases(), 'name')])],
             'marks.*.at' => ['required', $this->instant()],
         ]);
-        $marks = array_map(static fn (array $mark): NewMark => new NewMark(
-            strtoupper($mark['id']),
-            $mark['student'],
-            $mark['entry'],
-            Support::named($mark['support']) ?? Support::Unmet,
-            new DateTimeImmutable($mark['at']),
-            isset($mark['side']) ? Side::from($mark['side']) : null,
-        ), array_values($given['marks']));
+        $marks = array_map(self::mark(...), array_values($given['marks']), array_keys(array_values($given['marks'])));
         $record($meeting, $marks, $this->viewer($request));
         $course = $meeting->term->courses()->with('form.entries')->firstOrFail();
         $placed = $course->form->placed();
@@ -153,6 +150,23 @@ final class ClassController extends Controller
         $log = $meeting->standingLog();
 
         return new JsonResponse(new LogData($log === null ? null : $log->log()->toData(), $log?->made_at->toRfc3339String()));
+    }
+
+    /** @param  array{id: string, student: string, entry?: string|null, principle?: string|null, side?: string|null, support: string, at: string}  $mark */
+    private static function mark(array $mark, int $at): NewMark
+    {
+        $principle = $mark['principle'] ?? null;
+
+        return new NewMark(
+            strtoupper($mark['id']),
+            $mark['student'],
+            $mark['entry'] ?? null,
+            ($principle === null ? Support::named($mark['support']) : Keeping::named($mark['support']))
+                ?? throw Refused::because(Message::of($principle === null ? 'mark.support' : 'mark.keeping', nth: $at + 1), "marks.$at.support"),
+            new DateTimeImmutable($mark['at']),
+            isset($mark['side']) ? Side::from($mark['side']) : null,
+            $principle,
+        );
     }
 
     /** When something was noted; by a clock that runs fast it was noted now. */

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\ChoosePrinciples;
 use App\Actions\FillGroup;
+use App\Actions\GroupKeepings;
 use App\Actions\GroupStandings;
 use App\Actions\MoveStudent;
 use App\Actions\Refused;
@@ -15,10 +17,13 @@ use App\Actions\TaughtEntries;
 use App\Http\Data\AddedData;
 use App\Http\Data\FormData;
 use App\Http\Data\GroupData;
+use App\Http\Data\GroupKeepingsData;
+use App\Http\Data\GroupPrinciplesData;
 use App\Http\Data\GroupSummary;
 use App\Http\Data\PassageData;
 use App\Http\Data\StudentData;
 use App\Http\OpenApi\Makes;
+use App\Http\OpenApi\Puts;
 use App\Http\OpenApi\Reads;
 use App\Http\OpenApi\Removes;
 use App\Models\CurrentSchool;
@@ -26,9 +31,11 @@ use App\Models\Form;
 use App\Models\Group;
 use App\Models\Meeting;
 use App\Models\PlacedForm;
+use App\Models\PrincipleSet;
 use App\Models\Student;
 use App\Models\Term;
 use DateTimeImmutable;
+use Gorvan\Core\Principle\FocusChooser;
 use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Term\CoursePlan;
 use Illuminate\Http\JsonResponse;
@@ -93,6 +100,7 @@ final class GroupController extends Controller
             PassageData::of($recap),
             $next?->lesson?->number,
             array_map(static fn (array $one): StudentData => StudentData::of($one[0], $one[1], $given, $recap), $standings($group, $placed, $on)),
+            GroupPrinciplesData::of($group),
         ));
     }
 
@@ -149,6 +157,25 @@ final class GroupController extends Controller
     public function destroy(Group $group, RemoveGroup $remove): Response
     {
         $remove($group);
+
+        return response()->noContent();
+    }
+
+    #[Reads('/api/groups/{group}/principles', 'groupPrinciples', 'Where everyone stands in the principles', GroupKeepingsData::class, query: ['on' => 'string'])]
+    public function principles(Request $request, Group $group, GroupKeepings $keepings): JsonResponse
+    {
+        $request->validate(['on' => ['nullable', 'date_format:Y-m-d']]);
+        $on = $request->string('on')->value() ?: $this->school->today();
+
+        return new JsonResponse(GroupKeepingsData::of($group, $on, $keepings($group, $on)));
+    }
+
+    #[Puts('/api/groups/{group}/principles', 'choosePrinciples', 'Chosen', takes: ['set' => 'string|null', 'focuses' => 'integer'], status: 204)]
+    public function choosePrinciples(Request $request, Group $group, ChoosePrinciples $choose): Response
+    {
+        $given = $request->validate(['set' => ['present', 'nullable', 'uuid'], 'focuses' => ['required', 'integer', 'min:1', 'max:'.FocusChooser::MOST]]);
+        $set = $given['set'] === null ? null : PrincipleSet::find($given['set']) ?? throw Refused::because(Message::of('principles.unknown'), 'set');
+        $choose($group, $set, (int) $given['focuses']);
 
         return response()->noContent();
     }

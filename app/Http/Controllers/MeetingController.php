@@ -4,16 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\GroupKeepings;
 use App\Actions\GroupStandings;
 use App\Actions\TaughtEntries;
 use App\Http\Data\AttendanceData;
 use App\Http\Data\ComingData;
 use App\Http\Data\CourseFormData;
+use App\Http\Data\GroupPrinciplesData;
 use App\Http\Data\MarkData;
 use App\Http\Data\MeetingData;
 use App\Http\Data\MeetingRow;
 use App\Http\Data\ReadinessData;
 use App\Http\Data\StudentData;
+use App\Http\Data\StudentKeepings;
 use App\Http\Data\TermSummary;
 use App\Http\Data\TodayData;
 use App\Http\Data\TonightData;
@@ -48,6 +51,7 @@ final class MeetingController extends Controller
     public function __construct(
         private readonly CurrentSchool $school,
         private readonly GroupStandings $standings,
+        private readonly GroupKeepings $keepings,
         private readonly TaughtEntries $taught,
         private readonly Season $season,
     ) {
@@ -101,7 +105,7 @@ final class MeetingController extends Controller
             (object) AttendanceData::of($meeting, $log),
             $guests,
             Mark::standing()->where('meeting_id', $meeting->id)->orderBy('at')->orderBy('id')->get()->map(static fn (Mark $mark): MarkData => new MarkData(
-                $mark->id, $mark->student_id, $mark->entry_id, $mark->side, $mark->support->name, $mark->at->toRfc3339String(),
+                $mark->id, $mark->student_id, $mark->entry_id, $mark->principle_id, $mark->side, $mark->level()->name, $mark->at->toRfc3339String(),
             ))->all(),
             $this->season->ticks($term, $placed, $course->id),
             Season::closures($term),
@@ -109,6 +113,8 @@ final class MeetingController extends Controller
             self::named($courses),
             ...$this->sinceLast($meeting),
             room: $meeting->room ?? $term->room ?? $term->group->room,
+            principles: GroupPrinciplesData::of($term->group),
+            keepings: StudentKeepings::all(($this->keepings)($term->group, $this->school->today(), $guests)),
         ));
     }
 
@@ -147,6 +153,7 @@ final class MeetingController extends Controller
             $this->season->ticks($term, $placed, $course->id),
             Season::closures($term),
             self::named($courses),
+            GroupPrinciplesData::of($term->group),
         );
     }
 

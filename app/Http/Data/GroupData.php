@@ -29,6 +29,8 @@ final readonly class GroupData
         public ?int $nextLesson,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StudentData::class))]
         public array $students,
+        #[OA\Property]
+        public ?GroupPrinciplesData $principles,
     ) {
     }
 }

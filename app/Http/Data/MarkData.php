@@ -16,10 +16,12 @@ final readonly class MarkData
         #[OA\Property]
         public string $studentId,
         #[OA\Property]
-        public string $entryId,
+        public ?string $entryId,
+        #[OA\Property]
+        public ?string $principleId,
         #[OA\Property]
         public ?string $side,
-        #[OA\Property]
+        #[OA\Property(description: 'on the ladder of what it is about')]
         public string $support,
         #[OA\Property]
         public string $at,

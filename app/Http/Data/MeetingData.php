@@ -19,6 +19,7 @@ final readonly class MeetingData
      * @param  list<ClosureData>  $closures
      * @param  list<CourseFormData>  $courses  in their order
      * @param  list<string>  $awayLast  names of members who were not at the class before
+     * @param  list<StudentKeepings>  $keepings  how everyone stands in the group's principles
      * @param  list<string>  $newcomers  names of members who have joined since
      */
     public function __construct(
@@ -54,6 +55,10 @@ final readonly class MeetingData
         public array $newcomers,
         #[OA\Property]
         public ?string $room,
+        #[OA\Property]
+        public ?GroupPrinciplesData $principles,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StudentKeepings::class))]
+        public array $keepings,
     ) {
     }
 }

@@ -21,6 +21,7 @@ final readonly class MeetingRow
      * @param  list<ReviewData>  $review
      * @param  list<Message>  $notes
      * @param  list<MeetingCourse>  $courses  the same for every course, in their order
+     * @param  list<FocusData>  $focus  the first one first
      */
     public function __construct(
         #[OA\Property]
@@ -71,6 +72,8 @@ final readonly class MeetingRow
         public array $courses,
         #[OA\Property]
         public bool $isOpen,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: FocusData::class))]
+        public array $focus,
     ) {
     }
 
@@ -112,6 +115,7 @@ final readonly class MeetingRow
             pins: $meeting->fixed()->toData(),
             courses: self::courses($plan, [$course => $form, ...$forms]),
             isOpen: $taught === null && $meeting->on >= $today,
+            focus: array_map(FocusData::of(...), $plan->focus ?? []),
         );
     }
 

@@ -10,13 +10,16 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class StopData
 {
+    /** @param  string|null  $principle  of tonight, in place of a question of common practice */
     public function __construct(
         #[OA\Property]
         public string $courseId,
         #[OA\Property]
         public int $position,
-        #[OA\Property(enum: ['empty_foot', 'arrived_together', 'three_contacts', 'level_hips'])]
-        public string $focus,
+        #[OA\Property(enum: ['empty_foot', 'arrived_together', 'three_contacts', 'level_hips'], nullable: true)]
+        public ?string $focus,
+        #[OA\Property]
+        public ?string $principle,
     ) {
     }
 }

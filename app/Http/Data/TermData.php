@@ -36,6 +36,8 @@ final readonly class TermData
         public ?string $room,
         #[OA\Property]
         public bool $isOver,
+        #[OA\Property]
+        public ?GroupPrinciplesData $principles,
     ) {
     }
 }

@@ -35,6 +35,8 @@ final readonly class TonightData
         public array $closures,
         #[OA\Property(type: 'array', items: new OA\Items(ref: CourseFormData::class))]
         public array $courses,
+        #[OA\Property]
+        public ?GroupPrinciplesData $principles,
     ) {
     }
 }

@@ -45,4 +45,10 @@ final class Contradiction extends BadInput
     {
         return new self($place, $reason);
     }
+
+    /** @param  non-empty-list<string>  $titles  each comes after the next, the last after the first */
+    public static function prerequisitesInACircle(string $place, array $titles): self
+    {
+        return new self($place, Message::of('contradiction.prerequisites', count: count($titles), title: $titles[0], circle: [...$titles, $titles[0]]));
+    }
 }

@@ -39,6 +39,12 @@ final class Day
         return sprintf('%04d-%02d-%02d', $yearOfEra + $era * 400 + ($month <= 2 ? 1 : 0), $month, $ofYear - intdiv(153 * $march + 2, 5) + 1);
     }
 
+    /** The week of a day, Monday to Sunday, as a whole number. @param  string  $day `Y-m-d` */
+    public static function week(string $day): int
+    {
+        return (int) floor((self::number($day) + 3) / 7);
+    }
+
     /** The day an instant falls on, where a school is. */
     public static function of(DateTimeImmutable $at, DateTimeZone $zone): int
     {

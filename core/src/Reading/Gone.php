@@ -21,4 +21,9 @@ final class Gone extends BadInput
     {
         return new self('accept', Message::of('gone.finding'));
     }
+
+    public static function principle(string $place, string $id): self
+    {
+        return new self($place, Message::of('gone.principle', id: $id));
+    }
 }

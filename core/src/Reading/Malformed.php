@@ -27,4 +27,10 @@ final class Malformed extends BadInput
     {
         return new self($place, Message::of('malformed.cell', most: $most));
     }
+
+    /** A line of a cell that is not two texts parted by something. */
+    public static function pair(string $place, string $text, string $by): self
+    {
+        return new self($place, Message::of('malformed.pair', text: mb_strimwidth($text, 0, 40, '…'), by: $by));
+    }
 }

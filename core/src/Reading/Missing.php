@@ -47,4 +47,9 @@ final class Missing extends BadInput
     {
         return new self('$', Message::of('missing.meeting', from: $from, to: $to));
     }
+
+    public static function principles(string $place): self
+    {
+        return new self($place, Message::of('missing.principles'));
+    }
 }

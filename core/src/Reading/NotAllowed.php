@@ -38,4 +38,21 @@ final class NotAllowed extends BadInput
     {
         return new self($place, Message::of('allowed.no_sides'));
     }
+
+    /** A family is named and the set has none. */
+    public static function family(string $place, string $family): self
+    {
+        return new self($place, Message::of('allowed.no_families', family: $family));
+    }
+
+    public static function familyInUse(string $place, string $family, string $title): self
+    {
+        return new self($place, Message::of('allowed.family_in_use', family: $family, title: $title));
+    }
+
+    /** @param  list<string>  $allowed */
+    public static function csvColumn(string $name, array $allowed): self
+    {
+        return new self('1', Message::of('allowed.csv_column', name: $name, allowed: implode(', ', $allowed)));
+    }
 }

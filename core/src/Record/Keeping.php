@@ -12,4 +12,15 @@ enum Keeping: int implements Level
     case Slow = 2;
     case Stopped = 3;
     case Throughout = 4;
+
+    public static function named(string $name): ?self
+    {
+        foreach (self::cases() as $case) {
+            if ($case->name === $name) {
+                return $case;
+            }
+        }
+
+        return null;
+    }
 }

@@ -10,6 +10,7 @@ use Gorvan\Core\Memory\MemoryModel;
 use Gorvan\Core\Record\DecidingFacts;
 use Gorvan\Core\Record\Fact;
 use Gorvan\Core\Record\FactKind;
+use Gorvan\Core\Record\SubjectKind;
 use Gorvan\Core\Record\Support;
 
 /**
@@ -31,7 +32,7 @@ final readonly class Calibration
     {
         $bySubject = [];
         foreach ($facts as $fact) {
-            if ($fact->subject !== null && $fact->subject->kind->isRemembered()) {
+            if ($fact->subject?->kind === SubjectKind::Entry) {
                 $bySubject[$fact->subject->key()][] = $fact;
             }
         }

@@ -10,4 +10,14 @@ enum Sureness: string
     case Good = 'good';
     case Fading = 'fading';
     case Weak = 'weak';
+
+    /** @param  float  $recall  0..1 */
+    public static function of(float $recall): self
+    {
+        return match (true) {
+            $recall >= TrackStanding::HOLD_RECALL => self::Good,
+            $recall >= TrackStanding::PASS_RECALL => self::Fading,
+            default => self::Weak,
+        };
+    }
 }

@@ -92,12 +92,7 @@ final readonly class TrackStanding
     /** How sure we still are of it, or null when there was no contact. */
     public function sureness(): ?Sureness
     {
-        return match (true) {
-            ! $this->isMet() => null,
-            $this->recalls(self::HOLD_RECALL) => Sureness::Good,
-            $this->recalls(self::PASS_RECALL) => Sureness::Fading,
-            default => Sureness::Weak,
-        };
+        return $this->recall === null ? null : Sureness::of($this->recall);
     }
 
     /**

@@ -13,6 +13,9 @@ final readonly class ExpectedStudent
     /** A student of whom nothing is known comes this often, and counts as so many meetings of it (engine 7). */
     public const USUALLY_COMES = 0.85;
 
+    /** So many stand in for a group that is still empty. */
+    public const INVENTED = 12;
+
     private const PRIOR_MEETINGS = 4;
 
     /** Trust is (8 + what was observed) / (8 + what was predicted), kept in between (engine 9). */
@@ -48,7 +51,7 @@ final readonly class ExpectedStudent
      *
      * @return list<self>
      */
-    public static function invented(int $count = 12, float $comes = self::USUALLY_COMES): array
+    public static function invented(int $count = self::INVENTED, float $comes = self::USUALLY_COMES): array
     {
         return array_map(static fn (int $number): self => new self("s$number", $comes), range(1, $count));
     }

@@ -20,6 +20,7 @@ final readonly class MeetingPins implements Written
      * @param  array<string, list<string>>  $without  entries that are not reviewed tonight, by course
      * @param  array<string, list<list<string>>>  $with  passages that are reviewed tonight whatever they are worth, by course
      * @param  string|null  $focus  in the teacher's own words
+     * @param  list<string>|null  $principles  the focus by hand, the first one first; none for a meeting without one; null to leave it to the plan
      */
     public function __construct(
         public bool $nothingNew = false,
@@ -29,6 +30,7 @@ final readonly class MeetingPins implements Written
         public array $without = [],
         public array $with = [],
         public ?string $focus = null,
+        public ?array $principles = null,
     ) {
     }
 
@@ -43,6 +45,7 @@ final readonly class MeetingPins implements Written
             self::by($node->optional('without'), Fields::ids(...)),
             self::by($node->optional('with'), static fn (JsonNode $one): array => array_map(Fields::ids(...), $one->items())),
             $node->optional('focus')?->text(Fields::LONG),
+            $node->optional('principles') === null ? null : Fields::ids($node->optional('principles')),
         );
     }
 
@@ -72,7 +75,7 @@ final readonly class MeetingPins implements Written
             'without' => $this->without === [] ? null : (object) $this->without,
             'with' => $this->with === [] ? null : (object) $this->with,
             'focus' => $this->focus,
-        ]);
+        ], $this->principles === null ? [] : ['principles' => $this->principles]);
     }
 
     /**
@@ -105,6 +108,13 @@ final readonly class MeetingPins implements Written
             foreach ($passages as $entries) {
                 $listed[] = ['what' => 'review_in', 'course' => $course, 'entries' => $entries];
             }
+        }
+
+        if ($this->focus !== null) {
+            $listed[] = ['what' => 'focus_words', 'value' => $this->focus];
+        }
+        if ($this->principles !== null) {
+            $listed[] = ['what' => 'focus', 'principles' => $this->principles];
         }
 
         return $listed;

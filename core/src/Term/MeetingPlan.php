@@ -26,7 +26,7 @@ final readonly class MeetingPlan
      * @param  array<string, int>  $boxes  whole minutes by the name of the {@see Box}, in order
      * @param  list<CoursePlan>  $courses
      * @param  list<Message>  $notes  what does not fit, where spare minutes went
-     * @param  list<mixed>  $focus  the principles of the meeting, as JSON data
+     * @param  list<PlannedFocus>  $focus  the principles of the meeting
      * @param  list<string>  $warmUp  ids of the school's warm-ups
      * @param  list<mixed>  $pins  what the teacher fixed, as JSON data
      * @param  array<string, mixed>  $others
@@ -65,7 +65,7 @@ final readonly class MeetingPlan
             $boxes,
             Fields::each($node->optional('courses'), CoursePlan::read(...)),
             array_map(Message::read(...), $node->optional('notes')?->items() ?? []),
-            $listed('focus'),
+            Fields::each($node->optional('focus'), PlannedFocus::read(...)),
             Fields::ids($node->optional('warm_up')),
             $listed('pins'),
             $node->others(self::KEYS),
@@ -80,7 +80,7 @@ final readonly class MeetingPlan
             'minutes' => $this->minutes,
             'kind' => $this->kind->value,
             'boxes' => array_map(static fn (string $box, int $minutes): array => ['kind' => $box, 'minutes' => $minutes], array_keys($this->boxes), $this->boxes),
-            'focus' => $this->focus,
+            'focus' => array_map(static fn (PlannedFocus $focus): stdClass => $focus->toData(), $this->focus),
             'warm_up' => $this->warmUp,
             'courses' => array_map(static fn (CoursePlan $course): stdClass => $course->toData(), $this->courses),
             'pins' => $this->pins,
@@ -92,6 +92,23 @@ final readonly class MeetingPlan
     public function json(): string
     {
         return json_encode($this->toData(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+    }
+
+    /** @param  list<PlannedFocus>  $focus */
+    public function withFocus(array $focus): self
+    {
+        return new self($this->on, $this->minutes, $this->kind, $this->boxes, $this->courses, $this->notes, $focus, $this->warmUp, $this->pins, $this->others);
+    }
+
+    /** @return array<string, list<string>> every entry of it, by course */
+    public function entries(): array
+    {
+        $entries = [];
+        foreach ($this->courses as $course) {
+            $entries[$course->course] = $course->entries();
+        }
+
+        return $entries;
     }
 
     public function course(string $id): ?CoursePlan

@@ -16,7 +16,7 @@ use Gorvan\Core\Reading\JsonNode;
 /** The term file of `gorvan:plan` (docs/formats/commands.md): a term, and a class of invented students who start with nothing. */
 final readonly class PlanFile
 {
-    private const SEED = 'gorvan';
+    public const SEED = 'gorvan';
 
     private const KEYS = ['from', 'to', 'timezone', 'pattern', 'closures', 'seed', 'attendance', 'target', 'showing', 'lesson_target'];
 

@@ -14,7 +14,11 @@ use Gorvan\Core\Memory\Draw;
  */
 final readonly class StopCheck
 {
-    private function __construct(public string $entry, public StopFocus $focus)
+    /**
+     * @param  StopFocus|null  $focus  what to look for; null where it is a principle of tonight
+     * @param  string|null  $principle  by id
+     */
+    private function __construct(public string $entry, public ?StopFocus $focus, public ?string $principle = null)
     {
     }
 
@@ -45,16 +49,19 @@ final readonly class StopCheck
     /**
      * @param  list<string>  $points
      * @param  int  $draw  from 1
+     * @param  list<string>  $principles  tonight's focus, if it has one
      * @return self|null null where there is nowhere to stop
      */
-    public static function draw(string $meeting, int $draw, array $points): ?self
+    public static function draw(string $meeting, int $draw, array $points, array $principles = []): ?self
     {
         if ($points === []) {
             return null;
         }
         $u = Draw::of("$meeting|$draw");
+        $entry = $points[(int) floor($u * count($points))];
+        $pick = Draw::of("$meeting|$draw|focus");
         $focuses = StopFocus::cases();
 
-        return new self($points[(int) floor($u * count($points))], $focuses[(int) floor(Draw::of("$meeting|$draw|focus") * count($focuses))]);
+        return $principles === [] ? new self($entry, $focuses[(int) floor($pick * count($focuses))]) : new self($entry, null, $principles[(int) floor($pick * count($principles))]);
     }
 }

@@ -23,6 +23,17 @@ final readonly class TermPlan
     {
     }
 
+    /** @param  array<int, list<PlannedFocus>>  $focuses  by meeting */
+    public function withFocuses(array $focuses): self
+    {
+        $meetings = $this->meetings;
+        foreach ($focuses as $at => $focus) {
+            $meetings[$at] = $meetings[$at]->withFocus($focus);
+        }
+
+        return new self($meetings, $this->courses, $this->warnings, $this->reviews, $this->updates);
+    }
+
     /** Movements expected to be there at the end, over all courses: what a choice costs is counted in these. */
     public function expected(): float
     {

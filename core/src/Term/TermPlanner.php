@@ -32,7 +32,13 @@ final readonly class TermPlanner
             }
         }
 
-        return $this->walk($request, $rounds)[0];
+        $plan = $this->walk($request, $rounds)[0];
+        if ($request->focus === null) {
+            return $plan;
+        }
+        $entries = array_map(static fn (MeetingPlan $meeting): array => $meeting->entries(), $plan->meetings);
+
+        return $plan->withFocuses((new FocusPlanner($this->model))->lay($request->seed, $request->focus, $request->meetings, $entries));
     }
 
     /**

@@ -7,6 +7,7 @@ use Gorvan\Core\Memory\Evidence;
 use Gorvan\Core\Memory\MemoryModel;
 use Gorvan\Core\Record\Fact;
 use Gorvan\Core\Record\FactKind;
+use Gorvan\Core\Record\Keeping;
 use Gorvan\Core\Record\Subject;
 use Gorvan\Core\Record\Support;
 use Gorvan\Core\Standing\Calibration;
@@ -47,4 +48,9 @@ test('a side is tested by itself once one was named', function () {
 test('a class whose marks fall short is trusted less, within bounds', function () {
     expect(ExpectedStudent::trustBy(0, 0))->toBe(1.0)->and(ExpectedStudent::trustBy(2, 10))->toEqualWithDelta(10 / 18, 1e-12)
         ->and(ExpectedStudent::trustBy(0, 100))->toBe(0.25)->and(ExpectedStudent::trustBy(100, 10))->toBe(1.25);
+});
+
+test('a mark of a principle tests no forecast of movements', function () {
+    $principle = fn (int $day, Keeping $level) => Fact::mark("p$day", Subject::principle('p'), $day, new DateTimeImmutable(date('Y-m-d', 86400 * $day).'T10:00:00Z'), $level);
+    expect(Calibration::of([$principle(100, Keeping::Slow), $principle(107, Keeping::Reminded), taughtOn(100, 'a'), seenOn(107, 'a', Support::Cued)], fn () => false)->tests)->toBe(1);
 });

@@ -24,6 +24,7 @@ use Gorvan\Core\Term\LessonKind;
 use Gorvan\Core\Term\MeetingKind;
 use Gorvan\Core\Term\MeetingPlan;
 use Gorvan\Core\Term\PlanGlance;
+use Gorvan\Core\Term\PlannedFocus;
 use Gorvan\Core\Term\PlannedLesson;
 use Gorvan\Core\Term\PlannedReview;
 
@@ -56,7 +57,7 @@ test('the course cuts its own target by its own pins, or by what the teacher say
 test('a plan comes back as it went, with what is not known here', function () {
     $plan = new MeetingPlan('2026-12-02', 75, MeetingKind::Lesson, ['settle' => 3, 'warm_up' => 14, 'new' => 58], [
         new CoursePlan('c', new PlannedLesson(['e17', 'e18'], number: 6), ['e15', 'e16'], [new PlannedReview(['e01'], 3, 4.25, ['recall' => 0.61])], ['e16', 'e17'], new Forecast(19, 0.84), Message::of('plan.why.first', number: 6), [new PlannedLesson(['e19'], number: 7)], ['later' => true]),
-    ], [Message::of('boxes.none', box: Message::of('box.close'))], [(object) ['principle' => 'p03']], ['w04'], [(object) ['what' => 'lesson', 'value' => 9]], ['mood' => 3]);
+    ], [Message::of('boxes.none', box: Message::of('box.close'))], [new PlannedFocus('p03', true, 0.52, 0.75, Message::of('focus.first'))], ['w04'], [(object) ['what' => 'lesson', 'value' => 9]], ['mood' => 3]);
     $again = MeetingPlan::read(JsonNode::parse($plan->json()));
     expect($again)->toEqual($plan)->and($again->json())->toBe($plan->json())->and($plan->course('c')?->entries())->toBe(['e15', 'e16', 'e17', 'e18', 'e19', 'e01']);
 });

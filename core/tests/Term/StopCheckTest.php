@@ -37,3 +37,9 @@ test('a draw can be repeated, and comes to every point', function () {
         ->and(StopCheck::draw('meeting', 1, $points)?->entry)->toBe($points[(int) floor(hexdec(substr(hash('sha256', 'meeting|1'), 0, 13)) / 2 ** 52 * 3)])
         ->and(StopCheck::draw('meeting', 1, []))->toBeNull();
 });
+
+test('where tonight has a focus, that is what a class is stopped for', function () {
+    $drawn = array_map(fn (int $draw) => StopCheck::draw('meeting', $draw, ['a'], ['p1', 'p2']), range(1, 60));
+    expect(array_unique(array_map(fn (StopCheck $one) => $one->principle, $drawn)))->toEqualCanonicalizing(['p1', 'p2'])
+        ->and(array_filter($drawn, fn (StopCheck $one) => $one->focus !== null))->toBe([]);
+});

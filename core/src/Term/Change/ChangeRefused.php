@@ -51,6 +51,11 @@ final class ChangeRefused extends DomainException
         return new self(Message::of('change.takes_no_place', on: $on));
     }
 
+    public static function tooManyFocuses(int $most): self
+    {
+        return new self(Message::of('change.focuses', most: $most));
+    }
+
     public static function lastMeeting(): self
     {
         return new self(Message::of('change.last_meeting'));

@@ -64,7 +64,7 @@ final class MeetingPlanner
             $courses[] = $this->course($n, $walk, $decisions[$n], $middles[$n]);
         }
 
-        return new MeetingPlan($meeting->on, $meeting->minutes, self::kind($decisions), $this->boxes->all(), $courses, $this->notes, $meeting->pins->focus === null ? [] : [['words' => $meeting->pins->focus]], pins: $meeting->pins->listed());
+        return new MeetingPlan($meeting->on, $meeting->minutes, self::kind($decisions), $this->boxes->all(), $courses, $this->notes, pins: $meeting->pins->listed());
     }
 
     private function course(int $n, CourseWalk $walk, Decision $decision, int $middle): CoursePlan

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data;
+
+use App\Models\Group;
+use App\Models\Principle as Row;
+use Gorvan\Core\Principle\Principle;
+use OpenApi\Attributes as OA;
+
+/** The principles a group works on. */
+#[OA\Schema]
+final readonly class GroupPrinciplesData
+{
+    /**
+     * @param  list<string>  $families
+     * @param  list<PrincipleData>  $principles  in their order
+     * @param  list<NamedPrincipleData>  $gone  taken out of the set, and still on record
+     * @param  int  $focuses  a meeting
+     */
+    public function __construct(
+        #[OA\Property]
+        public string $setId,
+        #[OA\Property]
+        public string $title,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $families,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PrincipleData::class))]
+        public array $principles,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedPrincipleData::class))]
+        public array $gone,
+        #[OA\Property]
+        public int $focuses,
+    ) {
+    }
+
+    public static function of(Group $group): ?self
+    {
+        $placed = $group->principles?->placed();
+        if ($placed === null) {
+            return null;
+        }
+
+        return new self(
+            $placed->id,
+            $placed->set->title,
+            $placed->set->families,
+            array_map(static fn (Principle $one): PrincipleData => PrincipleData::of($one, $placed->ids[$one->id]), $placed->set->principles),
+            array_values(Row::where('set_id', $placed->id)->whereNull('ordinal')->get()->map(static fn (Row $row): NamedPrincipleData => new NamedPrincipleData($row->id, $row->title))->all()),
+            $group->focuses,
+        );
+    }
+}

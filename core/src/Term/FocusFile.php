@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Term;
+
+use Gorvan\Core\Principle\Bites;
+use Gorvan\Core\Principle\FocusChooser;
+use Gorvan\Core\Principle\Principle;
+use Gorvan\Core\Principle\PrincipleSet;
+use Gorvan\Core\Reading\Fields;
+use Gorvan\Core\Reading\Gone;
+use Gorvan\Core\Reading\Instant;
+use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Reading\Malformed;
+
+/** The problem file of `gorvan:focus` (docs/formats/commands.md): meetings, principles, and invented students who have met none. */
+final readonly class FocusFile
+{
+    private const COURSE = 'course';
+
+    private const MOST_MEETINGS = 400;
+
+    private const MOST_STUDENTS = 1000;
+
+    /**
+     * @param  list<TermMeeting>  $meetings
+     * @param  array<int, array<string, list<string>>>  $entries
+     * @param  list<\Gorvan\Core\Reading\Message>  $warnings
+     */
+    private function __construct(public string $seed, public FocusOutset $outset, public array $meetings, public array $entries, public array $warnings)
+    {
+    }
+
+    /** @throws \Gorvan\Core\Reading\BadInput with the JSON path */
+    public static function read(string $json): self
+    {
+        $root = JsonNode::parse($json);
+        $warnings = $root->unknown(['seed', 'attendance', 'students', 'principles', 'bites', 'meetings', 'per_meeting']);
+        $principles = [];
+        foreach ($root->required('principles')->itemsAtMost(PrincipleSet::MOST) as $node) {
+            $id = $node->required('id')->text(Fields::SHORT);
+            $principles[] = new Principle($id, $node->optional('title')?->text() ?? $id, after: Fields::ids($node->optional('after')));
+        }
+        $set = PrincipleSet::of('principles', null, [], $principles);
+        $bites = Bites::read($root->optional('bites'));
+        foreach ($bites->all as $at => $bite) {
+            $set->principle($bite->principle) ?? throw Gone::principle("\$.bites[$at].principle", $bite->principle);
+        }
+        [$meetings, $entries] = self::meetings($root->required('meetings'));
+        $students = ExpectedStudent::invented(
+            $root->optional('students')?->whole(1, self::MOST_STUDENTS) ?? ExpectedStudent::INVENTED,
+            $root->optional('attendance')?->number(0, 1) ?? ExpectedStudent::USUALLY_COMES,
+        );
+
+        return new self(
+            $root->optional('seed')?->text(Fields::SHORT) ?? PlanFile::SEED,
+            new FocusOutset($set, [self::COURSE => $bites], $students, most: $root->optional('per_meeting')?->whole(1, FocusChooser::MOST) ?? 1),
+            $meetings,
+            $entries,
+            $warnings,
+        );
+    }
+
+    /** @return array<int, list<PlannedFocus>> by meeting */
+    public function laid(): array
+    {
+        return (new FocusPlanner)->lay($this->seed, $this->outset, $this->meetings, $this->entries);
+    }
+
+    /** @return array{list<TermMeeting>, array<int, array<string, list<string>>>} */
+    private static function meetings(JsonNode $list): array
+    {
+        $meetings = $entries = [];
+        $before = null;
+        $ofDay = 0;
+        foreach ($list->itemsAtMost(self::MOST_MEETINGS) as $at => $node) {
+            $on = Instant::day($node->required('on'));
+            if ($before !== null && $on < $before) {
+                throw Malformed::text("$node->path.on", 'order', $on);
+            }
+            $ofDay = $on === $before ? $ofDay + 1 : 0;
+            // Two meetings of a day have draws of their own (engine 9); a file says no times, so the second goes by its place.
+            $meetings[] = new TermMeeting($on, 60, key: $ofDay === 0 ? $on : "$on $ofDay");
+            $entries[$at] = [self::COURSE => Fields::ids($node->optional('entries'))];
+            $before = $on;
+        }
+
+        return [$meetings, $entries];
+    }
+}
