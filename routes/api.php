@@ -48,6 +48,7 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::get('forms/{form}/times', [RunController::class, 'times'])->can('read', 'form');
     Route::get('forms/{form}/beats', [RunController::class, 'beats'])->can('read', 'form');
     Route::get('forms/{form}/cards', [RunController::class, 'cards'])->can('read', 'form');
+    Route::get('forms/{form}/principles', [PrincipleController::class, 'shownIn'])->can('read', 'form');
     Route::put('forms/{form}/joins', [FormController::class, 'joins'])->can('edit-forms', 'form');
     Route::put('forms/{form}/cutting', [FormController::class, 'cutting'])->can('edit-forms', 'form');
     Route::delete('forms/{form}', [FormController::class, 'destroy'])->can('edit-forms', 'form');

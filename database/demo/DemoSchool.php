@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use App\Actions\ChoosePrinciples;
 use App\Actions\FillGroup;
 use App\Actions\FoundSchool;
 use App\Actions\LayTerm;
@@ -14,22 +15,29 @@ use App\Actions\Noted;
 use App\Actions\ReadForm;
 use App\Actions\RecordMarks;
 use App\Actions\SaveForm;
+use App\Actions\SavePrinciples;
 use App\Actions\TakeAttendance;
 use App\Models\CurrentSchool;
 use App\Models\Form;
 use App\Models\Group;
 use App\Models\Meeting;
 use App\Models\PlacedForm;
+use App\Models\PrincipleSet;
 use App\Models\Role;
 use App\Models\Student;
 use App\Models\Term;
 use App\Models\User;
 use DateTimeImmutable;
 use DateTimeZone;
+use Gorvan\Core\Form\EntryKind;
+use Gorvan\Core\Principle\Bite;
+use Gorvan\Core\Principle\Bites;
+use Gorvan\Core\Principle\PrincipleFile;
 use Gorvan\Core\Record\ClassLog;
 use Gorvan\Core\Record\Doing;
 use Gorvan\Core\Record\DoingKind;
 use Gorvan\Core\Term\Approach;
+use Gorvan\Core\Term\PlannedFocus;
 use Gorvan\Core\Term\PlannedReview;
 use Gorvan\Core\Term\Showing;
 use Illuminate\Support\Carbon;
@@ -82,6 +90,8 @@ final class DemoSchool
         private readonly TakeAttendance $attendance,
         private readonly RecordMarks $record,
         private readonly LogClass $log,
+        private readonly SavePrinciples $savePrinciples,
+        private readonly ChoosePrinciples $choose,
     ) {
     }
 
@@ -102,12 +112,14 @@ final class DemoSchool
             $tell('the forms');
             $long = $this->form('marsh-lantern.json');
             $short = $this->form('nine-lamps.txt');
+            $tell('the principles');
+            $set = $this->principles($owner, $long);
             $tell('the evening group and its half term');
             $showing = new Showing($today->modify('+28 days')->format('Y-m-d'), $long->placed()->form->at(self::SHOWN)->id);
             $this->group('Evening long form', 'Boat Hall', [
                 new NewCourse($long, Approach::PieceByPiece, self::LONG_SHARE, showing: $showing),
                 new NewCourse($short, Approach::PieceByPiece, 1 - self::LONG_SHARE),
-            ], self::EVENING, $owner, $today, '19:00', 75);
+            ], self::EVENING, $owner, $today, '19:00', 75, $set);
             $tell('the morning group and its half term');
             $this->group('Morning lamps', 'Sail Loft', [new NewCourse($short, Approach::PieceByPiece)], self::MORNING, $owner, $today->modify('+2 days'), '10:00', 60);
         });
@@ -124,11 +136,14 @@ final class DemoSchool
      * @param  non-empty-list<NewCourse>  $courses
      * @param  array<string, Profile>  $roster
      */
-    private function group(string $name, string $room, array $courses, array $roster, User $by, DateTimeImmutable $next, string $at, int $minutes): void
+    private function group(string $name, string $room, array $courses, array $roster, User $by, DateTimeImmutable $next, string $at, int $minutes, ?PrincipleSet $set = null): void
     {
         $first = $next->modify('-49 days');
-        $this->on($first->modify('-7 days'), function () use ($name, $room, $courses, $roster, $by, $next, $first, $at, $minutes): void {
+        $this->on($first->modify('-7 days'), function () use ($name, $room, $courses, $roster, $by, $next, $first, $at, $minutes, $set): void {
             $group = Group::create(['name' => $name, 'room' => $room, 'form_id' => $courses[0]->form->id]);
+            if ($set !== null) {
+                ($this->choose)($group, $set, 1);
+            }
             $profiles = [];
             foreach (($this->fill)($group, array_keys($roster)) as $student) {
                 $profiles[$student->id] = $roster[$student->name];
@@ -163,7 +178,8 @@ final class DemoSchool
                 $meeting = Meeting::findOrFail($meeting->id); // as planned by now, after the meetings before it
                 $present = array_map(static fn (Profile $profile): bool => $profile->attends($weeksAgo), $profiles);
                 ($this->attendance)($meeting, array_map(static fn (bool $is): Noted => new Noted($is, $end), $present), $by);
-                $marks = $this->marks($meeting, array_intersect_key($profiles, array_filter($present)), $scores[0], $number, $end, $looks);
+                $there = array_intersect_key($profiles, array_filter($present));
+                $marks = [...$this->marks($meeting, $there, $scores[0], $number, $end, $looks), ...$this->keepings($meeting, $there, $number, $end, $looks)];
                 if ($marks !== []) {
                     ($this->record)($meeting, $marks, $by);
                 }
@@ -205,6 +221,49 @@ final class DemoSchool
     }
 
     /**
+     * Of the focus a teacher sees about a third of the class: every third student, turn about.
+     *
+     * @param  array<string, Profile>  $present
+     * @param  array<string, int>  $looks
+     * @return list<NewMark>
+     */
+    private function keepings(Meeting $meeting, array $present, int $number, DateTimeImmutable $at, array &$looks): array
+    {
+        $marks = [];
+        $place = 0;
+        foreach ($present as $student => $profile) {
+            foreach (($place++ + $number) % 3 === 0 ? $meeting->planned()->focus ?? [] : [] as $focus) {
+                $look = $looks["$student $focus->principle"] = ($looks["$student $focus->principle"] ?? 0) + 1;
+                $marks[] = new NewMark((string) Str::ulid($at), $student, null, $profile->keeps($look), $at, principle: $focus->principle);
+            }
+        }
+
+        return $marks;
+    }
+
+    /** A set that ships, joined to a form by what its entries are: invented, as the form is. */
+    private function principles(User $by, Form $form): PrincipleSet
+    {
+        $set = PrincipleFile::read((string) file_get_contents(dirname(__DIR__).'/principles/ten-three-families.json'))->set;
+        $bites = [];
+        foreach ($form->placed()->form->entries as $entry) {
+            $shows = [
+                'p01' => in_array($entry->kind, [EntryKind::Opening, EntryKind::Closing], true) ? 3 : 0,
+                'p03' => $entry->mirrors === null ? 0 : 2,
+                'p04' => abs($entry->turn ?? 0.0) >= 90 ? 3 : 0,
+                'p05' => $entry->oneLeg === true ? 3 : (($entry->steps ?? 0) > 0 ? 1 : 0),
+                'p06' => ($entry->steps ?? 0) >= 2 ? 2 : 0,
+                'p07' => $entry->returns === null ? 0 : 2,
+            ];
+            foreach (array_filter($shows) as $principle => $strength) {
+                $bites[] = new Bite($principle, $entry->id, $strength, $principle === 'p05' && $strength === 3 ? 'before the foot leaves the floor' : null);
+            }
+        }
+
+        return ($this->savePrinciples)($set, $by, new Bites($bites), $form);
+    }
+
+    /**
      * The log of a class that went as planned.
      *
      * @param  list<string>  $present
@@ -214,6 +273,10 @@ final class DemoSchool
     {
         $plan = $meeting->planned();
         $did = [new Doing(DoingKind::WarmUp, minutes: (float) (($plan->boxes['settle'] ?? 0) + ($plan->boxes['warm_up'] ?? 0)))];
+        $focus = array_map(static fn (PlannedFocus $one): string => $one->principle, $plan->focus ?? []);
+        if ($focus !== []) {
+            $did[] = new Doing(DoingKind::Focus, minutes: (float) ($plan->boxes['focus'] ?? 0), principles: $focus);
+        }
         foreach ($plan->courses ?? [] as $n => $part) {
             $form = $forms[$n];
             $doing = static fn (DoingKind $what, array $entries, ?float $minutes, ?int $passes = null): array => $entries === [] ? [] : [new Doing($what, $form->id, array_values($entries), minutes: $minutes, passes: $passes)];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use Gorvan\Core\Record\Keeping;
 use Gorvan\Core\Record\Support;
 
 /** How an invented student comes to class and learns; the demo's standings follow from it. */
@@ -45,6 +46,17 @@ enum Profile: string
                 $look <= 3 => Support::Alone,
                 default => Support::Flowing,
             },
+        };
+    }
+
+    /** What the teacher sees at the n-th look at a principle, from 1. */
+    public function keeps(int $look): Keeping
+    {
+        return match ($this) {
+            self::Quick => $look === 1 ? Keeping::Stopped : Keeping::Throughout,
+            self::NeedsCues => Keeping::Reminded,
+            self::CameLate => $look === 1 ? Keeping::Reminded : Keeping::Slow,
+            default => $look === 1 ? Keeping::Slow : Keeping::Stopped,
         };
     }
 }

@@ -48,6 +48,22 @@ const router = createBrowserRouter([
       { path: 'forms/:form/cards', Component: CardsPlace },
       { path: 'forms/:form/versions', Component: VersionsPlace },
       { path: 'forms/:form/files', Component: FilesPlace },
+      {
+        path: 'principles',
+        lazy: async () => ({ Component: (await import('./places/principles/PrinciplesPlace')).PrinciplesPlace }),
+      },
+      {
+        path: 'principles/:set',
+        lazy: async () => ({ Component: (await import('./places/principles/SetPlace')).SetPlace }),
+      },
+      {
+        path: 'principles/:set/joins',
+        lazy: async () => ({ Component: (await import('./places/principles/JoinsPlace')).JoinsPlace }),
+      },
+      {
+        path: 'principles/:set/versions',
+        lazy: async () => ({ Component: (await import('./places/principles/SetVersionsPlace')).SetVersionsPlace }),
+      },
       { path: 'terms', Component: TermsPlace },
       { path: 'terms/new', Component: NewTermPlace },
       { path: 'terms/:term', lazy: async () => ({ Component: (await import('./places/terms/TermPlace')).TermPlace }) },
@@ -55,9 +71,14 @@ const router = createBrowserRouter([
         path: 'terms/:term/compare',
         lazy: async () => ({ Component: (await import('./places/terms/ComparePlace')).ComparePlace }),
       },
+      { path: 'terms/:term/focus', lazy: async () => ({ Component: (await import('./places/terms/FocusPlace')).FocusPlace }) },
       { path: 'terms/:term/wall', lazy: async () => ({ Component: (await import('./places/terms/WallPlace')).WallPlace }) },
       { path: 'groups', Component: GroupsPlace },
       { path: 'groups/:group', Component: GroupPlace },
+      {
+        path: 'groups/:group/principles',
+        lazy: async () => ({ Component: (await import('./places/groups/GroupPrinciplesPlace')).GroupPrinciplesPlace }),
+      },
       { path: 'groups/:group/people', Component: GroupPeoplePlace },
       {
         path: 'groups/:group/book',

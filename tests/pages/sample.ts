@@ -100,6 +100,7 @@ export function meeting(change: Partial<Meeting> = {}): Meeting {
     pins: {},
     courses: [],
     isOpen: true,
+    focus: [],
     ...change,
   };
 }
@@ -196,6 +197,7 @@ export function term(): Term {
     version: 3,
     room: null,
     isOver: false,
+    principles: null,
   };
 }
 
@@ -248,6 +250,8 @@ export function page(change: Partial<MeetingPage> = {}): MeetingPage {
     courses: [{ courseId: 'course', formId: 'form', title: 'Tide stair' }],
     awayLast: [],
     newcomers: [],
+    principles: null,
+    keepings: [],
     room: null,
     ...change,
   };

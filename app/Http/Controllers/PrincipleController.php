@@ -15,6 +15,7 @@ use App\Http\Data\PrincipleSetData;
 use App\Http\Data\PrincipleSetSummary;
 use App\Http\Data\PrinciplesReadData;
 use App\Http\Data\PrincipleStarterData;
+use App\Http\Data\ShownPrincipleData;
 use App\Http\Data\VersionData;
 use App\Http\OpenApi\Makes;
 use App\Http\OpenApi\Reads;
@@ -163,6 +164,22 @@ final class PrincipleController extends Controller
         $joined = $join($principleSet, $form, BiteEdit::read($given->required('edit')), $given->optional('base')?->whole(0, PHP_INT_MAX));
 
         return new JsonResponse(BitesData::of($principleSet, $form, $joined));
+    }
+
+    #[Reads('/api/forms/{form}/principles', 'shownIn', 'What principles the entries of a form show', [ShownPrincipleData::class])]
+    public function shownIn(Form $form): JsonResponse
+    {
+        $score = $form->placed()->form;
+        $shown = [];
+        foreach (JoinedForm::where('form_id', $form->id)->get() as $joined) {
+            $row = PrincipleSet::findOrFail($joined->set_id);
+            $set = $row->set();
+            foreach ($joined->bites()->within($set, $score)->all as $bite) {
+                $shown[] = new ShownPrincipleData($row->id, $set->title, $set->principle($bite->principle)->title ?? '', (int) $score->positionOf($bite->entry), $bite->strength, $bite->note);
+            }
+        }
+
+        return new JsonResponse($shown);
     }
 
     /** @return array{text: string, title?: string|null, form?: string|null} */

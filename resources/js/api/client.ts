@@ -34,6 +34,7 @@ export interface Doing {
   minutes?: number;
   passes?: number;
   students?: string[];
+  principles?: string[];
   at?: string;
   from?: string;
   to?: string;
@@ -44,6 +45,14 @@ export interface Doing {
 export interface ClassLog extends Omit<LogBody, 'did'> {
   did: Doing[];
 }
+export type Principle = Schemas['PrincipleData'];
+export type PrincipleSet = Schemas['PrincipleSetData'];
+export type Bites = Schemas['BitesData'];
+export type Focus = Schemas['FocusData'];
+export type Shown = Schemas['ShownPrincipleData'];
+export type GroupPrinciples = Schemas['GroupPrinciplesData'];
+export type GroupKeepings = Schemas['GroupKeepingsData'];
+export type KeepingCell = Schemas['KeepingData'];
 export type Readiness = Schemas['NotReadyData'];
 export type TonightPage = Schemas['TonightData'];
 export type Term = Schemas['TermData'];

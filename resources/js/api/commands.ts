@@ -59,10 +59,11 @@ export function wire(command: Command): Wire {
         method: 'POST',
         url: `/api/meetings/${command.meeting}/marks`,
         body: {
-          marks: command.marks.map(({ id, studentId, entryId, side, support, at }) => ({
+          marks: command.marks.map(({ id, studentId, entryId, principleId, side, support, at }) => ({
             id,
             student: studentId,
             entry: entryId,
+            principle: principleId,
             side,
             support,
             at,

@@ -18,7 +18,9 @@ const lost = () => Promise.reject(new TypeError('Failed to fetch'));
 const marks = (id: string): Command => ({
   kind: 'marks',
   meeting: id,
-  marks: [{ id, studentId: 'ada', entryId: 'row-1', side: null, support: 'Alone', at: '2026-01-20T19:00:00Z' }],
+  marks: [
+    { id, studentId: 'ada', principleId: null, entryId: 'row-1', side: null, support: 'Alone', at: '2026-01-20T19:00:00Z' },
+  ],
 });
 const here = (isHere: boolean): Command => ({
   kind: 'attendance',
@@ -65,7 +67,9 @@ describe('the outbox', () => {
     expect(told).toEqual(['a sent']);
     expect(asked.map(({ url, person }) => [url, person])).toEqual([['/api/meetings/a/marks', 'ina']]);
     expect(JSON.parse(asked[0]?.body ?? '')).toEqual({
-      marks: [{ id: 'a', student: 'ada', entry: 'row-1', side: null, support: 'Alone', at: '2026-01-20T19:00:00Z' }],
+      marks: [
+        { id: 'a', student: 'ada', entry: 'row-1', principle: null, side: null, support: 'Alone', at: '2026-01-20T19:00:00Z' },
+      ],
     });
     expect(waiting()).toEqual([]);
     expect(await device.commands.count()).toBe(0);

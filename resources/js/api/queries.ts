@@ -28,6 +28,38 @@ export const todayQuery = queryOptions({
   refetchInterval: ({ state }) => isBeingMade(...(state.data?.meetings.map((meeting) => meeting.term) ?? [])),
 });
 export const formsQuery = queryOptions({ queryKey: ['forms'], queryFn: () => ask(api.GET('/api/forms')) });
+export const principleSetsQuery = queryOptions({
+  queryKey: ['principleSets'],
+  queryFn: () => ask(api.GET('/api/principle-sets')),
+});
+export const principleSetQuery = (principleSet: string) =>
+  queryOptions({
+    queryKey: ['principleSet', principleSet],
+    queryFn: () => ask(api.GET('/api/principle-sets/{principleSet}', { params: { path: { principleSet } } })),
+  });
+export const bitesQuery = (principleSet: string, form: string) =>
+  queryOptions({
+    queryKey: ['bites', principleSet, form],
+    queryFn: () => ask(api.GET('/api/principle-sets/{principleSet}/forms/{form}', { params: { path: { principleSet, form } } })),
+  });
+export const principleVersionsQuery = (principleSet: string) =>
+  queryOptions({
+    queryKey: ['principleVersions', principleSet],
+    queryFn: () => ask(api.GET('/api/principle-sets/{principleSet}/versions', { params: { path: { principleSet } } })),
+    staleTime: 0,
+  });
+/** What principles the entries of a form show. */
+export const shownInQuery = (form: string) =>
+  queryOptions({
+    queryKey: ['shownIn', form],
+    queryFn: () => ask(api.GET('/api/forms/{form}/principles', { params: { path: { form } } })),
+  });
+/** Where everyone in a group stands in its principles. */
+export const groupPrinciplesQuery = (group: string, on: string) =>
+  queryOptions({
+    queryKey: ['groupPrinciples', group, on],
+    queryFn: () => ask(api.GET('/api/groups/{group}/principles', { params: { path: { group }, query: on ? { on } : {} } })),
+  });
 export const groupsQuery = queryOptions({ queryKey: ['groups'], queryFn: () => ask(api.GET('/api/groups')) });
 export const termsQuery = queryOptions({ queryKey: ['terms'], queryFn: () => ask(api.GET('/api/terms')) });
 /** A form; where it is taught as a course, as that course cuts it. */
@@ -118,10 +150,24 @@ const touched = {
     'losses',
   ],
   group: ['groups', 'forms', 'today'],
+  /** What a set says, what it is joined to, and who works with it. */
+  principles: [
+    'principleSets',
+    'principleSet',
+    'principleVersions',
+    'bites',
+    'shownIn',
+    'groupPrinciples',
+    'group',
+    'term',
+    'today',
+    'meeting',
+    'class',
+  ],
   roster: ['group', 'groups', 'meeting', 'class', 'today'],
   term: ['terms', 'today', 'groups', 'group'],
   /** A plan that was changed, as distinct from which terms there are. */
-  plan: ['term', 'terms', 'changes', 'questions', 'today', 'meeting', 'class', 'group'],
+  plan: ['term', 'terms', 'changes', 'questions', 'today', 'meeting', 'class', 'group', 'groupPrinciples'],
 } as const;
 export type Touched = keyof typeof touched;
 

@@ -8,6 +8,7 @@ const at = (minute: number) => `2026-01-20T19:${String(minute).padStart(2, '0')}
 const mark = (id: string, support = 'Alone'): Mark => ({
   id,
   studentId: 'ada',
+  principleId: null,
   entryId: 'row-3',
   side: null,
   support,

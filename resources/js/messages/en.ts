@@ -18,7 +18,10 @@ import keys from './en/keys.json';
 import kind from './en/kind.json';
 import meeting from './en/meeting.json';
 import places from './en/places.json';
+import keeping from './en/keeping.json';
+import keepingSeen from './en/keepingSeen.json';
 import plan from './en/plan.json';
+import principles from './en/principles.json';
 import recall from './en/recall.json';
 import score from './en/score.json';
 import support from './en/support.json';
@@ -49,7 +52,10 @@ export const en = {
   kind,
   meeting,
   places,
+  keeping,
+  keepingSeen,
   plan,
+  principles,
   recall,
   score,
   support,

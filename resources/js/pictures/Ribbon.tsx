@@ -22,6 +22,13 @@ interface Props {
   zoom?: number;
   /** What the audit finds, by position; the worst of a place is shown. */
   findings?: Map<number, Severity>;
+  /** A band of its own under the strip: how much each position shows of something, 1 to 3. */
+  band?: Band | null;
+}
+
+export interface Band {
+  label: string;
+  strengths: Map<number, number>;
 }
 
 export type Severity = 'error' | 'doubt' | 'gap';
@@ -29,6 +36,8 @@ export type Severity = 'error' | 'doubt' | 'gap';
 const TOP = 26;
 const CELL = 46;
 const NOTCH = TOP + CELL;
+const BAND = 34;
+const BAND_STEP = 5;
 
 const fills: Record<CellState, string> = { plain: 'var(--sheet)', known: 'var(--moss-soft)', now: 'var(--pine)' };
 
@@ -44,13 +53,15 @@ export const Ribbon = memo(function Ribbon({
   arcs = true,
   zoom = 1,
   findings,
+  band = null,
 }: Props) {
   const { t } = useTranslation();
   const [ref, available] = useWidth<HTMLDivElement>();
   const [active, setActive] = useState(1);
   const id = useId();
   const strip = stripOf(form.entries, Math.max(available - 4, 280) * zoom, by);
-  const height = arcs ? NOTCH + 86 : NOTCH + 26;
+  const plain = arcs ? NOTCH + 86 : NOTCH + 26;
+  const height = band === null ? plain : plain + BAND;
 
   const first = selected?.from ?? null;
   useEffect(() => {
@@ -193,11 +204,36 @@ export const Ribbon = memo(function Ribbon({
               />
             ))}
           {arcs ? <Arcs form={form} strip={strip} /> : null}
+          {band === null ? null : <BandRow form={form} strip={strip} band={band} bottom={height - 2} />}
         </g>
       </svg>
     </div>
   );
 });
+
+/** How much each entry shows of a principle: a bar, the higher the more, in a row with its name. */
+function BandRow({ form, strip, band, bottom }: { form: Form; strip: Strip; band: Band; bottom: number }) {
+  const total = form.entries.length;
+  return (
+    <g role="img" aria-label={band.label}>
+      <text x={0} y={bottom - BAND + 12} fontSize={12} fill="var(--soft)">
+        {band.label}
+      </text>
+      <line x1={0} x2={strip.x(total + 1)} y1={bottom} y2={bottom} stroke="var(--line)" />
+      {[...band.strengths].map(([position, strength]) => (
+        <rect
+          key={position}
+          x={strip.x(position) + 1}
+          y={bottom - strength * BAND_STEP}
+          width={Math.max(strip.x(position + 1) - strip.x(position) - gap(form, position) - 2, 2)}
+          height={strength * BAND_STEP}
+          fill="var(--river)"
+          data-band={position}
+        />
+      ))}
+    </g>
+  );
+}
 
 /** What the audit finds at an entry: a filled lozenge cannot be, a hollow one is unusual, a dot is not said. */
 function Mark({ severity, x }: { severity: Severity; x: number }) {

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { BookOpenText, Sun, UsersRound } from 'lucide-react';
+import { BookOpenText, Compass, Sun, UsersRound } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { NavLink, Outlet, useMatch } from 'react-router';
@@ -19,6 +19,7 @@ import { useOutboxNews } from './useOutboxNews';
 const places = [
   { to: '/', key: 'today', Icon: Sun },
   { to: '/forms', key: 'forms', Icon: BookOpenText },
+  { to: '/principles', key: 'principles', Icon: Compass },
   { to: '/groups', key: 'groups', Icon: UsersRound },
 ] as const;
 

@@ -181,6 +181,7 @@ describe('marking', () => {
     const marks = ['row-3', 'row-4'].map((entryId, at) => ({
       id: String(at),
       studentId: 'ada',
+      principleId: null,
       entryId,
       side: null,
       support: 'Leading',

@@ -11,7 +11,7 @@ interface Made {
   remove: () => Promise<unknown>;
   touches: Touched;
   /** Where it was made, and what was typed there; the page it is on now would no longer be there. */
-  back?: { to: string; draft: string; typed: unknown };
+  back?: { to: string; draft?: string; typed?: unknown };
 }
 
 /** Says that something was made, and takes it back when asked: one is where one was, with what was typed. */
@@ -28,11 +28,11 @@ export function useUnmaking(): (made: Made) => void {
         return;
       }
       if (back) {
-        keepDraft(back.draft, back.typed);
+        if (back.draft !== undefined) keepDraft(back.draft, back.typed);
         await navigate(back.to);
       }
       await readAgain(touches);
-      tell(t(back ? 'app.takenBackTyped' : 'app.takenBack'));
+      tell(t(back?.draft ? 'app.takenBackTyped' : 'app.takenBack'));
     };
     tell(text, { takeBack: () => void takeBack() });
   };

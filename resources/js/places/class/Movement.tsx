@@ -5,6 +5,7 @@ import { useShownMeeting } from '../../api/useOutbox';
 import { entryCall, entryLine } from '../../kit/entryName';
 import { sided } from '../../kit/sided';
 import { sentence } from '../../messages/say';
+import { focusesOf, type ShownFocus } from '../meeting/focus';
 import { usePresence } from '../meeting/usePresence';
 import type { Run } from './run';
 import type { Step } from './steps';
@@ -27,6 +28,7 @@ interface Props {
 export function Movement({ page, form, run, step, card, following, isTurned, onTurn }: Props) {
   const { t } = useTranslation();
   const [asksWhom, setAsksWhom] = useState(false);
+  const focus = run.box === 'focus' ? focusesOf(page.meeting, page.principles) : [];
   const entry = step === undefined ? undefined : form?.entries[step.position - 1];
   return (
     <div className="flex min-h-0 flex-col overflow-y-auto px-3 py-1 sm:px-6">
@@ -55,11 +57,13 @@ export function Movement({ page, form, run, step, card, following, isTurned, onT
         </div>
         <p className="font-serif text-[clamp(2rem,9vmin,5rem)] leading-[1.08] font-semibold break-words" data-testid="movement">
           {entry?.number == null ? '' : <span className="text-pine">{entry.number} </span>}
-          {entry?.title ?? t(`class.doing.${run.box}`)}
+          {entry?.title ?? focus[0]?.title ?? t(`class.doing.${run.box}`)}
           {card?.side ? <span className="text-[0.6em] font-normal"> · {t(`forms.sides.${card.side as 'left'}`)}</span> : null}
         </p>
         {card === undefined ? (
-          entry === undefined ? null : (
+          entry === undefined ? (
+            <FocusLarge focus={focus} />
+          ) : (
             <p className="text-soft">{t('class.noCues')}</p>
           )
         ) : (
@@ -97,6 +101,30 @@ export function Movement({ page, form, run, step, card, following, isTurned, onT
         ) : null}
       </div>
     </div>
+  );
+}
+
+/** What to look for tonight, and what goes wrong, to be read from two metres. */
+function FocusLarge({ focus }: { focus: ShownFocus[] }) {
+  const [first, ...others] = focus;
+  return (
+    <>
+      <ul className="m-0 list-none p-0 text-[clamp(1.25rem,5vmin,2.9rem)] leading-snug">
+        {first?.principle?.look.map((look) => (
+          <li key={look}>{look}</li>
+        ))}
+      </ul>
+      {first?.principle?.errors.map((error) => (
+        <p key={error.wrong} className="text-[clamp(1rem,3.4vmin,1.9rem)] text-soft">
+          {error.wrong} → {error.right}
+        </p>
+      ))}
+      {others.map((one) => (
+        <p key={one.id} className="text-[clamp(1.1rem,4vmin,2.2rem)]">
+          {one.title}
+        </p>
+      ))}
+    </>
   );
 }
 

@@ -44,7 +44,7 @@ const tonight: ClassPage = {
   ],
   watch: [watch('ada'), watch('bo', 'never_marked')],
   shown: 1,
-  stops: [{ courseId: 'course', position: 2, focus: 'level_hips' }],
+  stops: [{ courseId: 'course', position: 2, focus: 'level_hips', principle: null }],
   stood: [],
 };
 

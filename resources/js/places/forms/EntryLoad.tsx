@@ -1,5 +1,5 @@
 import { useTranslation } from 'react-i18next';
-import type { Entry, Form } from '../../api/client';
+import type { Entry, Form, Shown } from '../../api/client';
 import { Button } from '../../kit/controls';
 import { entryName } from '../../kit/entryName';
 import { duration, number } from '../../kit/format';
@@ -10,10 +10,12 @@ interface Props {
   form: Form;
   position: number | null;
   onPin: (after: number, pin: Pin) => void;
+  /** The principles it shows. */
+  shows?: Shown[];
 }
 
 /** One entry's load as its parts, and what is said about the join after it. */
-export function EntryLoad({ form, position, onPin }: Props) {
+export function EntryLoad({ form, position, onPin, shows = [] }: Props) {
   const { t } = useTranslation();
   const said = useEntryWords();
   const entry = position === null ? undefined : form.entries[position - 1];
@@ -37,6 +39,18 @@ export function EntryLoad({ form, position, onPin }: Props) {
         <p className="mt-1" data-testid="load-parts">
           <Parts entry={entry} />
         </p>
+        {shows.length === 0 ? null : (
+          <p className="mt-1" data-testid="entry-principles">
+            {t('principles.entry.title')}{' '}
+            {[...shows]
+              .sort((a, b) => b.strength - a.strength)
+              .map((one) => {
+                const strength = t(`principles.join.strength.${String(one.strength) as '1' | '2' | '3'}`);
+                return `${one.title} (${one.note === null ? strength : `${strength}: ${one.note}`})`;
+              })
+              .join(' · ')}
+          </p>
+        )}
       </div>
       {join ? (
         <div>

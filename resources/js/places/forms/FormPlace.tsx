@@ -3,10 +3,11 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams } from 'react-router';
 import { api, ask, type Form } from '../../api/client';
-import { formQuery, scoreQuery } from '../../api/queries';
+import { formQuery, scoreQuery, shownInQuery } from '../../api/queries';
 import { Button, ButtonLink } from '../../kit/controls';
 import { duration, number } from '../../kit/format';
 import { sentence } from '../../messages/say';
+import { Select } from '../../kit/Select';
 import { Asked, Heading, Warnings } from '../../kit/page';
 import { useTell } from '../../kit/toasts';
 import { useProblem } from '../../kit/useProblem';
@@ -78,6 +79,9 @@ function Score({ form }: { form: Form }) {
       },
     });
   }
+  const shown = useQuery(shownInQuery(form.id)).data ?? [];
+  const principles = [...new Set(shown.map((one) => one.title))];
+  const [banded, setBanded] = useState('');
   const pins = form.joins.filter((join) => join.pin !== null);
 
   return (
@@ -102,11 +106,29 @@ function Score({ form }: { form: Form }) {
       }
     >
       <RibbonTools by={by} onBy={setBy} zoom={zoom} onZoom={setZoom} />
+      {principles.length === 0 ? null : (
+        <div className="no-print mb-2 w-72 max-w-full">
+          <Select
+            label={t('principles.band')}
+            value={banded}
+            onValue={setBanded}
+            of={[{ value: '', text: t('principles.bandNone') }, ...principles.map((one) => ({ value: one, text: one }))]}
+          />
+        </div>
+      )}
       <Ribbon
         form={form}
         by={by}
         zoom={zoom}
         findings={findingsByPosition(audit?.findings ?? [])}
+        band={
+          banded === ''
+            ? null
+            : {
+                label: banded,
+                strengths: new Map(shown.filter((one) => one.title === banded).map((one) => [one.position, one.strength])),
+              }
+        }
         selected={chosen === null ? null : { from: chosen, to: chosen }}
         onSelect={setChosen}
         onMoveNotch={(from, to) => {
@@ -145,6 +167,7 @@ function Score({ form }: { form: Form }) {
         </p>
       ) : null}
       <EntryLoad
+        shows={shown.filter((one) => one.position === chosen)}
         form={form}
         position={chosen}
         onPin={(after, to) => {

@@ -10,6 +10,7 @@ export function GroupTabs({ group, term }: { group: string; term?: string | null
       of={[
         { to: term ? `/terms/${term}` : `/groups/${group}/terms`, text: t('groups.term') },
         { to: `/groups/${group}`, text: t('groups.standing'), isExact: true },
+        { to: `/groups/${group}/principles`, text: t('principles.group.tab') },
         { to: `/groups/${group}/people`, text: t('groups.peoplePart') },
         { to: `/groups/${group}/book`, text: t('book.tab') },
       ]}

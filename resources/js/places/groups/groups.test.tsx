@@ -42,6 +42,7 @@ const group = (change: Partial<Group> = {}): Group => ({
   on: '2026-01-20',
   form: form(),
   taught: [1, 2],
+  principles: null,
   nextRecap: { from: 1, to: 2 },
   nextLesson: 2,
   students: [

@@ -30,7 +30,8 @@ export interface Draft {
 }
 
 type Forms = Record<string, Form>;
-type Page = Pick<MeetingPage, 'meeting' | 'courses' | 'students' | 'guests' | 'attendance'>;
+type Page = Pick<MeetingPage, 'meeting' | 'courses' | 'students' | 'guests' | 'attendance'> &
+  Partial<Pick<MeetingPage, 'principles'>>;
 
 const formsOf = (page: Page, forms: Forms): Form[] =>
   page.courses.flatMap(({ courseId }) => (forms[courseId] === undefined ? [] : [forms[courseId]]));
@@ -90,7 +91,12 @@ export function fromPlan(page: Page, forms: Forms, run: Run | null): Draft {
   const before = (took('settle') ?? 0) + (took('warm_up') ?? 0);
   const parts: Part[] = [];
   if (before > 0) parts.push(part('warm_up', { minutes: before }));
-  if ((took('focus') ?? 0) > 0) parts.push(part('focus', { minutes: took('focus') }));
+  if ((took('focus') ?? 0) > 0) {
+    // What was planned and is gone from the set by now cannot be logged: the record would not know it.
+    const known = new Set(page.principles?.principles.map((one) => one.id));
+    const principles = meeting.focus.map((one) => one.principle).filter((one) => known.has(one));
+    parts.push(part('focus', { minutes: took('focus'), others: principles.length === 0 ? {} : { principles } }));
+  }
   for (const { courseId } of page.courses) {
     const form = forms[courseId];
     if (form === undefined) continue;

@@ -11,6 +11,7 @@ import { type CellState, Ribbon } from '../../pictures/Ribbon';
 import { stretchTo } from '../../pictures/stretch';
 import { ByPassage } from './ByPassage';
 import { ByStudent } from './ByStudent';
+import { OnPrinciple } from './OnPrinciple';
 import { usePassageWords } from './PlanList';
 import { stateIn } from './stateIn';
 import { StopCheck } from './StopCheck';
@@ -19,7 +20,7 @@ import { type MarkedSide, markedEntries, useMarks } from './useMarks';
 import { type Presence, usePresence } from './usePresence';
 import { Watching } from './Watching';
 
-export const WAYS = ['passage', 'sweep', 'student', 'stop'] as const;
+export const WAYS = ['passage', 'sweep', 'student', 'principle', 'stop'] as const;
 export type Way = (typeof WAYS)[number];
 
 interface Props {
@@ -151,10 +152,15 @@ function InCourse({ page, unsent, form, courseId, presence, tonight, passage, wa
         label={t('meeting.way')}
         value={way}
         onValue={setWay}
-        of={WAYS.map((value) => ({ value, text: t(`meeting.ways.${value}`) }))}
+        of={WAYS.filter((value) => value !== 'principle' || page.principles !== null).map((value) => ({
+          value,
+          text: t(`meeting.ways.${value}`),
+        }))}
       />
       {way === 'stop' ? (
-        <StopCheck page={page} courseId={courseId} form={form} tonight={tonight} students={here} marks={marks} />
+        <StopCheck page={page} courseId={courseId} form={form} tonight={tonight} students={here} marks={marks} unsent={unsent} />
+      ) : way === 'principle' ? (
+        <OnPrinciple page={page} unsent={unsent} students={there} form={form} passage={chosen} />
       ) : way === 'student' ? (
         <ByStudent form={form} students={here} marks={marks} state={state} />
       ) : (

@@ -96,7 +96,7 @@ function Class({ page, form, forms }: { page: MeetingPage; form: Form; forms: Re
           <Tabs.Content value="plan">
             <BeingPlanned term={term} />
             <Timeline meeting={meeting} />
-            <PlanList meeting={meeting} form={form} forms={forms} isLarge />
+            <PlanList meeting={meeting} form={form} forms={forms} principles={page.principles} isLarge />
             <Ribbon form={form} state={stateIn(meeting, page.taught)} />
           </Tabs.Content>
           <Tabs.Content value="here">

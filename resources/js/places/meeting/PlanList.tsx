@@ -1,5 +1,5 @@
 import { useTranslation } from 'react-i18next';
-import type { Form, Meeting, Passage } from '../../api/client';
+import type { Form, GroupPrinciples, Meeting, Passage } from '../../api/client';
 import { entryCall } from '../../kit/entryName';
 import { number } from '../../kit/format';
 import { Warnings } from '../../kit/page';
@@ -7,6 +7,8 @@ import { Why } from '../../kit/Why';
 import { type Part, partOf } from '../../pictures/coursePart';
 import { type BoxName, boxesOf } from '../../pictures/Timeline';
 import { sentence } from '../../messages/say';
+import { focusesOf } from './focus';
+import { FocusPart } from './FocusText';
 import { WhyReview } from '../terms/WhyReview';
 
 export interface PassageWords {
@@ -49,10 +51,12 @@ interface Props {
   /** The forms of all its courses, where there is more than one. */
   forms?: Record<string, Form>;
   isLarge?: boolean;
+  /** What the group works on beside the sequence. */
+  principles?: GroupPrinciples | null;
 }
 
 /** Tonight's boxes, each with the minute it starts and what is done in it. */
-export function PlanList({ meeting, form, forms = {}, isLarge = false }: Props) {
+export function PlanList({ meeting, form, forms = {}, isLarge = false, principles = null }: Props) {
   const { t } = useTranslation();
   const courses = meeting.courses.length > 1 ? meeting.courses.filter((one) => forms[one.courseId] !== undefined) : [];
   const parts =
@@ -97,7 +101,7 @@ export function PlanList({ meeting, form, forms = {}, isLarge = false }: Props) 
   const content: Record<BoxName, () => React.ReactNode> = {
     settle: () => <p className="text-soft">{t('plan.settle')}</p>,
     warm_up: () => <p className="text-soft">{t('plan.warm')}</p>,
-    focus: () => (focus ? <p>{focus}</p> : <p className="text-soft">{t('plan.focus')}</p>),
+    focus: () => <FocusPart focus={focusesOf(meeting, principles)} words={focus} />,
     close: () => <p className="text-soft">{t('plan.close')}</p>,
     new: () => each((part, of) => <NewPart part={part} form={of} />),
     review: () => each((part, of) => <ReviewPart part={part} form={of} />),

@@ -31,7 +31,6 @@ function WithForms({ page }: { page: MeetingPage }) {
 function Sheet({ page, forms }: { page: MeetingPage; forms: Form[] }) {
   const { t } = useTranslation();
   const { meeting, term } = page;
-  const focus = (meeting.pins.focus as string | undefined) ?? null;
   return (
     <Page
       title={`${term.groupName}, ${day(meeting.on, 'long')}`}
@@ -44,11 +43,6 @@ function Sheet({ page, forms }: { page: MeetingPage; forms: Form[] }) {
       }
     >
       <div className="sheet">
-        {focus ? (
-          <p className="text-lg">
-            <strong>{t('boxes.focus')}:</strong> {focus}
-          </p>
-        ) : null}
         {page.awayLast.length > 0 ? (
           <p>
             <strong>{t('meeting.awayLast')}</strong> {page.awayLast.join(', ')}
@@ -59,7 +53,7 @@ function Sheet({ page, forms }: { page: MeetingPage; forms: Form[] }) {
             <strong>{t('meeting.newcomers')}</strong> {page.newcomers.join(', ')}
           </p>
         ) : null}
-        <PlanList meeting={meeting} forms={formsBy(page, forms)} form={forms[0] as Form} />
+        <PlanList meeting={meeting} forms={formsBy(page, forms)} form={forms[0] as Form} principles={page.principles} />
         {page.courses.map((course, at) => (
           <Cues key={course.courseId} page={page} course={course.courseId} form={forms[at] as Form} />
         ))}

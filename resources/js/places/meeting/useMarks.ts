@@ -27,7 +27,7 @@ export interface Marks {
 }
 
 /** Of two taps within a millisecond the second has the greater id, so that it counts. */
-const ulid = monotonicFactory();
+export const ulid = monotonicFactory();
 
 const place = (student: string, entry: string, side: string | null): string => `${student}|${entry}|${side ?? ''}`;
 
@@ -35,6 +35,7 @@ const place = (student: string, entry: string, side: string | null): string => `
 export function latestMarks(marks: Mark[]): Map<string, Mark> {
   const latest = new Map<string, Mark>();
   for (const mark of marks) {
+    if (mark.entryId === null || mark.principleId !== null) continue; // a principle that was seen in it is no mark of the entry
     const at = place(mark.studentId, mark.entryId, mark.side);
     const best = latest.get(at);
     const [a, b] = [Date.parse(best?.at ?? ''), Date.parse(mark.at)];
@@ -47,14 +48,46 @@ export function latestMarks(marks: Mark[]): Map<string, Mark> {
 export const markedEntries = (form: Form, { from, to }: Passage): Entry[] =>
   form.entries.filter((entry) => entry.position >= from && entry.position <= to && entry.kind !== 'extra');
 
+/** Sends marks as one command that can be taken back, and takes some back. */
+export function useSendMarks(meeting: string) {
+  const tell = useTell();
+
+  function takeBackIds(ids: string[], said: string) {
+    const at = new Date().toISOString();
+    const needs = outbox()
+      .kept.filter(({ command }) => command.kind === 'marks' && command.marks.some((mark) => ids.includes(mark.id)))
+      .map((one) => one.id);
+    void post({ kind: 'withdrawals', meeting, what: 'marks', withdrawals: ids.map((of) => ({ id: ulid(), of, at })) }, needs);
+    tell(said);
+  }
+
+  function send(marks: Mark[], said: string, saidBack: string) {
+    if (marks.length === 0) return;
+    void post(
+      { kind: 'marks', meeting, marks },
+      [...new Set(marks.map((mark) => mark.studentId))].flatMap((student) => needsGuest(student)),
+    );
+    tell(said, {
+      takeBack: () => {
+        takeBackIds(
+          marks.map((mark) => mark.id),
+          saidBack,
+        );
+      },
+    });
+  }
+
+  return { send, takeBackIds };
+}
+
 /**
  * The marks of one meeting, as they are shown. One tap is one command, with one id a student and entry, made here once,
  * so that sending it again changes nothing.
  */
 export function useMarks(page: MeetingPage, unsent: Set<string>, form: Form, describe: (passage: Passage) => string): Marks {
   const { t } = useTranslation();
-  const tell = useTell();
   const { meeting } = page;
+  const { send, takeBackIds } = useSendMarks(meeting.id);
   const latest = useMemo(() => latestMarks(page.marks), [page.marks]);
   const seen = useMemo(() => new Set(page.marks.map((mark) => mark.studentId)), [page.marks]);
 
@@ -63,18 +96,6 @@ export function useMarks(page: MeetingPage, unsent: Set<string>, form: Form, des
   // What the last touch did may not be drawn yet.
   const now = () => latestMarks(shownMeeting(page, outbox().kept).marks);
 
-  function takeBackIds(ids: string[], said: string) {
-    const at = new Date().toISOString();
-    const needs = outbox()
-      .kept.filter(({ command }) => command.kind === 'marks' && command.marks.some((mark) => ids.includes(mark.id)))
-      .map((one) => one.id);
-    void post(
-      { kind: 'withdrawals', meeting: meeting.id, what: 'marks', withdrawals: ids.map((of) => ({ id: ulid(), of, at })) },
-      needs,
-    );
-    tell(said);
-  }
-
   function mark(students: Student[], passage: Passage, side: MarkedSide, support: Support) {
     const at = momentOf(meeting);
     const marks: Mark[] = students.flatMap((student) =>
@@ -82,15 +103,11 @@ export function useMarks(page: MeetingPage, unsent: Set<string>, form: Form, des
         id: ulid(),
         studentId: student.id,
         entryId: entry.id,
+        principleId: null,
         side,
         support,
         at,
       })),
-    );
-    if (marks.length === 0) return;
-    void post(
-      { kind: 'marks', meeting: meeting.id, marks },
-      students.flatMap((student) => needsGuest(student.id)),
     );
     const [first] = students;
     const level = { support: t(`support.${support}`), passage: describe(passage) };
@@ -98,16 +115,13 @@ export function useMarks(page: MeetingPage, unsent: Set<string>, form: Form, des
       students.length === 1
         ? t('meeting.marked', { name: first?.name ?? '', ...level })
         : t('meeting.markedMany', { count: students.length, ...level });
-    tell(said, {
-      takeBack: () => {
-        takeBackIds(
-          marks.map((mark) => mark.id),
-          students.length === 1
-            ? t('meeting.takenBack', { name: first?.name ?? '' })
-            : t('meeting.takenBackMany', { count: students.length }),
-        );
-      },
-    });
+    send(
+      marks,
+      said,
+      students.length === 1
+        ? t('meeting.takenBack', { name: first?.name ?? '' })
+        : t('meeting.takenBackMany', { count: students.length }),
+    );
   }
 
   return {

@@ -116,6 +116,7 @@ function Laid({ term }: { term: Term }) {
         kicker={`${term.courses.map((one) => one.form.title).join(', ')} · ${day(startsOn)} – ${day(endsOn)} · ${t('terms.held', { held, of: meetings })}`}
         actions={
           <>
+            <ButtonLink to={`/terms/${term.term.id}/focus`}>{t('principles.focus.title')}</ButtonLink>
             <ButtonLink to={`/terms/${term.term.id}/compare`}>{t('terms.compare')}</ButtonLink>
             <ButtonLink to={`/terms/${term.term.id}/wall`}>{t('terms.wall')}</ButtonLink>
             <ButtonLink to={`/groups/${groupId}/terms`}>{t('terms.othersOfGroup')}</ButtonLink>

@@ -155,6 +155,7 @@ function Tonight({ page }: { page: TonightPage }) {
             <>
               <PlanList
                 meeting={meeting}
+                principles={page.principles}
                 form={found}
                 forms={formsBy(
                   page,

@@ -29,6 +29,7 @@ const tonight = (readiness: TonightPage['readiness']): TonightPage => ({
   season: term().meetings,
   closures: [],
   courses: [{ courseId: 'course', formId: 'form', title: 'Tide stair' }],
+  principles: null,
 });
 beforeEach(() => {
   asked = [];

@@ -1,0 +1,176 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { type ChangeEvent, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useNavigate } from 'react-router';
+import { api, ask } from '../../api/client';
+import { principleSetsQuery, queryClient, readAgain } from '../../api/queries';
+import { Button, RefusalLine, TextField } from '../../kit/controls';
+import { Notice } from '../../kit/Notice';
+import { Asked, Heading, Listing, Page } from '../../kit/page';
+import { useOnce } from '../../kit/useOnce';
+import { useProblem } from '../../kit/useProblem';
+import { sentence } from '../../messages/say';
+import { useUnmaking } from '../useUnmaking';
+
+const startersQuery = {
+  queryKey: ['principleStarters'],
+  queryFn: () => ask(api.GET('/api/principle-starters')),
+  staleTime: Infinity,
+};
+
+/** A set that is made of a file, and what is told of it. */
+function useMaking() {
+  const { t } = useTranslation();
+  const go = useNavigate();
+  const unmake = useUnmaking();
+  const [refusal, setRefusal] = useProblem();
+  const [warnings, setWarnings] = useState<string[]>([]);
+  const make = useMutation({
+    mutationFn: (body: { text: string; title?: string }) => ask(api.POST('/api/principle-sets', { body })),
+    onSuccess: async ({ set, warnings: told }) => {
+      setRefusal(null);
+      setWarnings(told.map(sentence));
+      queryClient.setQueryData(['principleSet', set.id], set);
+      await readAgain('principles');
+      unmake({
+        text: t('principles.taken', { title: set.title }),
+        remove: () => ask(api.DELETE('/api/principle-sets/{principleSet}', { params: { path: { principleSet: set.id } } })),
+        touches: 'principles',
+        back: { to: '/principles' },
+      });
+      if (told.length === 0) await go(`/principles/${set.id}`);
+    },
+    onError: setRefusal,
+  });
+  return { make: useOnce(make), isBusy: make.isPending, refusal, warnings };
+}
+
+/** The sets of principles of the school, and where to begin. */
+export function PrinciplesPlace() {
+  const { t } = useTranslation();
+  const query = useQuery(principleSetsQuery);
+  const starters = useQuery(startersQuery).data ?? [];
+  const making = useMaking();
+  const [file, setFile] = useState<{ name: string; text: string } | null>(null);
+  const [title, setTitle] = useState('');
+  const choose = (event: ChangeEvent<HTMLInputElement>) => {
+    const [chosen] = event.target.files ?? [];
+    if (chosen === undefined) return;
+    void chosen.text().then((text) => {
+      setFile({ name: chosen.name, text });
+      setTitle((was) => (was === '' ? chosen.name.replace(/\.[a-z.]+$/i, '') : was));
+    });
+    event.target.value = '';
+  };
+  return (
+    <Page
+      title={t('principles.title')}
+      actions={
+        <Button
+          look="primary"
+          disabled={making.isBusy}
+          onClick={() => {
+            making.make({
+              text: JSON.stringify({
+                format: 'gorvan.principles/1',
+                title: t('principles.new'),
+                principles: [{ id: 'p01', title: t('principles.edit.newTitle') }],
+              }),
+            });
+          }}
+        >
+          {t('principles.new')}
+        </Button>
+      }
+    >
+      <Asked query={query}>
+        {(sets) => (
+          <Listing
+            rows={sets.map((set) => ({
+              to: `/principles/${set.id}`,
+              title: set.title,
+              detail: [
+                t('principles.count', { count: set.principles }),
+                set.families.join(', '),
+                set.groups.length > 0 ? t('principles.usedBy', { groups: set.groups.join(', ') }) : '',
+              ]
+                .filter((one) => one !== '')
+                .join(' · '),
+            }))}
+            empty={t('principles.empty')}
+            hint={t('principles.emptyHint')}
+            first={null}
+          />
+        )}
+      </Asked>
+      <RefusalLine refusal={making.refusal} />
+      {making.warnings.length > 0 ? (
+        <Notice tone="attention" label={t('principles.importWarnings')} className="my-3">
+          <ul className="list-disc pl-5">
+            {making.warnings.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+        </Notice>
+      ) : null}
+      {starters.length === 0 ? null : (
+        <section className="max-w-5xl">
+          <Heading aside={t('principles.startersHint')}>{t('principles.startersTitle')}</Heading>
+          <ul className="m-0 list-none p-0">
+            {starters.map((starter) => (
+              <li
+                key={starter.title}
+                className="flex flex-wrap items-start justify-between gap-x-8 gap-y-2 border-b border-line py-3"
+              >
+                <div className="max-w-2xl min-w-64 grow basis-80">
+                  <h3 className="text-lg">{starter.title}</h3>
+                  <p className="text-sm text-soft">{starter.about}</p>
+                </div>
+                <Button
+                  disabled={making.isBusy}
+                  aria-label={`${t('principles.take')}: ${starter.title}`}
+                  onClick={() => {
+                    making.make({ text: starter.text });
+                  }}
+                >
+                  {t('principles.take')}
+                </Button>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <section className="max-w-3xl">
+        <Heading aside={t('principles.importHint')}>{t('principles.importTitle')}</Heading>
+        <div className="flex flex-wrap items-end gap-3">
+          <label className="inline-flex min-h-11 cursor-pointer items-center rounded border border-line bg-sheet px-4 text-[0.95rem] font-medium focus-within:outline-2 focus-within:outline-pine2 hover:border-pine2">
+            <input type="file" accept=".json,.csv,application/json,text/csv" className="sr-only" onChange={choose} />
+            {file?.name ?? t('principles.importChoose')}
+          </label>
+          {file === null ? null : (
+            <>
+              <div className="min-w-64 grow">
+                <TextField
+                  label={t('principles.importName')}
+                  value={title}
+                  onChange={(event) => {
+                    setTitle(event.target.value);
+                  }}
+                />
+              </div>
+              <Button
+                look="primary"
+                disabled={making.isBusy}
+                onClick={() => {
+                  making.make({ text: file.text, title });
+                }}
+              >
+                {t('principles.take')}
+              </Button>
+            </>
+          )}
+        </div>
+      </section>
+    </Page>
+  );
+}

@@ -1,0 +1,118 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { type ChangeEvent } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useParams } from 'react-router';
+import { api, ask, type PrincipleSet } from '../../api/client';
+import { principleSetQuery, principleVersionsQuery, queryClient, readAgain } from '../../api/queries';
+import { Button, RefusalLine } from '../../kit/controls';
+import { clock, day } from '../../kit/format';
+import { Asked, Heading } from '../../kit/page';
+import { useTell } from '../../kit/toasts';
+import { useOnce } from '../../kit/useOnce';
+import { useProblem } from '../../kit/useProblem';
+import { sentence } from '../../messages/say';
+import { SetPages } from './SetPages';
+
+/** The states a set was in, and the set as files. */
+export function SetVersionsPlace() {
+  const { set = '' } = useParams();
+  const query = useQuery(principleSetQuery(set));
+  return <Asked query={query}>{(data) => <Versions set={data} />}</Asked>;
+}
+
+function Versions({ set }: { set: PrincipleSet }) {
+  const { t } = useTranslation();
+  const tell = useTell();
+  const [refusal, setProblem] = useProblem();
+  const versions = useQuery(principleVersionsQuery(set.id));
+  const path = { params: { path: { principleSet: set.id } } };
+  const keep = async (answer: PrincipleSet, said: string) => {
+    setProblem(null);
+    queryClient.setQueryData(['principleSet', set.id], answer);
+    await readAgain('principles');
+    tell(said);
+  };
+  const restore = useMutation({
+    mutationFn: (number: number) =>
+      ask(api.POST('/api/principle-sets/{principleSet}/restore', { ...path, body: { base: set.version, number } })),
+    onSuccess: (answer, number) => keep(answer, t('principles.versions.restored', { number })),
+    onError: setProblem,
+  });
+  const over = useMutation({
+    mutationFn: (text: string) =>
+      ask(api.POST('/api/principle-sets/{principleSet}/import', { ...path, body: { base: set.version, text } })),
+    onSuccess: ({ set: answer, warnings }) => keep(answer, [t('principles.edit.saved'), ...warnings.map(sentence)].join(' ')),
+    onError: setProblem,
+  });
+  const again = useOnce(restore);
+  const choose = (event: ChangeEvent<HTMLInputElement>) => {
+    void event.target.files?.[0]?.text().then((text) => {
+      over.mutate(text);
+    });
+    event.target.value = '';
+  };
+  const file = (query: string) => `/api/principle-sets/${set.id}/file?${query}`;
+  const link =
+    'inline-flex min-h-11 items-center rounded border border-line bg-sheet px-4 text-[0.95rem] font-medium text-ink no-underline hover:border-pine2';
+  return (
+    <SetPages set={set}>
+      <div className="flex flex-wrap gap-2">
+        <a className={link} href={file('as=json')} download>
+          {t('principles.versions.json')}
+        </a>
+        {set.forms
+          .filter((one) => one.bites > 0)
+          .map((one) => (
+            <a key={one.id} className={link} href={file(`as=json&form=${one.id}`)} download>
+              {t('principles.versions.jsonWith', { form: one.title })}
+            </a>
+          ))}
+        <a className={link} href={file('as=csv')} download>
+          {t('principles.versions.csv')}
+        </a>
+      </div>
+      <Heading aside={t('principles.versions.overHint')}>{t('principles.versions.over')}</Heading>
+      <label className={`${link} cursor-pointer focus-within:outline-2 focus-within:outline-pine2`}>
+        <input type="file" accept=".json,.csv,application/json,text/csv" className="sr-only" onChange={choose} />
+        {t('principles.importChoose')}
+      </label>
+      <RefusalLine refusal={refusal} />
+      <Heading>{t('principles.tabs.versions')}</Heading>
+      <Asked query={versions}>
+        {(all) => (
+          <ul className="m-0 list-none p-0">
+            {all.map((one) => (
+              <li
+                key={one.number}
+                className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1 border-b border-line py-2"
+              >
+                <div className="min-w-0">
+                  <p className="font-medium">
+                    {t('principles.versions.number', { number: one.number })}
+                    <span className="font-normal text-soft">
+                      {' '}
+                      · {day(one.at.slice(0, 10))} {clock(one.at)}
+                      {one.by === null ? '' : ` · ${t('principles.versions.by', { name: one.by })}`}
+                    </span>
+                  </p>
+                  <p className="text-soft">{one.what.map(sentence).join(' ')}</p>
+                </div>
+                {one.number === set.version ? null : (
+                  <Button
+                    disabled={restore.isPending}
+                    aria-label={`${t('principles.versions.restore')}: ${t('principles.versions.number', { number: one.number })}`}
+                    onClick={() => {
+                      again(one.number);
+                    }}
+                  >
+                    {t('principles.versions.restore')}
+                  </Button>
+                )}
+              </li>
+            ))}
+          </ul>
+        )}
+      </Asked>
+    </SetPages>
+  );
+}
