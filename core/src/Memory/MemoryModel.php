@@ -56,6 +56,12 @@ final readonly class MemoryModel
         return (1.0 + $this->factor * $days / $stability) ** -self::W[20];
     }
 
+    /** The same by the time since the last contact in stabilities, t / S: what a forecast's factor stretches. */
+    public function recallAt(float $age): float
+    {
+        return (1.0 + $this->factor * $age) ** -self::W[20];
+    }
+
     /** The state after the first contact. */
     public function first(Evidence $evidence): MemoryState
     {

@@ -20,7 +20,8 @@ use Gorvan\Core\Record\Support;
  */
 final readonly class Calibration
 {
-    private function __construct(public int $tests, public float $observed, public float $predicted)
+    /** @param  list<ForecastTest>  $each */
+    private function __construct(public int $tests, public float $observed, public float $predicted, public array $each)
     {
     }
 
@@ -41,22 +42,25 @@ final readonly class Calibration
             foreach ($hasSides((string) $key) && DecidingFacts::nameASide($own) ? [Side::Left, Side::Right] : [null] as $side) {
                 $of = array_values(array_filter($own, static fn (Fact $fact): bool => $side === null || $fact->side === null || $fact->side === $side));
                 foreach (self::tests(DecidingFacts::of($of), $model) as [$fact, $predicted]) {
-                    $taps[$fact->at->format('U.u').' '.($fact->level->value ?? '')][] = [self::observed($fact), $predicted];
+                    $taps[$fact->at->format('U.u').' '.($fact->level->value ?? '')][] = [self::observed($fact), $predicted[0], $predicted[1]];
                 }
             }
         }
         $observed = $predicted = 0.0;
+        $each = [];
         foreach ($taps as $tap) {
-            $observed += $tap[0][0];
+            $test = new ForecastTest($tap[0][0], array_column($tap, 2));
+            $each[] = $test;
+            $observed += $test->observed;
             $predicted += array_sum(array_column($tap, 1)) / count($tap);
         }
 
-        return new self(count($taps), $observed, $predicted);
+        return new self(count($taps), $observed, $predicted, $each);
     }
 
     /**
      * @param  array<int, Fact>  $days  the deciding fact of each day, in order
-     * @return list<array{Fact, float}> marks, each with the recall that was predicted
+     * @return list<array{Fact, array{float, float}}> marks, each with the recall that was predicted, and days by stability
      */
     private static function tests(array $days, MemoryModel $model): array
     {
@@ -68,7 +72,7 @@ final readonly class Calibration
                 continue;
             }
             if ($state !== null && $last !== null && $fact->kind === FactKind::Mark) {
-                $tests[] = [$fact, $model->recall($day - $last, $state->stability)];
+                $tests[] = [$fact, [$model->recall($day - $last, $state->stability), ($day - $last) / $state->stability]];
             }
             $state = $state === null || $last === null ? $model->first($evidence) : $model->later($state, $day - $last, $evidence);
             $last = $day;

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+use Gorvan\Core\Form\Passage;
+use Gorvan\Core\Memory\Evidence;
+use Gorvan\Core\Memory\MemoryModel;
+use Gorvan\Core\Memory\Track;
+use Gorvan\Core\Memory\Tracks;
+use Gorvan\Core\Record\Support;
+use Gorvan\Core\Standing\CatchUp;
+use Gorvan\Core\Standing\Pods;
+use Gorvan\Core\Standing\StudentStanding;
+use Gorvan\Core\Tests\Sample;
+
+test('pods keep those together who stand near each other, three at least', function () {
+    expect(Pods::split(['a' => 10, 'b' => 1, 'c' => 2, 'd' => 11, 'e' => 3, 'f' => 12]))->toBe([['b', 'c', 'e'], ['a', 'd', 'f']])
+        // One far ahead does not make a pod of one.
+        ->and(Pods::split(['a' => 1, 'b' => 1, 'c' => 1, 'd' => 1, 'e' => 1, 'f' => 90]))->toBe([['a', 'b', 'c'], ['d', 'e', 'f']])
+        ->and(Pods::split(['a' => 0, 'b' => 5, 'c' => 9], 3))->toBe([['a', 'b', 'c']])
+        ->and(Pods::split(['a' => 3, 'b' => 1]))->toBe([['b', 'a']])
+        ->and(Pods::split([]))->toBe([])
+        ->and(array_map(count(...), Pods::split(array_combine(range('a', 'i'), range(1, 9)), 3)))->toBe([3, 3, 3]);
+});
+
+test('of equal splits the one that cuts earlier is taken', function () {
+    // 0 0 0 5 10 10 10: the one in the middle may go with either.
+    expect(Pods::split(['a' => 0, 'b' => 0, 'c' => 0, 'd' => 5, 'e' => 10, 'f' => 10, 'g' => 10]))->toBe([['a', 'b', 'c'], ['d', 'e', 'f', 'g']]);
+});
+
+test('what to catch up with comes in the order it is needed, then by what is least recalled, then by place', function () {
+    $model = new MemoryModel;
+    $track = fn (Support $level, int $day) => Tracks::whole(new Track($level, $model->first(Evidence::ofMark($level)), $day, 1));
+    $standing = StudentStanding::of(Sample::form(array_fill(0, 8, [])), [
+        'a' => $track(Support::Alone, 95), 'b' => $track(Support::Following, 90), 'd' => $track(Support::Cued, 60), 'e' => $track(Support::Cued, 99), 'h' => $track(Support::Alone, 99),
+    ], 100, $model);
+    $list = CatchUp::of($standing, range(1, 8), new Passage(6, 7), [2, 3]);
+    expect(array_map(fn (CatchUp $one) => [$one->position, $one->need->value, $one->isMissed], $list))->toBe([
+        [6, 'recap', true], [7, 'recap', true],
+        [3, 'review', true], [2, 'review', false],
+        [4, 'later', false], [5, 'later', false],
+    ]);
+});
