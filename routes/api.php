@@ -76,6 +76,10 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::delete('groups/{group}/students', [GroupController::class, 'removeStudents'])->can('plan', 'group');
     Route::post('groups/{group}/move', [GroupController::class, 'move'])->can('plan', 'group');
     Route::delete('groups/{group}', [GroupController::class, 'destroy'])->can('plan', 'group');
+    Route::get('students', [StudentController::class, 'index'])->can('read');
+    Route::get('students/{student}', [StudentController::class, 'show'])->can('read', 'student');
+    Route::get('students/{student}/line', [StudentController::class, 'line'])->can('read', 'student');
+    Route::get('students/{student}/curve', [StudentController::class, 'curve'])->can('read', 'student');
     Route::patch('students/{student}', [StudentController::class, 'rename'])->can('plan', 'student');
 
     Route::get('terms', [TermController::class, 'index'])->can('read');

@@ -73,6 +73,14 @@ const router = createBrowserRouter([
       },
       { path: 'terms/:term/focus', lazy: async () => ({ Component: (await import('./places/terms/FocusPlace')).FocusPlace }) },
       { path: 'terms/:term/wall', lazy: async () => ({ Component: (await import('./places/terms/WallPlace')).WallPlace }) },
+      {
+        path: 'students',
+        lazy: async () => ({ Component: (await import('./places/students/StudentsPlace')).StudentsPlace }),
+      },
+      {
+        path: 'students/:student',
+        lazy: async () => ({ Component: (await import('./places/students/StudentPlace')).StudentPlace }),
+      },
       { path: 'groups', Component: GroupsPlace },
       { path: 'groups/:group', Component: GroupPlace },
       {

@@ -1,4 +1,7 @@
 import type {
+  GroupPrinciples,
+  Principle,
+  PrincipleSet,
   Cell,
   Course,
   CueCard,
@@ -313,3 +316,44 @@ export const cueCard = (position: number, change: Partial<CueCard> = {}): CueCar
   needsSupport: false,
   ...change,
 });
+
+export function principle(key: string, change: Partial<Principle> = {}): Principle {
+  return {
+    id: `row-${key}`,
+    key,
+    title: key.toUpperCase(),
+    family: null,
+    says: null,
+    look: [],
+    errors: [],
+    after: [],
+    states: [],
+    ...change,
+  };
+}
+
+export function principleSet(change: Partial<PrincipleSet> = {}): PrincipleSet {
+  return {
+    id: 'set',
+    version: 3,
+    title: 'Our keepings',
+    about: 'Common practice, and memory.',
+    families: ['Shape', 'Mind'],
+    principles: [
+      principle('p1', {
+        title: 'Root',
+        family: 'Shape',
+        look: ['three points'],
+        errors: [{ wrong: 'rolls in', right: 'knee out' }],
+      }),
+      principle('p2', { title: 'Quiet', family: 'Mind', after: ['p1'] }),
+    ],
+    forms: [{ id: 'form', title: 'Tide stair', bites: 1 }],
+    ...change,
+  };
+}
+
+export function groupPrinciples(): GroupPrinciples {
+  const { id, title, families, principles } = principleSet();
+  return { setId: id, title, families, principles, gone: [{ id: 'row-old', title: 'Old one' }], focuses: 1 };
+}

@@ -9,6 +9,7 @@ use App\Actions\FillGroup;
 use App\Actions\GroupKeepings;
 use App\Actions\GroupStandings;
 use App\Actions\MoveStudent;
+use App\Actions\NextLesson;
 use App\Actions\Refused;
 use App\Actions\RemoveGroup;
 use App\Actions\RemoveStudents;
@@ -29,15 +30,11 @@ use App\Http\OpenApi\Removes;
 use App\Models\CurrentSchool;
 use App\Models\Form;
 use App\Models\Group;
-use App\Models\Meeting;
-use App\Models\PlacedForm;
 use App\Models\PrincipleSet;
 use App\Models\Student;
-use App\Models\Term;
 use DateTimeImmutable;
 use Gorvan\Core\Principle\FocusChooser;
 use Gorvan\Core\Reading\Message;
-use Gorvan\Core\Term\CoursePlan;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -45,9 +42,6 @@ use Illuminate\Support\Facades\DB;
 
 final class GroupController extends Controller
 {
-    /** How far ahead the next lesson is looked for. */
-    private const MEETINGS_AHEAD = 8;
-
     public function __construct(private readonly CurrentSchool $school)
     {
     }
@@ -83,12 +77,12 @@ final class GroupController extends Controller
     }
 
     #[Reads('/api/groups/{group}', 'group', 'A group and where everyone stands', GroupData::class, query: ['on' => 'string'])]
-    public function show(Request $request, Group $group, GroupStandings $standings, TaughtEntries $taught): JsonResponse
+    public function show(Request $request, Group $group, GroupStandings $standings, TaughtEntries $taught, NextLesson $lesson): JsonResponse
     {
         $request->validate(['on' => ['nullable', 'date_format:Y-m-d']]);
         $on = $request->string('on')->value() ?: $this->school->today();
         $placed = $group->form->placed();
-        $next = $this->nextLesson($group, $placed);
+        $next = $lesson($group, $placed);
         $recap = $placed->form->passageOf($next->recap ?? []);
         $given = $taught->by($group->id, $placed, $on);
 
@@ -178,22 +172,6 @@ final class GroupController extends Controller
         $choose($group, $set, (int) $given['focuses']);
 
         return response()->noContent();
-    }
-
-    /** What is planned of the group's form at the first meeting to come that brings something new. */
-    private function nextLesson(Group $group, PlacedForm $placed): ?CoursePlan
-    {
-        $meetings = Meeting::with('term.courses')->where('on', '>=', $this->school->today())->where('state', '<>', 'cancelled')->whereIn('term_id', Term::where('group_id', $group->id)->select('id'))
-            ->whereDoesntHave('logs', static fn ($logs) => $logs->standing())->orderBy('starts_at')->limit(self::MEETINGS_AHEAD)->get();
-        foreach ($meetings as $meeting) {
-            $course = $meeting->term->courses->firstWhere('form_id', $placed->id);
-            $part = $course === null ? null : $meeting->planned()?->course($course->id);
-            if ($part !== null && $part->given() !== []) {
-                return $part;
-            }
-        }
-
-        return null;
     }
 
     private function summary(Group $group): GroupSummary

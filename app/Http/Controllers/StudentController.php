@@ -4,14 +4,89 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\ReadStudent;
+use App\Actions\Refused;
 use App\Actions\RenameStudent;
+use App\Actions\StandStudents;
+use App\Http\Data\LinePointData;
+use App\Http\Data\RecallContactData;
+use App\Http\Data\RecallCurveData;
+use App\Http\Data\RecallPointData;
+use App\Http\Data\StudentInGroup;
+use App\Http\Data\StudentPageData;
+use App\Http\Data\StudentRow;
 use App\Http\OpenApi\Patches;
+use App\Http\OpenApi\Reads;
+use App\Http\StudentPages;
+use App\Models\CurrentSchool;
+use App\Models\Entry;
+use App\Models\Group;
 use App\Models\Student;
+use Gorvan\Core\Form\Side;
+use Gorvan\Core\Reading\Day;
+use Gorvan\Core\Reading\Message;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
+/** Everyone in the school, and each of them over time. */
 final class StudentController extends Controller
 {
+    public function __construct(private readonly CurrentSchool $school)
+    {
+    }
+
+    #[Reads('/api/students', 'students', 'Everyone, with where they stand', [StudentRow::class])]
+    public function index(StandStudents $stand): JsonResponse
+    {
+        $in = [];
+        foreach ($stand() as [$group, $form, $standings]) {
+            foreach ($standings as $student => $standing) {
+                $frontier = $standing->frontier();
+                $in[$student][] = new StudentInGroup($group->id, $group->name, $frontier === null ? null : $form->form->at($frontier)->number ?? $frontier, count($standing->holding()), count($standing->slipping()));
+            }
+        }
+        $seen = $stand->lastSeen();
+
+        return new JsonResponse(array_map(static fn (Student $one): StudentRow => new StudentRow($one->id, $one->name, $seen[$one->id] ?? null, $in[$one->id] ?? []), $stand->everyone()));
+    }
+
+    #[Reads('/api/students/{student}', 'student', 'A student', StudentPageData::class, query: ['on' => 'string'])]
+    public function show(Request $request, Student $student, StudentPages $pages): JsonResponse
+    {
+        $request->validate(['on' => ['nullable', 'date_format:Y-m-d']]);
+
+        return new JsonResponse($pages->of($student, $request->string('on')->value() ?: $this->school->today()));
+    }
+
+    #[Reads('/api/students/{student}/line', 'studentLine', 'A student over time in the form of a group', [LinePointData::class], query: ['group!' => 'string'])]
+    public function line(Request $request, Student $student, ReadStudent $read): JsonResponse
+    {
+        $given = $request->validate(['group' => ['required', 'uuid']]);
+        $group = Group::with('form.entries')->whereKey($given['group'])->first() ?? throw Refused::because(Message::of('group.unknown'), 'group');
+
+        return new JsonResponse(array_map(LinePointData::of(...), $read->line($student, $group, $group->form->placed())));
+    }
+
+    #[Reads('/api/students/{student}/curve', 'recallCurve', 'The history of one movement', [RecallCurveData::class], query: ['entry!' => 'string'])]
+    public function curve(Request $request, Student $student, ReadStudent $read): JsonResponse
+    {
+        $given = $request->validate(['entry' => ['required', 'uuid']]);
+        $entry = Entry::find($given['entry']);
+        if ($entry === null || $entry->position === null) {
+            throw Refused::because(Message::of('gone.entry'), 'entry');
+        }
+        $curves = [];
+        foreach ($entry->sided ? [Side::Left, Side::Right] : [null] as $side) {
+            $curve = $read->curve($student, $entry, $side);
+            $points = array_map(static fn (int $day, float $recall): RecallPointData => new RecallPointData(Day::text($day), $recall), array_keys($curve->points), array_values($curve->points));
+            $contacts = array_map(static fn ($step): RecallContactData => new RecallContactData(Day::text($step->day), $step->fact->kind->value, $step->fact->level?->name, $step->fact->side?->value, $step->before), $curve->contacts);
+            $curves[] = new RecallCurveData($entry->position, $side?->value, $points, $contacts);
+        }
+
+        return new JsonResponse($curves);
+    }
+
     #[Patches('/api/students/{student}', 'renameStudent', 'Renamed', takes: ['name' => 'string', 'isOther?' => 'boolean'], mayConflict: true)]
     public function rename(Request $request, Student $student, RenameStudent $rename): Response
     {

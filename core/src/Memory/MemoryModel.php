@@ -62,6 +62,16 @@ final readonly class MemoryModel
         return (1.0 + $this->factor * $age) ** -self::W[20];
     }
 
+    /**
+     * How many days after the last contact recall falls under a value, the inverse of {@see recall()}.
+     *
+     * @param  float  $recall  above 0, below 1
+     */
+    public function daysUntil(float $recall, float $stability): int
+    {
+        return (int) floor($stability * ($recall ** (-1.0 / self::W[20]) - 1.0) / $this->factor) + 1;
+    }
+
     /** The state after the first contact. */
     public function first(Evidence $evidence): MemoryState
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Memory;
 
+use Generator;
 use Gorvan\Core\Form\Side;
 use Gorvan\Core\Record\DecidingFacts;
 use Gorvan\Core\Record\Fact;
@@ -71,21 +72,52 @@ final readonly class Replay
         return $this->folded($from, DecidingFacts::of($own), $isApart ? $this->folded($from->withoutHome ?? $from, DecidingFacts::of($inClass), null) : null);
     }
 
+    /**
+     * Every contact of one track and what it left, in order.
+     *
+     * @param  list<Fact>  $facts  that stand, about one subject
+     * @param  Side|null  $side  null for all of them
+     * @return list<ReplayStep>
+     */
+    public function steps(array $facts, ?Side $side = null): array
+    {
+        $own = array_values(array_filter($facts, static fn (Fact $fact): bool => $side === null || $fact->side === null || $fact->side === $side));
+
+        return iterator_to_array($this->walked(new Track, DecidingFacts::of($own)), false);
+    }
+
     /** @param  array<int, Fact>  $days  the deciding fact of each day, in order */
     private function folded(Track $from, array $days, ?Track $withoutHome): Track
     {
-        [$level, $state, $last, $updates] = [$from->level, $from->state, $from->last, $from->updates];
-        foreach ($days as $day => $fact) {
+        $level = $from->level;
+        foreach ($days as $fact) {
             $level = $fact->level ?? $level;
-            $evidence = $fact->subject?->kind->isRemembered() === true ? Evidence::of($fact) : null;
-            if ($evidence === null) {
-                continue;
-            }
-            $state = $state === null || $last === null ? $this->model->first($evidence) : $this->model->later($state, $day - $last, $evidence);
-            $last = $day;
+        }
+        [$state, $last, $updates] = [$from->state, $from->last, $from->updates];
+        foreach ($this->walked($from, $days) as $step) {
+            [$state, $last] = [$step->state, $step->day];
             $updates++;
         }
 
         return new Track($level, $state, $last, $updates, $withoutHome);
+    }
+
+    /**
+     * @param  array<int, Fact>  $days  the deciding fact of each day, in order
+     * @return Generator<ReplayStep>
+     */
+    private function walked(Track $from, array $days): Generator
+    {
+        [$state, $last] = [$from->state, $from->last];
+        foreach ($days as $day => $fact) {
+            $evidence = $fact->subject?->kind->isRemembered() === true ? Evidence::of($fact) : null;
+            if ($evidence === null) {
+                continue;
+            }
+            $before = $state === null || $last === null ? null : $this->model->recall($day - $last, $state->stability);
+            $state = $state === null || $last === null ? $this->model->first($evidence) : $this->model->later($state, $day - $last, $evidence);
+            $last = $day;
+            yield new ReplayStep($day, $fact, $before, $state);
+        }
     }
 }

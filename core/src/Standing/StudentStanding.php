@@ -9,6 +9,7 @@ use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Memory\MemoryModel;
 use Gorvan\Core\Memory\Tracks;
+use Gorvan\Core\Record\Support;
 
 /**
  * Where one student stands in a form on a day (engine 10). Only movements are counted: connectors, openings, closings
@@ -90,6 +91,12 @@ final readonly class StudentStanding
     public function holding(): array
     {
         return array_values(array_filter($this->movements, fn (int $position): bool => $this->at($position)->whole->holds()));
+    }
+
+    /** @return list<int> positions of movements that were seen alone or better, and do not hold any more */
+    public function slipping(): array
+    {
+        return array_values(array_filter($this->movements, fn (int $position): bool => ! $this->at($position)->whole->holds() && $this->at($position)->whole->support?->isAtLeast(Support::Alone) === true));
     }
 
     /**

@@ -54,6 +54,22 @@ export const shownInQuery = (form: string) =>
     queryKey: ['shownIn', form],
     queryFn: () => ask(api.GET('/api/forms/{form}/principles', { params: { path: { form } } })),
   });
+export const studentsQuery = queryOptions({ queryKey: ['students'], queryFn: () => ask(api.GET('/api/students')) });
+export const studentQuery = (student: string, on: string) =>
+  queryOptions({
+    queryKey: ['student', student, on],
+    queryFn: () => ask(api.GET('/api/students/{student}', { params: { path: { student }, query: on ? { on } : {} } })),
+  });
+export const studentLineQuery = (student: string, group: string) =>
+  queryOptions({
+    queryKey: ['studentLine', student, group],
+    queryFn: () => ask(api.GET('/api/students/{student}/line', { params: { path: { student }, query: { group } } })),
+  });
+export const recallCurveQuery = (student: string, entry: string) =>
+  queryOptions({
+    queryKey: ['recallCurve', student, entry],
+    queryFn: () => ask(api.GET('/api/students/{student}/curve', { params: { path: { student }, query: { entry } } })),
+  });
 /** Where everyone in a group stands in its principles. */
 export const groupPrinciplesQuery = (group: string, on: string) =>
   queryOptions({
@@ -164,7 +180,7 @@ const touched = {
     'meeting',
     'class',
   ],
-  roster: ['group', 'groups', 'meeting', 'class', 'today'],
+  roster: ['group', 'groups', 'meeting', 'class', 'today', 'students', 'student', 'groupPrinciples'],
   term: ['terms', 'today', 'groups', 'group'],
   /** A plan that was changed, as distinct from which terms there are. */
   plan: ['term', 'terms', 'changes', 'questions', 'today', 'meeting', 'class', 'group', 'groupPrinciples'],

@@ -24,6 +24,7 @@ import plan from './en/plan.json';
 import principles from './en/principles.json';
 import recall from './en/recall.json';
 import score from './en/score.json';
+import students from './en/students.json';
 import support from './en/support.json';
 import supportSeen from './en/supportSeen.json';
 import terms from './en/terms.json';
@@ -58,6 +59,7 @@ export const en = {
   principles,
   recall,
   score,
+  students,
   support,
   supportSeen,
   terms,

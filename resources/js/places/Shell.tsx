@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { BookOpenText, Compass, Sun, UsersRound } from 'lucide-react';
+import { BookOpenText, Compass, Sun, UserRound, UsersRound } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { NavLink, Outlet, useMatch } from 'react-router';
@@ -21,6 +21,7 @@ const places = [
   { to: '/forms', key: 'forms', Icon: BookOpenText },
   { to: '/principles', key: 'principles', Icon: Compass },
   { to: '/groups', key: 'groups', Icon: UsersRound },
+  { to: '/students', key: 'students', Icon: UserRound },
 ] as const;
 
 /** The rail or bar of places round whatever is open; or, for who is not signed in, the way in. */

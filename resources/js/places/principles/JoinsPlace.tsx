@@ -273,8 +273,8 @@ function Matrix({ set, form, bites }: { set: PrincipleSet; form: Form; bites: Bi
                       title={`${entryName(entry)}${bite?.note ? `: ${bite.note}` : ''}`}
                       className={`h-9 w-7 cursor-pointer border-l border-line/60 p-0 align-bottom ${isSwept(row, column) ? 'bg-straw-soft' : ''}`}
                       onPointerDown={(event) => {
-                        if (event.button !== 0) return;
-                        if (event.pointerType === 'mouse') setSwept({ row, from: column, to: column });
+                        if (event.button > 0) return;
+                        if (event.pointerType !== 'touch') setSwept({ row, from: column, to: column });
                         setAt([row, column]);
                         setChosen(true);
                       }}
@@ -283,7 +283,7 @@ function Matrix({ set, form, bites }: { set: PrincipleSet; form: Form; bites: Bi
                       }}
                       onClick={(event) => {
                         // A finger scrolls the table; its touch is one cell.
-                        if ((event.nativeEvent as globalThis.PointerEvent).pointerType !== 'mouse')
+                        if ((event.nativeEvent as globalThis.PointerEvent).pointerType === 'touch')
                           sweep(row, column, column, brush);
                       }}
                     >

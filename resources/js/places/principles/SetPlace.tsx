@@ -144,15 +144,10 @@ function One({ principle, set }: { principle: Principle; set: PrincipleSet }) {
   const titles = principle.after.map((key) => set.principles.find((one) => one.key === key)?.title ?? key);
   return (
     <div className="max-w-3xl min-w-0">
-      <h2 className="text-lg">
-        {principle.title}
-        {titles.length === 0 ? null : (
-          <span className="font-sans text-sm font-normal text-soft">
-            {' '}
-            · {t('principles.after', { titles: titles.join(', ') })}
-          </span>
-        )}
-      </h2>
+      <h2 className="inline text-lg">{principle.title}</h2>
+      {titles.length === 0 ? null : (
+        <span className="text-sm text-soft"> · {t('principles.after', { titles: titles.join(', ') })}</span>
+      )}
       <PrincipleText principle={principle} />
       {set.forms
         .filter((form) => form.bites > 0)

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data;
+
+use OpenApi\Attributes as OA;
+
+/** A student: where they stand, what is fading, what is missing, and what was noted of them. */
+#[OA\Schema]
+final readonly class StudentPageData
+{
+    /**
+     * @param  list<StudentFormData>  $forms  of the groups they are in
+     * @param  list<StudentGroupData>  $groups
+     * @param  list<StudentKeepingsIn>  $principles
+     * @param  list<StudentClassData>  $classes  the latest first
+     */
+    public function __construct(
+        #[OA\Property]
+        public string $id,
+        #[OA\Property]
+        public string $name,
+        #[OA\Property]
+        public string $on,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StudentGroupData::class))]
+        public array $groups,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StudentFormData::class))]
+        public array $forms,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StudentKeepingsIn::class))]
+        public array $principles,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StudentClassData::class))]
+        public array $classes,
+    ) {
+    }
+}

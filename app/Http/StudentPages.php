@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Actions\GroupKeepings;
+use App\Actions\NextLesson;
+use App\Actions\ReadStudent;
+use App\Actions\TaughtEntries;
+use App\Http\Data\CatchUpData;
+use App\Http\Data\FadingData;
+use App\Http\Data\FormData;
+use App\Http\Data\GroupPrinciplesData;
+use App\Http\Data\StudentClassData;
+use App\Http\Data\StudentData;
+use App\Http\Data\StudentFormData;
+use App\Http\Data\StudentGroupData;
+use App\Http\Data\StudentKeepings;
+use App\Http\Data\StudentKeepingsIn;
+use App\Http\Data\StudentMarkData;
+use App\Http\Data\StudentPageData;
+use App\Models\Group;
+use App\Models\GroupMember;
+use App\Models\LoggedClass;
+use App\Models\Mark;
+use App\Models\Student;
+use Gorvan\Core\Memory\MemoryModel;
+use Gorvan\Core\Reading\Day;
+use Gorvan\Core\Standing\CatchUp;
+use Gorvan\Core\Standing\Fading;
+use Gorvan\Core\Standing\StudentStanding;
+use Illuminate\Support\Facades\DB;
+
+/** A student's page: where they stand, what is fading, what is missing, and what was noted of them. */
+final class StudentPages
+{
+    /** So many classes are told, the latest first. */
+    private const MOST_CLASSES = 60;
+
+    private const MOST_FADING = 8;
+
+    public function __construct(
+        private readonly ReadStudent $read,
+        private readonly NextLesson $lesson,
+        private readonly TaughtEntries $taught,
+        private readonly GroupKeepings $keepings,
+        private readonly MemoryModel $model = new MemoryModel,
+    ) {
+    }
+
+    public function of(Student $student, string $on): StudentPageData
+    {
+        $memberships = GroupMember::where('student_id', $student->id)->orderBy('joined_on')->get();
+        /** @var \Illuminate\Database\Eloquent\Collection<string, Group> $groups */
+        $groups = Group::with('form.entries', 'principles')->whereIn('id', $memberships->pluck('group_id'))->get()->keyBy('id');
+        $current = $groups->only($memberships->whereNull('left_on')->pluck('group_id')->all());
+
+        return new StudentPageData(
+            $student->id,
+            $student->name,
+            $on,
+            array_values($memberships->map(fn (GroupMember $one): StudentGroupData => $this->membership($one, $groups[$one->group_id]->name ?? ''))->all()),
+            array_values($current->map(fn (Group $group): StudentFormData => $this->form($student, $group, $on))->all()),
+            array_values(array_filter($current->map(fn (Group $group): ?StudentKeepingsIn => $this->principles($student, $group, $on))->all())),
+            $this->classes($student, array_values($memberships->pluck('group_id')->unique()->all())),
+        );
+    }
+
+    private function membership(GroupMember $one, string $name): StudentGroupData
+    {
+        $rows = LoggedClass::standing()->where('group_id', $one->group_id)->whereNotNull('meeting_id')->where('on', '>=', $one->joined_on)
+            ->when($one->left_on !== null, static fn ($logs) => $logs->where('on', '<=', $one->left_on))->toBase()
+            ->selectRaw('count(*) as classes, count(*) filter (where students @> array[?::uuid]) as came', [$one->student_id])->first();
+
+        return new StudentGroupData($one->group_id, $name, $one->joined_on, $one->left_on, (int) ($rows->came ?? 0), (int) ($rows->classes ?? 0));
+    }
+
+    private function form(Student $student, Group $group, string $on): StudentFormData
+    {
+        $placed = $group->form->placed();
+        $taught = $this->taught->by($group->id, $placed, $on);
+        $tracks = $this->read->tracks($student, $placed, $on);
+        $standing = StudentStanding::of($placed->form, $tracks, Day::number($on), $this->model);
+        $next = ($this->lesson)($group, $placed);
+        $recap = $placed->form->passageOf($next->recap ?? []);
+        $review = $placed->form->positionsOf(array_merge([], ...array_map(static fn ($one): array => $one->entries, $next->review ?? [])));
+
+        return new StudentFormData(
+            $group->id,
+            FormData::saved($group->form, $placed),
+            StudentData::of($student, $standing, $taught, $recap),
+            $taught,
+            array_map(static fn (Fading $one): FadingData => new FadingData($one->position, Day::text($one->day), $one->recall), array_slice(Fading::of($placed->form, $tracks, $standing, $this->model), 0, self::MOST_FADING)),
+            array_map(static fn (CatchUp $one): CatchUpData => CatchUpData::of($one, $standing), CatchUp::of($standing, $taught, $recap, $review)),
+        );
+    }
+
+    private function principles(Student $student, Group $group, string $on): ?StudentKeepingsIn
+    {
+        $set = GroupPrinciplesData::of($group);
+        $own = $set === null ? [] : array_intersect_key(($this->keepings)($group, $on), [$student->id => true]);
+
+        return $set === null ? null : new StudentKeepingsIn($group->name, $set, StudentKeepings::all($own)[0]->keepings ?? []);
+    }
+
+    /**
+     * @param  list<string>  $groups
+     * @return list<StudentClassData>
+     */
+    private function classes(Student $student, array $groups): array
+    {
+        /** @var \Illuminate\Database\Eloquent\Collection<int, LoggedClass> $logs */
+        $logs = LoggedClass::standing()->whereNotNull('meeting_id')
+            ->where(static fn ($any) => $any->whereIn('group_id', $groups)->orWhereRaw('students @> array[?::uuid]', [$student->id]))
+            ->orderByDesc('on')->orderByDesc('made_at')->limit(self::MOST_CLASSES)->get();
+        $names = Group::whereIn('id', $logs->pluck('group_id'))->pluck('name', 'id');
+        $marks = $this->marks($student, array_values($logs->pluck('meeting_id')->all()));
+        $told = [];
+        foreach ($logs as $row) {
+            $log = $row->log();
+            $told[] = new StudentClassData((string) $row->meeting_id, $row->on, $names[$row->group_id] ?? '', in_array($student->id, $log->there(), true), $log->note, $marks[$row->meeting_id] ?? []);
+        }
+
+        return $told;
+    }
+
+    /**
+     * @param  list<string|null>  $meetings
+     * @return array<string, list<StudentMarkData>> by meeting
+     */
+    private function marks(Student $student, array $meetings): array
+    {
+        $rows = Mark::standing()->where('marks.student_id', $student->id)->whereIn('marks.meeting_id', $meetings)->orderBy('marks.at')->get();
+        $titles = DB::table('entries')->where('school_id', $student->school_id)->whereIn('id', $rows->pluck('entry_id')->filter())->selectRaw("id, document->>'title' as title, document->>'number' as number")->get()->keyBy('id');
+        $principles = DB::table('principles')->where('school_id', $student->school_id)->whereIn('id', $rows->pluck('principle_id')->filter())->pluck('title', 'id');
+        $told = [];
+        foreach ($rows as $mark) {
+            $entry = $titles[$mark->entry_id] ?? null;
+            $what = $mark->principle_id === null ? trim(($entry->number ?? '').' '.($entry->title ?? '')) : $principles[$mark->principle_id] ?? '';
+            $told[$mark->meeting_id][] = new StudentMarkData($what, $mark->side, $mark->principle_id !== null, $mark->level()->name);
+        }
+
+        return $told;
+    }
+}

@@ -1,0 +1,66 @@
+import { useQuery } from '@tanstack/react-query';
+import { lazy, Suspense } from 'react';
+import { useTranslation } from 'react-i18next';
+import { studentLineQuery } from '../../api/queries';
+import { day, number } from '../../kit/format';
+import { Asked, Heading } from '../../kit/page';
+
+// Charts are heavy: they come when one is looked at.
+const LineOverTime = lazy(async () => ({ default: (await import('../../pictures/LineOverTime')).LineOverTime }));
+
+interface Props {
+  student: string;
+  group: string;
+  title: string;
+}
+
+/** A student over time in one form, as a line and as a table. */
+export function OverTime({ student, group, title }: Props) {
+  const { t } = useTranslation();
+  const query = useQuery(studentLineQuery(student, group));
+  return (
+    <section>
+      <Heading aside={title}>{t('students.overTime')}</Heading>
+      <Asked query={query}>
+        {(points) =>
+          points.length < 2 ? (
+            <p className="text-soft">{t('students.classesNone')}</p>
+          ) : (
+            <>
+              <p className="text-sm text-soft">{t('students.lineHint')}</p>
+              <Suspense fallback={<div className="h-64" />}>
+                <LineOverTime points={points} />
+              </Suspense>
+              <details className="mt-2">
+                <summary className="min-h-11 py-2 text-pine underline underline-offset-4">{t('students.table')}</summary>
+                <table className="border-collapse text-sm">
+                  <thead>
+                    <tr>
+                      {[t('students.day'), t('students.holding'), t('students.expected'), t('students.marks')].map((head) => (
+                        <th key={head} scope="col" className="border-b border-ink pr-6 text-left font-medium">
+                          {head}
+                        </th>
+                      ))}
+                    </tr>
+                  </thead>
+                  <tbody>
+                    {[...points].reverse().map((one) => (
+                      <tr key={one.on} className="border-b border-line">
+                        <th scope="row" className="pr-6 text-left font-normal">
+                          {day(one.on)}
+                        </th>
+                        <td className="tabular-nums">{one.holding}</td>
+                        <td className="tabular-nums">{number(one.expected, 1)}</td>
+                        <td className="tabular-nums">{one.marks}</td>
+                      </tr>
+                    ))}
+                  </tbody>
+                </table>
+              </details>
+            </>
+          )
+        }
+      </Asked>
+    </section>
+  );
+}

@@ -1,0 +1,161 @@
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
+import { cell, form, groupPrinciples, student } from '../../../../tests/pages/sample';
+import { server, standIn } from '../../../../tests/pages/server';
+import { showAt } from '../../../../tests/pages/show';
+import type { StudentPage, StudentRow } from '../../api/client';
+import { queryClient } from '../../api/queries';
+import '../../messages';
+import { found, StudentsPlace } from './StudentsPlace';
+import { StudentPlace } from './StudentPlace';
+
+vi.mock('../../api/client', async (original) => ({ ...(await original<typeof import('../../api/client')>()), api: standIn }));
+
+const row = (id: string, name: string, groups: StudentRow['groups'] = []): StudentRow => ({ id, name, lastSeen: null, groups });
+const tuesdays = { id: 'tue', name: 'Tuesdays', frontier: 13, holds: 9, slipping: 2 };
+
+const page = (change: Partial<StudentPage> = {}): StudentPage => ({
+  id: 'ada',
+  name: 'Ada',
+  on: '2026-01-20',
+  groups: [{ id: 'tue', name: 'Tuesdays', joinedOn: '2026-01-01', leftOn: null, came: 6, classes: 7 }],
+  forms: [
+    {
+      group: 'tue',
+      form: form(),
+      standing: student('Ada', { id: 'ada', cells: [cell(1), cell(2, { left: 'Cued', right: 'Alone' })] }),
+      taught: [1, 2, 3, 4],
+      fading: [{ position: 1, until: '2026-02-03', recall: 0.91 }],
+      catchUp: [
+        { position: 3, isMissed: true, need: 'recap', recall: null, support: null },
+        { position: 2, isMissed: false, need: 'review', recall: 0.4, support: 'Cued' },
+        { position: 4, isMissed: false, need: 'later', recall: 0.55, support: 'Alone' },
+      ],
+    },
+  ],
+  principles: [
+    {
+      group: 'Tuesdays',
+      principles: groupPrinciples(),
+      keepings: [{ principle: 'row-p1', keeping: 'Slow', recall: 0.7, sureness: 'fading', holds: false, isAssumed: false }],
+    },
+  ],
+  classes: [
+    {
+      meetingId: 'm1',
+      on: '2026-01-13',
+      group: 'Tuesdays',
+      came: false,
+      note: 'The hall was cold.',
+      marks: [],
+    },
+    {
+      meetingId: 'm0',
+      on: '2026-01-06',
+      group: 'Tuesdays',
+      came: true,
+      note: null,
+      marks: [
+        { what: '1 Low tide', side: 'left', isPrinciple: false, level: 'Alone' },
+        { what: 'Root', side: null, isPrinciple: true, level: 'Stopped' },
+      ],
+    },
+  ],
+  ...change,
+});
+
+beforeEach(() => {
+  queryClient.clear();
+  server.reset({
+    'GET /api/students': [row('a', 'Angèle M.', [tuesdays]), row('b', 'Bo Stone'), row('c', 'Cy Angelo')],
+    'GET /api/students/{student}': page(),
+    'GET /api/students/{student}/line': [
+      { on: '2026-01-06', holding: 0, expected: 1.5, marks: 0 },
+      { on: '2026-01-13', holding: 2, expected: 3.25, marks: 4 },
+    ],
+    'GET /api/students/{student}/curve': [
+      {
+        position: 1,
+        side: null,
+        points: [{ on: '2026-01-06', recall: 1 }],
+        contacts: [
+          { on: '2026-01-06', kind: 'taught', level: null, side: null, before: null },
+          { on: '2026-01-13', kind: 'mark', level: 'Cued', side: null, before: 0.664 },
+        ],
+      },
+    ],
+  });
+});
+afterEach(cleanup);
+
+describe('everyone', () => {
+  test('is found by any part of the name, with or without its marks, and by group', () => {
+    const rows = [row('a', 'Angèle M.', [tuesdays]), row('b', 'Bo Stone'), row('c', 'Cy Angelo')];
+    expect(found(rows, 'angel', '').map((one) => one.id)).toEqual(['a', 'c']);
+    expect(found(rows, 'M angele', '').map((one) => one.id)).toEqual(['a']);
+    expect(found(rows, 'angel', 'tue').map((one) => one.id)).toEqual(['a']);
+    expect(found(rows, '  ', '')).toHaveLength(3);
+    expect(found(rows, 'stone(', '')).toEqual([]);
+  });
+
+  test('has a line each; what is looked for stands in the address, and nobody is said by name', async () => {
+    const { router } = showAt('/students', [{ path: '/students', Component: StudentsPlace }]);
+    expect(await screen.findByText('Tuesdays: secure to 13 · 9 hold · 2 slipping')).toBeTruthy();
+    expect(screen.getAllByText('in no group')).toHaveLength(2);
+    await userEvent.type(screen.getByRole('searchbox', { name: 'Find a student' }), 'zed');
+    expect(await screen.findByText('Nobody is called “zed” here.')).toBeTruthy();
+    expect(router.state.location.search).toBe('?find=zed');
+  });
+});
+
+describe('a student', () => {
+  const open = (path = '/students/ada') => showAt(path, [{ path: '/students/:student', Component: StudentPlace }]);
+
+  test('shows how often they came, what is missing with what it needs, and what fades when', async () => {
+    open();
+    expect(await screen.findByText('Tuesdays: came to 6 of 7')).toBeTruthy();
+    const items = screen.getAllByRole('listitem').map((one) => one.textContent);
+    expect(
+      items.some((text) => text.includes('(missed) · the next lesson starts from it') && text.includes('never met it')),
+    ).toBe(true);
+    expect(
+      items.some((text) => text.includes('(a hole) · the next class goes over it') && text.includes('what comes next')),
+    ).toBe(true);
+    expect(items.some((text) => text.includes('when there is time') && text.includes('it has faded (55 %)'))).toBe(true);
+    expect(items.some((text) => /holds until about 3 Feb \(91 % today\)/.test(text))).toBe(true);
+    expect(screen.getByText(/Slow, recall fading/)).toBeTruthy();
+    expect(screen.getByText('1 Low tide (left): Alone · Root: Stopped')).toBeTruthy();
+    expect(screen.getByText('From the log: The hall was cold.')).toBeTruthy();
+  });
+
+  test('the sides of an entry have a reed each where they differ', async () => {
+    open();
+    const sided = await screen.findByRole('button', { name: /^2\..*left side Cued, right side Alone|^2\..*Cued.*Alone/i });
+    expect([...sided.querySelectorAll('[data-segments]')].map((one) => one.getAttribute('data-segments'))).toEqual(['2', '3']);
+  });
+
+  test('a reed that is touched opens its history, with every contact in words', async () => {
+    open();
+    const [first] = await screen.findAllByRole('button', { name: /^1\./ });
+    if (first) await userEvent.click(first);
+    const history = within(await screen.findByRole('region', { name: /^The history of 1\./ }));
+    expect(await history.findByText(/was taught/)).toBeTruthy();
+    expect(history.getByText(/marked Cued/).textContent).toContain('66 % just before');
+  });
+
+  test('the line over time is a table too, the latest class first', async () => {
+    open();
+    await userEvent.click(await screen.findByText('The same as a table'));
+    const rows = screen.getAllByRole('row').map((one) => one.textContent);
+    expect(rows.slice(-2)).toEqual(['13 Jan23.34', '6 Jan01.50']);
+  });
+
+  test('another day stands beside today, asked for by itself', async () => {
+    open('/students/ada?then=2026-01-06');
+    await waitFor(() => {
+      expect(server.got('GET', '/api/students/{student}')).toHaveLength(2);
+    });
+    expect(await screen.findByText(/on 6 Jan: /)).toBeTruthy();
+  });
+});

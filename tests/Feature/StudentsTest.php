@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Entry;
+use App\Models\GroupMember;
+use App\Models\Student;
+use Illuminate\Support\Str;
+
+beforeEach(function () {
+    $this->clockAt('2026-01-20T20:00:00+01:00');
+    $own = $this->school('Own School');
+    [$this->user, $this->group, $this->form, $this->term] = [$own['user'], $own['group'], $own['form'], $own['term']];
+    $this->meetings = $this->meetings($this->term);
+    $this->students = $this->inside($this->user->school, fn () => $this->group->students()->orderBy('name')->pluck('students.id')->all());
+    $this->entries = $this->inside($this->user->school, fn () => $this->form->entries()->pluck('id')->all());
+    $this->inside($this->user->school, fn () => GroupMember::query()->update(['joined_on' => '2026-01-01']));
+    $this->actingAs($this->user);
+    // Two classes teach entries 1 and 2, and 3; the last of the students is away from the first.
+    $this->taught = function (int $meeting, array $present, array $entries, string $note = ''): void {
+        $log = ['format' => 'gorvan.log/1', 'id' => (string) Str::ulid(), 'on' => $this->meetings[$meeting]->on, 'made_at' => $this->meetings[$meeting]->on.'T20:30:00+01:00', 'present' => $present,
+            'did' => [['what' => 'taught', 'entries' => $entries]], ...($note === '' ? [] : ['note' => $note])];
+        $this->postJson("/api/meetings/{$this->meetings[$meeting]->id}/log", $log)->assertNoContent();
+    };
+    $keys = $this->inside($this->user->school, fn () => Entry::whereIn('id', array_slice($this->entries, 0, 3))->orderBy('position')->pluck('key')->all());
+    $this->away = $this->students[count($this->students) - 1];
+    ($this->taught)(0, array_values(array_diff($this->students, [$this->away])), array_slice($keys, 0, 2), 'The hall was cold.');
+    ($this->taught)(1, $this->students, [$keys[2]]);
+});
+
+test('everyone is listed by name with a line for each group they are in, and the day they were last here', function () {
+    $other = $this->inside($this->user->school, fn () => Student::create(['name' => 'aaron of no group']));
+    $rows = collect($this->getJson('/api/students')->assertOk()->json());
+    expect($rows->pluck('name')->first())->toBe('aaron of no group')
+        ->and($rows->firstWhere('id', $other->id))->groups->toBe([])->lastSeen->toBeNull()
+        ->and($rows->firstWhere('id', $this->away)['lastSeen'])->toBe($this->meetings[1]->on)
+        ->and($rows->firstWhere('id', $this->away)['groups'][0])->toBe(['id' => $this->group->id, 'name' => $this->group->name, 'frontier' => null, 'holds' => 0, 'slipping' => 0]);
+    $this->postJson("/api/meetings/{$this->meetings[2]->id}/marks", ['marks' => [$this->mark($this->students[0], $this->entries[0]), $this->mark($this->students[0], $this->entries[1])]])->assertOk();
+    expect(collect($this->getJson('/api/students')->json())->firstWhere('id', $this->students[0])['groups'][0])->holds->toBeGreaterThan(0);
+});
+
+test('who was away sees what was missed, in the order it is needed, and how often they came', function () {
+    $page = $this->getJson("/api/students/$this->away")->assertOk()->json();
+    expect($page['groups'][0])->came->toBe(1)->classes->toBe(2)->leftOn->toBeNull()
+        ->and(array_column($page['forms'][0]['catchUp'], 'isMissed', 'position'))->toBe([1 => true, 2 => true])
+        ->and(array_column($page['classes'], 'came', 'on'))->toBe([$this->meetings[1]->on => true, $this->meetings[0]->on => false])
+        ->and($page['classes'][1]['note'])->toBe('The hall was cold.');
+    expect($this->getJson("/api/students/{$this->students[0]}")->json('forms.0.catchUp'))->each(fn ($one) => $one->isMissed->toBeFalse());
+});
+
+test('a standing is read on any day, and an unknown day is refused', function () {
+    $this->postJson("/api/meetings/{$this->meetings[2]->id}/marks", ['marks' => [$this->mark($this->students[0], $this->entries[0], 'Flowing')]])->assertOk();
+    $cells = fn (string $on) => array_column($this->getJson("/api/students/{$this->students[0]}?on=$on")->assertOk()->json('forms.0.standing.cells'), 'support', 'position');
+    expect($cells($this->meetings[1]->on))->toBe([1 => null, 2 => null, 3 => null])
+        ->and($cells($this->meetings[2]->on)[1])->toBe('Flowing');
+    $this->getJson("/api/students/{$this->students[0]}?on=yesterday")->assertUnprocessable();
+});
+
+test('over time there is a point for each class and one for today, with the marks made there', function () {
+    $this->postJson("/api/meetings/{$this->meetings[1]->id}/marks", ['marks' => [$this->mark($this->students[0], $this->entries[0], 'Flowing'), $this->mark($this->students[0], $this->entries[1])]])->assertOk();
+    $line = $this->getJson("/api/students/{$this->students[0]}/line?group={$this->group->id}")->assertOk()->json();
+    expect(array_column($line, 'on'))->toBe([$this->meetings[0]->on, $this->meetings[1]->on, '2026-01-20'])
+        ->and(array_column($line, 'marks'))->toBe([0, 2, 0])
+        ->and($line[0]['holding'])->toBe(0)->and($line[1]['holding'])->toBe(2)
+        ->and($line[1]['expected'])->toEqualWithDelta(3.0, 1e-9)->and($line[2]['expected'])->toBeLessThan(3.0);
+    $this->getJson("/api/students/{$this->students[0]}/line?group=".Str::uuid())->assertUnprocessable();
+});
+
+test('a movement has a curve with every contact on it, a withdrawn mark not among them', function () {
+    $mark = $this->mark($this->students[0], $this->entries[0], 'Cued');
+    $this->postJson("/api/meetings/{$this->meetings[2]->id}/marks", ['marks' => [$mark]])->assertOk();
+    $url = "/api/students/{$this->students[0]}/curve?entry={$this->entries[0]}";
+    $curves = $this->getJson($url)->assertOk()->json();
+    $contacts = $curves[0]['contacts'];
+    expect(array_column($contacts, 'kind'))->toBe(['taught', 'mark'])->and($contacts[0]['before'])->toBeNull()->and($contacts[1])->level->toBe('Cued')->before->toBeLessThan(1.0);
+    $points = array_column($curves[0]['points'], 'recall', 'on');
+    expect($points[$this->meetings[0]->on])->toEqual(1)->and(array_key_last($points))->toBe('2026-01-20');
+    $this->postJson('/api/withdrawals', ['withdrawals' => [['id' => (string) Str::ulid(), 'of' => $mark['id'], 'at' => '2026-01-20T20:00:00+01:00']]])->assertNoContent();
+    expect(array_column($this->getJson($url)->json('0.contacts'), 'kind'))->toBe(['taught']);
+    $this->getJson("/api/students/{$this->students[0]}/curve?entry=".Str::uuid())->assertUnprocessable();
+});
+
+test('what holds is told with the day until which it will', function () {
+    $this->postJson("/api/meetings/{$this->meetings[2]->id}/marks", ['marks' => [$this->mark($this->students[0], $this->entries[0], 'Alone')]])->assertOk();
+    $fading = $this->getJson("/api/students/{$this->students[0]}")->json('forms.0.fading');
+    expect($fading)->toHaveCount(1)->and($fading[0]['position'])->toBe(1);
+    $until = $fading[0]['until'];
+    $holds = fn (string $on) => $this->getJson("/api/students/{$this->students[0]}?on=$on")->json('forms.0.standing.holding');
+    $before = date('Y-m-d', strtotime("$until -1 day"));
+    $this->clockAt("{$until}T12:00:00+01:00");
+    expect($holds($before))->toBe(1)->and($holds($until))->toBe(0);
+});
