@@ -106,6 +106,7 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
 
     Route::get('meetings/{meeting}', [MeetingController::class, 'show'])->can('read', 'meeting');
     Route::get('meetings/{meeting}/class', [ClassController::class, 'show'])->can('read', 'meeting');
+    Route::get('meetings/{meeting}/pods', [ClassController::class, 'pods'])->can('read', 'meeting');
     Route::put('meetings/{meeting}/attendance', [ClassController::class, 'attendance'])->can('mark', 'meeting');
     Route::post('meetings/{meeting}/guests', [ClassController::class, 'guest'])->can('mark', 'meeting');
     Route::post('meetings/{meeting}/marks', [ClassController::class, 'marks'])->can('mark', 'meeting');

@@ -104,8 +104,6 @@ for (const { what, width, height } of sizes) {
     // A stop check, and a mark on it.
     await page.getByRole('radio', { name: 'Stop check' }).tap();
     await expect(page.getByRole('region', { name: 'Stop check' })).toContainText('Stop the class in');
-    // It looks for tonight's focus; the movement can be marked too.
-    await page.getByRole('radio', { name: 'The movement' }).tap();
     await page
       .getByRole('group', { name: people[4] ?? '' })
       .getByRole('button', { name: 'Alone' })

@@ -90,3 +90,18 @@ test('what holds is told with the day until which it will', function () {
     $this->clockAt("{$until}T12:00:00+01:00");
     expect($holds($before))->toBe(1)->and($holds($until))->toBe(0);
 });
+
+test('those who are here are put into pods, away ones left out, and who lacks something of tonight comes first', function () {
+    $this->postJson("/api/groups/{$this->group->id}/students", ['students' => ['Gia', 'Hal', 'Ivo', 'Jon']])->assertCreated();
+    $extra = $this->inside($this->user->school, fn () => Student::whereIn('name', ['Gia', 'Hal', 'Ivo', 'Jon'])->pluck('id')->all());
+    $meeting = $this->meetings[2]->id;
+    $url = "/api/meetings/$meeting/pods";
+    $pods = $this->getJson("$url?count=2")->assertOk()->json();
+    $all = [...$this->students, ...$extra];
+    expect(array_merge(...array_map(fn (array $pod) => array_column($pod['students'], 'id'), $pods['pods'])))->toEqualCanonicalizing($all)
+        ->and(array_map(fn (array $pod) => count($pod['students']) >= 3, $pods['pods']))->not->toContain(false);
+    $this->putJson("/api/meetings/$meeting/attendance", ['attendance' => [$extra[0] => ['isHere' => false]]])->assertNoContent();
+    $fewer = $this->getJson($url)->json();
+    expect(array_merge(...array_map(fn (array $pod) => array_column($pod['students'], 'id'), $fewer['pods'])))->not->toContain($extra[0]);
+    $this->getJson("$url?count=9")->assertUnprocessable();
+});

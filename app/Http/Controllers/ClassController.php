@@ -17,6 +17,7 @@ use App\Actions\WithdrawFacts;
 use App\Http\ClassPage;
 use App\Http\Data\ClassData;
 use App\Http\Data\LogData;
+use App\Http\Data\PodsData;
 use App\Http\Data\StudentData;
 use App\Http\OpenApi\Makes;
 use App\Http\OpenApi\Puts;
@@ -30,6 +31,8 @@ use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Record\ClassLog;
 use Gorvan\Core\Record\Keeping;
 use Gorvan\Core\Record\Support;
+use Gorvan\Core\Standing\Pods;
+use Gorvan\Core\Term\PlannedReview;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -49,6 +52,22 @@ final class ClassController extends Controller
     public function show(Meeting $meeting, ClassPage $page): JsonResponse
     {
         return new JsonResponse($page($meeting));
+    }
+
+    #[Reads('/api/meetings/{meeting}/pods', 'pods', 'Those who are here in pods, and what they have to catch up with', PodsData::class, query: ['count' => 'integer'])]
+    public function pods(Request $request, Meeting $meeting, GroupStandings $standings, TaughtEntries $taught): JsonResponse
+    {
+        $given = $request->validate(['count' => ['nullable', 'integer', 'min:'.Pods::USUAL, 'max:'.Pods::MOST]]);
+        $course = $meeting->term->courses()->with('form.entries')->firstOrFail();
+        $placed = $course->form->placed();
+        $part = $meeting->planned()?->course($course->id);
+        $known = $taught->by($meeting->term->group_id, $placed, $this->school->today());
+        $recap = $placed->form->passageOf($part->recap ?? []);
+        $review = $placed->form->positionsOf(array_merge([], ...array_map(static fn (PlannedReview $one): array => $one->entries, $part->review ?? [])));
+        $away = $meeting->attendances()->where('is_present', false)->pluck('student_id')->all();
+        $here = array_values(array_filter($standings($meeting->term->group, $placed, $this->school->today(), also: $meeting->guests($meeting->standingLog())), static fn (array $one): bool => ! in_array($one[0]->id, $away, true)));
+
+        return new JsonResponse(PodsData::of($course->id, $here, (int) ($given['count'] ?? Pods::USUAL), $known, $recap, $review));
     }
 
     #[Puts('/api/meetings/{meeting}/attendance', 'takeAttendance', 'Noted', takes: ['attendance' => ['*' => ['isHere' => 'boolean', 'isCareful?' => 'boolean', 'late?' => 'integer|null', 'left?' => 'integer|null', 'at?' => 'string']]], status: 204, mayConflict: true)]

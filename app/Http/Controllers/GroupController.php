@@ -21,6 +21,7 @@ use App\Http\Data\GroupData;
 use App\Http\Data\GroupKeepingsData;
 use App\Http\Data\GroupPrinciplesData;
 use App\Http\Data\GroupSummary;
+use App\Http\Data\LessonTakenData;
 use App\Http\Data\PassageData;
 use App\Http\Data\StudentData;
 use App\Http\OpenApi\Makes;
@@ -33,8 +34,12 @@ use App\Models\Group;
 use App\Models\PrincipleSet;
 use App\Models\Student;
 use DateTimeImmutable;
+use Gorvan\Core\Form\Passage;
+use Gorvan\Core\Lesson\Lesson;
+use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Principle\FocusChooser;
 use Gorvan\Core\Reading\Message;
+use Gorvan\Core\Standing\LessonTaken;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -77,7 +82,7 @@ final class GroupController extends Controller
     }
 
     #[Reads('/api/groups/{group}', 'group', 'A group and where everyone stands', GroupData::class, query: ['on' => 'string'])]
-    public function show(Request $request, Group $group, GroupStandings $standings, TaughtEntries $taught, NextLesson $lesson): JsonResponse
+    public function show(Request $request, Group $group, GroupStandings $standings, TaughtEntries $taught, NextLesson $lesson, LessonCutter $cutter): JsonResponse
     {
         $request->validate(['on' => ['nullable', 'date_format:Y-m-d']]);
         $on = $request->string('on')->value() ?: $this->school->today();
@@ -85,6 +90,8 @@ final class GroupController extends Controller
         $next = $lesson($group, $placed);
         $recap = $placed->form->passageOf($next->recap ?? []);
         $given = $taught->by($group->id, $placed, $on);
+        $everyone = $standings($group, $placed, $on);
+        $lessons = array_map(static fn (Lesson $one): Passage => new Passage($one->from, $one->to), $group->form->cut($cutter, $placed)->lessons);
 
         return new JsonResponse(new GroupData(
             $this->summary($group),
@@ -93,8 +100,9 @@ final class GroupController extends Controller
             $given,
             PassageData::of($recap),
             $next?->lesson?->number,
-            array_map(static fn (array $one): StudentData => StudentData::of($one[0], $one[1], $given, $recap), $standings($group, $placed, $on)),
+            array_map(static fn (array $one): StudentData => StudentData::of($one[0], $one[1], $given, $recap), $everyone),
             GroupPrinciplesData::of($group),
+            array_map(LessonTakenData::of(...), LessonTaken::of($placed->form, $lessons, array_column($everyone, 1), $given)),
         ));
     }
 

@@ -13,6 +13,7 @@ final readonly class GroupData
     /**
      * @param  list<int>  $taught
      * @param  list<StudentData>  $students
+     * @param  list<LessonTakenData>  $lessons  those given, as the form itself is cut
      */
     public function __construct(
         #[OA\Property]
@@ -31,6 +32,8 @@ final readonly class GroupData
         public array $students,
         #[OA\Property]
         public ?GroupPrinciplesData $principles,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LessonTakenData::class))]
+        public array $lessons,
     ) {
     }
 }

@@ -38,8 +38,25 @@ final readonly class CatchUp
                 $standing->at($position)->whole->recall,
             );
         }
-        usort($all, static fn (self $a, self $b): int => [$a->need->rank(), $a->recall ?? 0.0, $a->position] <=> [$b->need->rank(), $b->recall ?? 0.0, $b->position]);
+        usort($all, static fn (self $a, self $b): int => $a->key() <=> $b->key());
 
         return $all;
+    }
+
+    /**
+     * Whose need comes first: by the first thing each lacks, then by how much they lack.
+     *
+     * @param  non-empty-list<self>  $one
+     * @param  non-empty-list<self>  $other
+     */
+    public static function compared(array $one, array $other): int
+    {
+        return [$one[0]->need->rank(), -count($one), ...$one[0]->key()] <=> [$other[0]->need->rank(), -count($other), ...$other[0]->key()];
+    }
+
+    /** @return array{int, float, int} by which the most needed comes first */
+    private function key(): array
+    {
+        return [$this->need->rank(), $this->recall ?? 0.0, $this->position];
     }
 }

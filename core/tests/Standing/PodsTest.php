@@ -9,6 +9,7 @@ use Gorvan\Core\Memory\Track;
 use Gorvan\Core\Memory\Tracks;
 use Gorvan\Core\Record\Support;
 use Gorvan\Core\Standing\CatchUp;
+use Gorvan\Core\Standing\LessonTaken;
 use Gorvan\Core\Standing\Pods;
 use Gorvan\Core\Standing\StudentStanding;
 use Gorvan\Core\Tests\Sample;
@@ -40,4 +41,15 @@ test('what to catch up with comes in the order it is needed, then by what is lea
         [3, 'review', true], [2, 'review', false],
         [4, 'later', false], [5, 'later', false],
     ]);
+});
+
+test('a lesson has taken where half of the group holds each movement of it that was given', function () {
+    $model = new MemoryModel;
+    $holds = fn (string ...$ids) => array_map(fn () => Tracks::whole(new Track(Support::Alone, $model->first(Evidence::ofMark(Support::Alone)), 100, 1)), array_flip($ids));
+    $form = Sample::form([[], [], ['kind' => 'connector'], [], [], []]);
+    $group = array_map(fn (array $tracks) => StudentStanding::of($form, $tracks, 100, $model), [$holds('a', 'b', 'd'), $holds('a', 'd'), $holds('b', 'a'), $holds()]);
+    $taken = LessonTaken::of($form, [new Passage(1, 3), new Passage(4, 5), new Passage(6, 6)], $group, [1, 2, 3, 4]);
+    expect(array_map(fn (LessonTaken $one) => [$one->number, $one->share, $one->hasTaken()], $taken))->toBe([[1, 0.5, true], [2, 0.5, true]])
+        ->and(LessonTaken::of($form, [new Passage(4, 5)], $group, [4, 5])[0]->hasTaken())->toBeFalse()
+        ->and(LessonTaken::of($form, [new Passage(1, 3)], [], [1]))->toBe([]);
 });

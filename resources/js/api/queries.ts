@@ -139,6 +139,15 @@ export const classQuery = (meeting: string) =>
     // It rests on the plan and on everyone's marks: it is asked for anew whenever a class is opened.
     staleTime: 0,
   });
+/** Those who are here in pods, and what they have to catch up with. */
+export const podsQuery = (meeting: string, count: number) =>
+  queryOptions({
+    queryKey: ['pods', meeting, count],
+    queryFn: () => ask(api.GET('/api/meetings/{meeting}/pods', { params: { path: { meeting }, query: { count } } })),
+    // It rests on who is here and on everyone's marks, which change while it is looked at.
+    staleTime: 0,
+    refetchInterval: 10_000,
+  });
 /** What a class did hold, as it was logged. */
 export const logQuery = (meeting: string) =>
   queryOptions({

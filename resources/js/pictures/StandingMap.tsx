@@ -8,10 +8,12 @@ interface Props {
   entries: Entry[];
   students: Student[];
   caption: string;
+  /** The same students on another day, drawn above where they stand. */
+  before?: Student[] | undefined;
 }
 
 /** Students down, entries across: the reed in each cell, a flag after the frontier. */
-export function StandingMap({ entries, students, caption }: Props) {
+export function StandingMap({ entries, students, caption, before }: Props) {
   const { t } = useTranslation();
   const words = useReedWords();
   return (
@@ -41,6 +43,8 @@ export function StandingMap({ entries, students, caption }: Props) {
         <tbody>
           {students.map((student) => {
             const cells = new Map(student.cells.map((cell) => [cell.position, cell]));
+            const was = before?.find((one) => one.id === student.id);
+            const earlier = new Map(was?.cells.map((cell) => [cell.position, cell]) ?? []);
             return (
               <tr key={student.id} className="border-t border-line">
                 <th scope="row" className="sticky left-0 z-10 bg-paper py-1 pr-3 text-left font-normal whitespace-nowrap">
@@ -51,7 +55,16 @@ export function StandingMap({ entries, students, caption }: Props) {
                   const label = t('groups.cell', { title: entry.title, reed: words(cell) });
                   return (
                     <td key={entry.position} className="relative p-0 text-center align-bottom" title={label}>
-                      <span className="inline-block pt-1">
+                      <span className="inline-flex flex-col items-center pt-1">
+                        {before === undefined ? null : (
+                          <span className="opacity-60">
+                            <ReedGlyph
+                              reed={reedOf(earlier.get(entry.position))}
+                              size={20}
+                              label={t('principles.was', { standing: words(earlier.get(entry.position)) })}
+                            />
+                          </span>
+                        )}
                         <ReedGlyph reed={reedOf(cell)} size={30} label={label} />
                       </span>
                       {student.frontier === entry.position ? (

@@ -1,13 +1,15 @@
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { api, ask, type Group, type Student } from '../../api/client';
 import { groupQuery, readAgain } from '../../api/queries';
-import { Button, ButtonLink, Choice, Dialog, TextArea, TextField } from '../../kit/controls';
+import { Button, ButtonLink, Choice, Dialog, TextArea } from '../../kit/controls';
+import { DateField } from '../../kit/DateField';
 import { ranges, recall } from '../../kit/format';
 import { isSupport } from '../../pictures/reed';
 import { Asked, Empty, Heading, Page } from '../../kit/page';
+import { useAddressed } from '../../kit/useAddressed';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
 import { ReedLegend } from '../../pictures/ReedLegend';
@@ -19,6 +21,7 @@ import { GroupTabs } from './GroupTabs';
 import { namesIn } from './names';
 import { People } from './People';
 import { SamePeople, told, useSamePeople } from './SamePeople';
+import { Taken } from './Taken';
 import { TaughtBefore } from './TaughtBefore';
 
 type Show = 'taught' | 'recap' | 'whole';
@@ -26,16 +29,22 @@ type Show = 'taught' | 'recap' | 'whole';
 /** A group: who is not ready and why, and the standing map. */
 export function GroupPlace() {
   const { group = '' } = useParams();
-  const [search, setSearch] = useSearchParams();
-  const on = search.get('day') ?? '';
+  const [address, setAddress] = useAddressed();
+  const [on, against] = [address.get('day') ?? '', address.get('against') ?? ''];
   const query = useQuery({ ...groupQuery(group, on), placeholderData: keepPreviousData });
+  const before = useQuery({ ...groupQuery(group, against), enabled: against !== '', placeholderData: keepPreviousData });
   return (
     <Asked query={query}>
       {(data) => (
         <Standings
           data={data}
           onDay={(day) => {
-            setSearch(day ? { day } : {}, { replace: true });
+            setAddress({ day: day === '' ? null : day });
+          }}
+          against={against}
+          before={against === '' ? undefined : before.data}
+          onAgainst={(day) => {
+            setAddress({ against: day === '' ? null : day });
           }}
         />
       )}
@@ -85,7 +94,16 @@ export function GroupPeoplePlace() {
   );
 }
 
-function Standings({ data, onDay }: { data: Group; onDay: (day: string) => void }) {
+interface StandingsProps {
+  data: Group;
+  onDay: (day: string) => void;
+  /** The other day that stands beside it, empty for none, and everyone on it. */
+  against: string;
+  before: Group | undefined;
+  onAgainst: (day: string) => void;
+}
+
+function Standings({ data, onDay, against, before, onAgainst }: StandingsProps) {
   const { t } = useTranslation();
   const [sort, setSort] = useState<'frontier' | 'name'>('frontier');
   const [show, setShow] = useState<Show>('taught');
@@ -221,18 +239,15 @@ function Standings({ data, onDay }: { data: Group; onDay: (day: string) => void 
                     <option value="whole">{t('groups.whole')}</option>
                   </Choice>
                 </div>
-                <div className="w-44">
-                  <TextField
-                    label={t('groups.on')}
-                    type="date"
-                    value={data.on}
-                    onChange={(event) => {
-                      onDay(event.target.value);
-                    }}
-                  />
+                <div className="w-48">
+                  <DateField label={t('groups.on')} value={data.on} onValue={onDay} />
+                </div>
+                <div className="w-48">
+                  <DateField label={t('groups.against')} value={against} max={data.on} onValue={onAgainst} />
                 </div>
               </div>
-              <StandingMap entries={entries} students={sorted} caption={t('groups.map')} />
+              {before === undefined ? null : <Taken now={data} before={before} />}
+              <StandingMap entries={entries} students={sorted} caption={t('groups.map')} before={before?.students} />
               <div className="mt-4">
                 <ReedLegend />
               </div>

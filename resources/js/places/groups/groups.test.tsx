@@ -43,6 +43,10 @@ const group = (change: Partial<Group> = {}): Group => ({
   form: form(),
   taught: [1, 2],
   principles: null,
+  lessons: [
+    { number: 1, hasTaken: true, share: 0.67 },
+    { number: 2, hasTaken: false, share: 0 },
+  ],
   nextRecap: { from: 1, to: 2 },
   nextLesson: 2,
   students: [

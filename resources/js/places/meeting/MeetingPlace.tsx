@@ -19,6 +19,7 @@ import { Attendance } from './Attendance';
 import { Marking } from './Marking';
 import { OpenedClass } from './OpenedClass';
 import { PlanList } from './PlanList';
+import { PodsPanel } from './PodsPanel';
 import { stateIn } from './stateIn';
 import { useLogs } from './useLogs';
 import { usePresence } from './usePresence';
@@ -101,6 +102,7 @@ function Class({ page, form, forms }: { page: MeetingPage; form: Form; forms: Re
           </Tabs.Content>
           <Tabs.Content value="here">
             <Attendance page={shown} presence={presence} />
+            <PodsPanel meeting={meeting.id} form={form} />
           </Tabs.Content>
           <Tabs.Content value="mark">
             {isFuture ? (

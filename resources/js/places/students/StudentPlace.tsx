@@ -18,6 +18,7 @@ import { useKeepingWords } from '../../pictures/useKeepingWords';
 import { Classes } from './Classes';
 import { History } from './History';
 import { OverTime } from './OverTime';
+import { useNeedWords } from './useNeedWords';
 
 /** A student: where they stand, what is fading, what is missing, over time, and what was noted of them. */
 export function StudentPlace() {
@@ -137,13 +138,7 @@ function InForm({ data, of, before, then }: InFormProps) {
 /** What is missing, the most needed first, with what each needs. */
 function CatchingUp({ of }: { of: StudentForm }) {
   const { t } = useTranslation();
-  const needs = (one: StudentForm['catchUp'][number]): string => {
-    if (one.isMissed) return t('students.what.missed');
-    if (one.support === null) return t('students.what.unseen');
-    if (one.support === 'Unmet' || one.support === 'Following' || one.support === 'Cued')
-      return t(`students.what.${one.support}`);
-    return t('students.what.weak', { percent: Math.round(100 * (one.recall ?? 0)) });
-  };
+  const needs = useNeedWords();
   return (
     <div>
       <h3 className="mt-4 text-lg">{t('students.catchUp')}</h3>

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data;
+
+use App\Models\Student;
+use Gorvan\Core\Form\Passage;
+use Gorvan\Core\Standing\CatchUp;
+use Gorvan\Core\Standing\CatchUpNeed;
+use Gorvan\Core\Standing\Pods;
+use Gorvan\Core\Standing\StudentStanding;
+use OpenApi\Attributes as OA;
+
+/** Tonight in pods, and what those who are here have to catch up with. */
+#[OA\Schema]
+final readonly class PodsData
+{
+    /**
+     * @param  list<PodData>  $pods  the one nearest to the start first
+     * @param  list<NeedsData>  $needs  who lacks something of tonight, the most needed first
+     */
+    public function __construct(
+        #[OA\Property]
+        public string $courseId,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PodData::class))]
+        public array $pods,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NeedsData::class))]
+        public array $needs,
+    ) {
+    }
+
+    /**
+     * @param  list<array{Student, StudentStanding}>  $here
+     * @param  list<int>  $taught
+     * @param  list<int>  $review
+     */
+    public static function of(string $course, array $here, int $count, array $taught, ?Passage $recap, array $review): self
+    {
+        $by = $frontiers = $needs = [];
+        foreach ($here as [$student, $standing]) {
+            $by[$student->id] = new PodStudentData($student->id, $student->name, $standing->frontier());
+            $frontiers[$student->id] = $standing->frontier() ?? 0;
+            $catchUp = array_values(array_filter(CatchUp::of($standing, $taught, $recap, $review), static fn (CatchUp $one): bool => $one->need !== CatchUpNeed::Later));
+            if ($catchUp !== []) {
+                $needs[] = [$catchUp, new NeedsData($student->id, $student->name, array_map(static fn (CatchUp $one): CatchUpData => CatchUpData::of($one, $standing), $catchUp))];
+            }
+        }
+        usort($needs, static fn (array $a, array $b): int => CatchUp::compared($a[0], $b[0]));
+
+        return new self(
+            $course,
+            array_map(static fn (array $pod): PodData => new PodData(array_map(static fn (string $id): PodStudentData => $by[$id], $pod), $frontiers[$pod[0]], $frontiers[$pod[count($pod) - 1]]), Pods::split($frontiers, $count)),
+            array_column($needs, 1),
+        );
+    }
+}
