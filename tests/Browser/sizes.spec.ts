@@ -106,6 +106,61 @@ const screens: Record<string, (page: Page) => Promise<void>> = {
     await page.goto('/waiting');
     await expect(page.getByText('Nothing waits')).toBeVisible();
   },
+  'the principles': async (page) => {
+    await page.goto('/principles');
+    await expect(page.getByRole('button', { name: /^Take this set: Five/ })).toBeVisible();
+  },
+  'a set of principles': async (page) => {
+    await page.goto('/principles');
+    await page
+      .getByRole('link', { name: /Ten in three families/ })
+      .first()
+      .click();
+    await page.getByRole('button', { name: 'Change: Waist loose' }).click();
+    await expect(page.getByTestId('principle-editor')).toBeVisible();
+  },
+  'where principles show': async (page) => {
+    await page.goto('/principles');
+    await page
+      .getByRole('link', { name: /Ten in three families/ })
+      .first()
+      .click();
+    await page.getByRole('link', { name: 'Where they show' }).click();
+    await page.getByRole('gridcell').nth(5).focus();
+    await expect(page.getByRole('grid')).toBeVisible();
+  },
+  'the versions of a set': async (page) => {
+    await page.goto('/principles');
+    await page
+      .getByRole('link', { name: /Ten in three families/ })
+      .first()
+      .click();
+    await page.getByRole('link', { name: 'Versions and files' }).click();
+    await expect(page.getByText('Made, with 10 principles.')).toBeVisible();
+  },
+  'a term of principles': async (page) => {
+    await page.goto('/terms');
+    await page.getByRole('link', { name: /Evening long form/ }).click();
+    await page.getByRole('link', { name: 'A term of principles' }).click();
+    await expect(page.getByRole('columnheader', { name: 'Chest at ease' })).toBeVisible();
+  },
+  'the principles of a group': async (page) => {
+    await page.goto('/groups');
+    await page.getByRole('link', { name: /Evening long form/ }).click();
+    await page.getByRole('navigation', { name: 'Parts of the group' }).getByRole('link', { name: 'Principles' }).click();
+    await expect(page.getByRole('region', { name: 'Where everyone stands' })).toBeVisible();
+  },
+  students: async (page) => {
+    await page.goto('/students');
+    await expect(page.getByRole('link', { name: /Anwen T\./ })).toBeVisible();
+  },
+  'a student': async (page) => {
+    await page.goto('/students');
+    await page.getByRole('link', { name: /Elowen M\./ }).click();
+    await page.getByRole('button', { name: /^7\. Part the reeds/ }).click();
+    await expect(page.getByTestId('curve')).toBeVisible();
+    await expect(page.getByTestId('line')).toBeVisible();
+  },
   'a group': async (page) => {
     await page.goto('/groups');
     await page.getByRole('link', { name: /Evening long form/ }).click();

@@ -42,7 +42,7 @@ test('a teacher takes a set, joins ten principles to a form, has focuses propose
   const own = page.getByRole('combobox', { name: 'The set this group works on' });
   await own.click();
   await page.getByRole('option', { name: 'Ten in three families' }).last().click();
-  await expect(page.getByText('Chosen. The plan is laid again.')).toBeVisible();
+  await expect(page.getByText('Chosen. The plan is laid again.', { exact: true })).toBeVisible();
   await page.getByRole('link', { name: 'Term', exact: true }).click();
   await page.getByRole('link', { name: 'A term of principles' }).click();
   await expect(page.getByRole('columnheader', { name: 'The waist turns first' })).toBeVisible();
@@ -74,9 +74,13 @@ test('a teacher takes a set, joins ten principles to a form, has focuses propose
   await (await sent).finished();
   // As seen in the entry the class was stopped in.
   const meeting = new URL(page.url()).pathname.split('/')[2] ?? '';
-  const answer = (await (await page.request.get(`/api/meetings/${meeting}`)).json()) as {
-    marks: { principleId: string | null; entryId: string | null; support: string }[];
-  };
+  const answer = await page.evaluate(
+    async (id) =>
+      (await (await fetch(`/api/meetings/${id}`, { headers: { Accept: 'application/json' } })).json()) as {
+        marks: { principleId: string | null; entryId: string | null; support: string }[];
+      },
+    meeting,
+  );
   expect(answer.marks).toEqual([
     expect.objectContaining({ principleId: expect.any(String), entryId: expect.any(String), support: 'Stopped' }),
   ]);

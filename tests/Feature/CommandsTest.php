@@ -277,3 +277,30 @@ test('gorvan:form and gorvan:audit refuse with one line and exit 2', function (a
 test('gorvan:audit tells of a circle where an import refuses it', function () {
     expect(artisan(['gorvan:audit', 'given.txt', '--json'], "id,title,returns\na,A,b\nb,B,a\n")[1])->toContain('which comes later');
 });
+
+test('gorvan:focus prints the focus of each meeting, with what it was chosen by', function () {
+    $problem = ['students' => 3, 'principles' => [['id' => 'a'], ['id' => 'b', 'after' => ['a']]], 'bites' => [['principle' => 'a', 'entry' => 'e1', 'strength' => 2]],
+        'meetings' => [['on' => '2026-01-07', 'entries' => ['e1', 'e2']], ['on' => '2026-01-14', 'entries' => ['e1']]]];
+    [$exit, $out, $err] = artisan(['gorvan:focus', 'given.txt', '--json'], json_encode([...$problem, 'mood' => 1]));
+    $told = json_decode($out, true);
+    expect($exit)->toBe(0)->and($err)->toContain('mood')
+        ->and(array_column($told['meetings'], 'on'))->toBe(['2026-01-07', '2026-01-14'])
+        ->and(array_keys($told['meetings'][0]['focus'][0]))->toBe(['principle', 'new', 'mean', 'bite', 'why'])
+        ->and($told['meetings'][0]['focus'][0])->toMatchArray(['principle' => 'a', 'new' => true, 'mean' => 0, 'why' => 'new: the first of the set'])
+        ->and($told['meetings'][0]['focus'][0]['bite'])->toEqualWithDelta(0.5 + 0.5 * 2 / 6, 1e-12);
+    [$exit, $table] = artisan(['gorvan:focus', 'given.txt'], json_encode($problem));
+    expect($exit)->toBe(0)->and($table)->toContain('new: the first of the set');
+});
+
+test('a focus file that cannot be is one line that names its place, and exit 2', function (array $change, string $says) {
+    $problem = ['principles' => [['id' => 'a'], ['id' => 'b', 'after' => ['a']]], 'meetings' => [['on' => '2026-01-07']], ...$change];
+    [$exit, $out, $err] = artisan(['gorvan:focus', 'given.txt', '--json'], json_encode($problem));
+    expect($exit)->toBe(2)->and($out)->toBe('')->and($err)->toContain($says)->and(substr_count($err, "\n"))->toBe(1);
+})->with([
+    [['principles' => [['id' => 'a', 'after' => ['b']], ['id' => 'b', 'after' => ['a']]]], '$.principles[0].after: these come after each other in a circle: a, b and a'],
+    [['bites' => [['principle' => 'c', 'entry' => 'e', 'strength' => 1]]], '$.bites[0].principle: there is no principle "c"'],
+    [['bites' => [['principle' => 'a', 'entry' => 'e', 'strength' => 4]]], '$.bites[0].strength: must be between 1 and 3'],
+    [['meetings' => [['on' => '2026-01-14'], ['on' => '2026-01-07']]], '$.meetings[1].on: 2026-01-07 is earlier than the meeting before it'],
+    [['per_meeting' => 4], '$.per_meeting: must be between 1 and 3'],
+    [['students' => 0], '$.students'],
+]);

@@ -16,6 +16,7 @@ use App\Models\Form;
 use App\Models\Group;
 use App\Models\LoggedClass;
 use App\Models\PlacedForm;
+use App\Models\Principle;
 use Gorvan\Core\Form\Form as CoreForm;
 use Gorvan\Core\Record\Doing;
 use Gorvan\Core\Record\Guest;
@@ -84,6 +85,7 @@ final class BookController extends Controller
             $doing->minutes,
             $doing->box,
             $doing->note,
+            $doing->principles === [] ? [] : array_values(Principle::whereIn('id', $doing->principles)->pluck('title')->all()),
         );
     }
 

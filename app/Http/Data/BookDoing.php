@@ -10,7 +10,10 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class BookDoing
 {
-    /** @param  string|null  $first  what the first entry is called, and `last` the last; null where it names none */
+    /**
+     * @param  string|null  $first  what the first entry is called, and `last` the last; null where it names none
+     * @param  list<string>  $principles  titles of those that were the focus
+     */
     public function __construct(
         #[OA\Property]
         public string $what,
@@ -26,6 +29,8 @@ final readonly class BookDoing
         public ?string $box,
         #[OA\Property]
         public ?string $note,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $principles,
     ) {
     }
 }

@@ -9,7 +9,7 @@ export function LineOverTime({ points }: { points: LinePoint[] }) {
   return (
     <div className="h-64 w-full" aria-hidden="true" data-testid="line">
       <ResponsiveContainer>
-        <LineChart data={points} margin={{ top: 8, right: 12, bottom: 0, left: -18 }}>
+        <LineChart accessibilityLayer={false} data={points} margin={{ top: 8, right: 12, bottom: 0, left: -18 }}>
           <CartesianGrid stroke="var(--line)" vertical={false} />
           <XAxis dataKey="on" tickFormatter={(on: string) => day(on)} stroke="var(--soft)" fontSize={12} minTickGap={28} />
           <YAxis allowDecimals={false} stroke="var(--soft)" fontSize={12} />

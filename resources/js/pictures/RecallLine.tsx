@@ -12,7 +12,7 @@ export function RecallLine({ curve }: { curve: RecallCurve }) {
   return (
     <div className="h-52 w-full" aria-hidden="true" data-testid="curve">
       <ResponsiveContainer>
-        <LineChart data={points} margin={{ top: 8, right: 12, bottom: 0, left: -10 }}>
+        <LineChart accessibilityLayer={false} data={points} margin={{ top: 8, right: 12, bottom: 0, left: -10 }}>
           <CartesianGrid stroke="var(--line)" vertical={false} />
           <XAxis
             dataKey="at"

@@ -90,7 +90,7 @@ export function BookPlace() {
 
 function Entry({ of }: { of: BookClass }) {
   const { t } = useTranslation();
-  const done = of.did.filter((one) => one.first !== null || one.box !== null || one.note !== null);
+  const done = of.did.filter((one) => one.first !== null || one.box !== null || one.note !== null || one.principles.length > 0);
   const stretch = (first: string | null, last: string | null) =>
     first === null ? '' : last === null ? first : t('book.stretch', { first, last });
   return (
@@ -115,6 +115,7 @@ function Entry({ of }: { of: BookClass }) {
                   : t(`log.what.${one.what as 'taught'}`)}
               </span>{' '}
               {stretch(one.first, one.last)}
+              {one.principles.join(', ')}
               {one.note === null ? '' : ` · ${one.note}`}
             </li>
           ))}
