@@ -75,7 +75,8 @@ final class LogClass
     {
         $forms = Course::where('term_id', $meeting->term_id)->orderBy('ordinal')->pluck('form_id')->all();
         $keys = Entry::whereIn('form_id', $forms)->get(['id', 'school_id', 'form_id', 'key'])->groupBy('form_id')->map(static fn ($entries) => $entries->pluck('key')->flip())->all();
-        $principles = array_values(Principle::where('set_id', $meeting->term->group->principle_set_id)->pluck('id')->all());
+        // Of any set of the school: the group may have changed its set while a tablet was without a network.
+        $principles = array_values(Principle::pluck('id')->all());
         $did = [];
         foreach ($log->did as $at => $doing) {
             $form = $doing->form ?? (count($forms) === 1 ? $forms[0] : null);

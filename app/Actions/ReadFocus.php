@@ -51,20 +51,24 @@ final class ReadFocus
             $set,
             $bites,
             array_map(fn (string $student, float $chance): ExpectedStudent => new ExpectedStudent($student, $chance, (float) ($trust[$student] ?? 1.0), $this->known($set->ids(), $tracks[$student] ?? [], $today)), array_keys($comes), array_values($comes)),
-            $this->history($group),
+            $this->history($group, $set->ids()),
             $group->focuses,
             array_map(static fn (PlacedForm $form) => $form->form, $forms),
         );
     }
 
-    /** What the classes of a group have worked on, in order. */
-    public function history(Group $group): FocusHistory
+    /**
+     * What the classes of a group have worked on of a set, in order: another set it worked on before says nothing here.
+     *
+     * @param  list<string>  $ids
+     */
+    private function history(Group $group, array $ids): FocusHistory
     {
         $history = new FocusHistory;
         $rows = LoggedClass::standing()->where('group_id', $group->id)->whereNotNull('meeting_id')->orderBy('on')->orderBy('made_at')->toBase()
             ->selectRaw("jsonb_path_query_array(body::jsonb, '$.did[*] ? (@.what == \"focus\").principles[*]') as principles")->pluck('principles');
         foreach ($rows as $principles) {
-            $history = $history->after(array_values(array_unique(json_decode($principles, true, 4, JSON_THROW_ON_ERROR))));
+            $history = $history->after(array_values(array_intersect(array_unique(json_decode($principles, true, 4, JSON_THROW_ON_ERROR)), $ids)));
         }
 
         return $history;

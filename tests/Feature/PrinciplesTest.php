@@ -172,8 +172,23 @@ test('a class that worked on a focus leaves it in everybody’s memory, and the 
     $answer = $this->getJson("/api/groups/{$this->group->id}/principles")->json();
     expect($answer['students'])->each(fn ($one) => $one->keepings->toHaveCount(1))
         ->and($answer['students'][0]['keepings'][0])->keeping->toBeNull()->recall->toEqualWithDelta(0.665, 0.0005);
-    $focus = collect($this->getJson("/api/terms/{$this->term->id}")->json('meetings'))->firstWhere('isOpen', true)['focus'][0];
-    expect($focus)->isNew->toBeFalse()->principle->toBe($set['principles'][0]['id']); // one was new at the meeting before
+    $focus = fn () => collect($this->getJson("/api/terms/{$this->term->id}")->json('meetings'))->firstWhere('isOpen', true)['focus'][0];
+    expect($focus())->isNew->toBeFalse()->principle->toBe($set['principles'][0]['id']); // one was new at the meeting before
+    // Another set begins anew, whatever was worked on before.
+    $other = ($this->take)('eight-keepings');
+    $this->putJson("/api/groups/{$this->group->id}/principles", ['set' => $other['id'], 'focuses' => 1])->assertNoContent();
+    expect($focus())->isNew->toBeTrue()->and(App\Words::of(Message::read(JsonNode::of((object) ['code' => $focus()['why']['code'], 'with' => (object) $focus()['why']['with']]))))->toBe('new: the first of the set');
+});
+
+test('a class that was logged without a network keeps its focus when the group has another set by then', function () {
+    $set = ($this->take)('five');
+    $this->putJson("/api/groups/{$this->group->id}/principles", ['set' => $set['id'], 'focuses' => 1])->assertNoContent();
+    $this->putJson("/api/groups/{$this->group->id}/principles", ['set' => ($this->take)('eight-keepings')['id'], 'focuses' => 1])->assertNoContent();
+    $meeting = $this->meetings[2];
+    $this->postJson("/api/meetings/$meeting->id/log", ['format' => 'gorvan.log/1', 'id' => (string) Str::ulid(), 'on' => $meeting->on, 'made_at' => '2026-01-20T20:31:07+01:00', 'present' => $this->students,
+        'did' => [['what' => 'focus', 'principles' => [$set['principles'][0]['id']], 'minutes' => 6]]])->assertNoContent();
+    $this->putJson("/api/groups/{$this->group->id}/principles", ['set' => $set['id'], 'focuses' => 1])->assertNoContent();
+    expect($this->getJson("/api/groups/{$this->group->id}/principles")->json('students.0.keepings'))->toHaveCount(1);
 });
 
 test('an assistant reads principles and marks them, and neither edits nor joins them', function () {

@@ -1,10 +1,11 @@
-import { type KeyboardEvent, memo } from 'react';
+import { memo } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Cell, Passage, Student } from '../../api/client';
 import { reedOf, type Support } from '../../pictures/reed';
 import { ReedGlyph } from '../../pictures/ReedGlyph';
 import { useReedWords } from '../../pictures/useReedWords';
 import { LevelButtons, LEVELS } from './LevelButtons';
+import { rowKeys } from './rowKeys';
 import type { MarkedSide, Marks } from './useMarks';
 
 interface Props {
@@ -20,20 +21,16 @@ export function ByPassage({ students, passage, side, marks }: Props) {
   const about = `${String(passage.from)}-${String(passage.to)}-${side ?? ''}`;
   const open = students.filter((student) => !marks.isMarked(student.id, passage, side));
 
-  function onKey(event: KeyboardEvent<HTMLUListElement>) {
-    const row = (event.target as HTMLElement).closest<HTMLElement>('[data-student]');
-    const student = students.find((one) => one.id === row?.dataset.student);
-    if (!row || !student || event.ctrlKey || event.metaKey || event.altKey) return;
-    const level = LEVELS[Number(event.key) - 1];
-    if (level) marks.mark([student], passage, side, level);
-    else if (event.key === '0' || event.key.toLowerCase() === 'z') marks.takeBack(student, passage, side);
-    else if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
-      const next = event.key === 'ArrowDown' ? row.nextElementSibling : row.previousElementSibling;
-      const column = [...row.querySelectorAll('button')].indexOf(event.target as HTMLButtonElement);
-      next?.querySelectorAll('button')[Math.max(column, 0)]?.focus();
-    } else return;
-    event.preventDefault();
-  }
+  const onKey = rowKeys({
+    students,
+    levels: LEVELS,
+    mark: (student, level) => {
+      marks.mark([student], passage, side, level);
+    },
+    takeBack: (student) => {
+      marks.takeBack(student, passage, side);
+    },
+  });
   return (
     <>
       {students.length > 1 ? (

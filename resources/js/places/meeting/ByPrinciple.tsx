@@ -1,9 +1,10 @@
-import { type KeyboardEvent, memo } from 'react';
+import { memo } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { KeepingCell, MeetingPage, Principle, Student } from '../../api/client';
 import { type Keeping, KEEPINGS, strokeOf } from '../../pictures/keeping';
 import { KeepingGlyph } from '../../pictures/KeepingGlyph';
 import { useKeepingWords } from '../../pictures/useKeepingWords';
+import { rowKeys } from './rowKeys';
 import { useKeepingMarks } from './useKeepingMarks';
 
 const LEVELS = KEEPINGS.slice(1);
@@ -26,20 +27,16 @@ export function ByPrinciple({ page, unsent, students, principle, entry }: Props)
   const cellOf = (student: string): KeepingCell | undefined =>
     page.keepings.find((one) => one.student === student)?.keepings.find((cell) => cell.principle === principle.id);
 
-  function onKey(event: KeyboardEvent<HTMLUListElement>) {
-    const row = (event.target as HTMLElement).closest<HTMLElement>('[data-student]');
-    const student = students.find((one) => one.id === row?.dataset.student);
-    if (!row || !student || event.ctrlKey || event.metaKey || event.altKey) return;
-    const level = LEVELS[Number(event.key) - 1];
-    if (level) marks.mark([student], level);
-    else if (event.key === '0' || event.key.toLowerCase() === 'z') marks.takeBack(student);
-    else if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
-      const next = event.key === 'ArrowDown' ? row.nextElementSibling : row.previousElementSibling;
-      const column = [...row.querySelectorAll('button')].indexOf(event.target as HTMLButtonElement);
-      next?.querySelectorAll('button')[Math.max(column, 0)]?.focus();
-    } else return;
-    event.preventDefault();
-  }
+  const onKey = rowKeys({
+    students,
+    levels: LEVELS,
+    mark: (student, level) => {
+      marks.mark([student], level);
+    },
+    takeBack: (student) => {
+      marks.takeBack(student);
+    },
+  });
   return (
     <>
       {students.length > 1 ? (

@@ -1,7 +1,8 @@
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Principle, PrincipleSet } from '../../api/client';
 import { Button, TextArea, TextField, Tick } from '../../kit/controls';
+import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { Select } from '../../kit/Select';
 import { linesOf, pairsOf } from './lines';
 import type { SetEdits } from './useSetEdits';
@@ -36,8 +37,15 @@ const typedOf = (one: Principle): Typed => ({
 /** One principle in the hand: what is typed is saved when its field is left. */
 export function PrincipleEditor({ set, principle, edits, onRemoved }: Props) {
   const { t } = useTranslation();
-  const [typed, setTyped] = useState(() => typedOf(principle));
+  const draft = `principle.${set.id}.${principle.key}`;
+  const [typed, setTyped] = useState(() => readDraft<Typed>(draft) ?? typedOf(principle));
   const saved = useRef(JSON.stringify(typedOf(principle)));
+  // What is typed outlives a reload until the server has it.
+  const [now, there] = [JSON.stringify(typed), JSON.stringify(typedOf(principle))];
+  useEffect(() => {
+    if (now === there) dropDraft(draft);
+    else keepDraft(draft, JSON.parse(now));
+  }, [draft, now, there]);
   const errors = pairsOf(typed.errors, '=>');
   const states = pairsOf(typed.states, '=');
   const isSound = typed.title.trim() !== '' && typeof errors !== 'number' && typeof states !== 'number';

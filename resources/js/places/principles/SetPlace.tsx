@@ -50,7 +50,8 @@ function Read({ set }: { set: PrincipleSet }) {
           </Button>
           <Button
             look="primary"
-            onClick={() => {
+            onClick={(event) => {
+              if (event.detail > 1) return; // the second half of a double click makes no second one
               const key = `p${ulid().slice(-8).toLowerCase()}`;
               edits.save([{ what: 'put', principle: { id: key, title: t('principles.edit.newTitle') } }]);
               setOpen(key);

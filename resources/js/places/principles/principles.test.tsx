@@ -21,6 +21,7 @@ const EDITS = `POST ${SET}/edits`;
 const JOINS = `${SET}/forms/{form}`;
 
 beforeEach(() => {
+  sessionStorage.clear();
   queryClient.clear();
   server.reset({
     [`GET ${SET}`]: principleSet(),
@@ -127,6 +128,33 @@ describe('a set', () => {
       expect(sentEdits()).toHaveLength(2);
     });
     expect(sentEdits()[0]).toEqual(sentEdits()[1]); // under the same id, so that it is made once
+  });
+});
+
+describe('what is typed of a principle', () => {
+  test('is there again after a reload, and is saved then', async () => {
+    openSet();
+    await userEvent.click(await screen.findByRole('button', { name: 'Change: Root' }));
+    await userEvent.type(within(screen.getByTestId('principle-editor')).getByLabelText('What it asks for'), 'Stand like a tree');
+    cleanup(); // the page goes before the field was left
+    queryClient.clear();
+    openSet();
+    await userEvent.click(await screen.findByRole('button', { name: 'Change: Root' }));
+    const says = within(screen.getByTestId('principle-editor')).getByLabelText('What it asks for');
+    expect(says).toHaveProperty('value', 'Stand like a tree');
+    await userEvent.click(says);
+    await userEvent.tab();
+    await waitFor(() => {
+      expect(sentEdits()[0]?.edits).toEqual([{ what: 'put', principle: expect.objectContaining({ says: 'Stand like a tree' }) }]);
+    });
+  });
+
+  test('a double click adds one principle', async () => {
+    openSet();
+    await userEvent.dblClick(await screen.findByRole('button', { name: 'Add a principle' }));
+    await waitFor(() => {
+      expect(sentEdits()).toHaveLength(1);
+    });
   });
 });
 
