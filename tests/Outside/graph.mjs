@@ -12,7 +12,10 @@ process.stdout.write(
       return {
         isAcyclic: alg.isAcyclic(graph),
         circles: alg.findCycles(graph),
-        loops: graph.edges().filter(({ v, w }) => v === w).map(({ v }) => v),
+        loops: graph
+          .edges()
+          .filter(({ v, w }) => v === w)
+          .map(({ v }) => v),
         keeps: order.length === graph.nodeCount() && graph.edges().every(({ v, w }) => place.get(v) < place.get(w)),
       };
     }),
