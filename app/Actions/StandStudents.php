@@ -8,12 +8,16 @@ use App\Models\CurrentSchool;
 use App\Models\Group;
 use App\Models\PlacedForm;
 use App\Models\Student;
+use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Standing\StudentStanding;
 use Illuminate\Support\Facades\DB;
 
 /** Where everyone in the school stands, each in the forms of their groups. */
 final class StandStudents
 {
+    /** Days. */
+    private const A_YEAR = 366;
+
     public function __construct(private readonly CurrentSchool $school, private readonly ReadStandings $standings)
     {
     }
@@ -36,13 +40,20 @@ final class StandStudents
     /** @return array<string, string> the day of the last class each student came to */
     public function lastSeen(): array
     {
-        $rows = DB::select(<<<'SQL'
-            select student, max(l.on) as last from class_logs l, unnest(l.students) as student
-            where l.school_id = ? and l.meeting_id is not null and not exists (select from withdrawn w where w.school_id = l.school_id and w.id = l.id)
-            group by student
-            SQL, [$this->school->id()]);
+        $since = Day::text(Day::number($this->school->today()) - self::A_YEAR);
+        $stands = 'l.school_id = s.school_id and l.meeting_id is not null and not exists (select from withdrawn w where w.school_id = l.school_id and w.id = l.id)';
+        // Almost everyone came within the year; only of the others are the years before looked through.
+        $rows = DB::select(<<<SQL
+            with recent as (
+                select student, max(l.on) as last from class_logs l cross join lateral unnest(l.students) as student
+                where l.school_id = ? and l.on > ? and l.meeting_id is not null and not exists (select from withdrawn w where w.school_id = l.school_id and w.id = l.id)
+                group by student
+            )
+            select s.id, coalesce(r.last, (select max(l.on) from class_logs l where {$stands} and l.students @> array[s.id])) as last
+            from students s left join recent r on r.student = s.id where s.school_id = ?
+            SQL, [$this->school->id(), $since, $this->school->id()]);
 
-        return array_column($rows, 'last', 'student');
+        return array_filter(array_column($rows, 'last', 'id'));
     }
 
     /** @return list<Student> by name */

@@ -13,11 +13,13 @@ use App\Actions\LayTerm;
 use App\Actions\NewCourse;
 use App\Actions\ReadForm;
 use App\Actions\SaveForm;
+use App\Actions\SavePrinciples;
 use App\Models\CurrentSchool;
 use App\Models\Group;
 use App\Models\Meeting;
 use App\Models\Term;
 use App\Models\User;
+use Gorvan\Core\Principle\PrincipleFile;
 use Gorvan\Core\Term\Approach;
 use GuzzleHttp\Client;
 use GuzzleHttp\Cookie\CookieJar;
@@ -60,9 +62,10 @@ function school(): User
     app(CurrentSchool::class)->during($owner->school, static function (): void {
         $list = "# Bench\n".implode("\n", array_map(static fn (int $n): string => "$n. Movement ".intdiv($n + 1, 2).($n % 2 === 1 ? ' (L)' : ' (R)'), range(1, ENTRIES)));
         $form = app(SaveForm::class)(app(ReadForm::class)($list)->form);
+        $set = app(SavePrinciples::class)(PrincipleFile::read((string) file_get_contents(database_path('principles/ten-three-families.json')))->set, null);
         $today = new DateTimeImmutable('today', new DateTimeZone('Europe/Berlin'));
         for ($n = 1; $n <= GROUPS; $n++) {
-            $group = Group::create(['name' => "Group $n", 'form_id' => $form->id]);
+            $group = Group::create(['name' => "Group $n", 'form_id' => $form->id, 'principle_set_id' => $set->id]);
             app(FillGroup::class)($group, array_map(static fn (int $m): string => "Student $n.$m", range(1, MEMBERS)), $today->modify('-10 years')->format('Y-m-d'));
             $day = $today->modify('+'.($n <= 4 ? 0 : 1 + $n % 6).' days');
             app(LayTerm::class)($group, 'Now', [
@@ -79,7 +82,7 @@ function school(): User
         DB::statement("insert into meetings (id, school_id, term_id, \"on\", starts_at, minutes)
             select gen_random_uuid(), t.school_id, t.id, m.on - (n.starts_on - t.starts_on), m.starts_at - make_interval(days => n.starts_on - t.starts_on), m.minutes
             from terms t join terms n on n.group_id = t.group_id and n.title = 'Now' join meetings m on m.term_id = n.id where t.title <> 'Now'");
-        $crowd = Group::create(['name' => 'Crowd', 'form_id' => $form->id]);
+        $crowd = Group::create(['name' => 'Crowd', 'form_id' => $form->id, 'principle_set_id' => $set->id]);
         app(FillGroup::class)($crowd, array_map(static fn (int $m): string => "Crowd $m", range(1, 120)));
         app(LayTerm::class)($crowd, 'Empty', [
             'from' => $today->modify('+1 day')->format('Y-m-d'), 'to' => $today->modify('+84 days')->format('Y-m-d'),
@@ -98,6 +101,7 @@ function record(User $owner, int $contacts, int $marks): void
             insert into class_logs (school_id, id, group_id, meeting_id, "on", body, made_at, made_by, students, taught)
             select x.school_id, x.id, x.group_id, x.meeting, x.on, json_build_object('format', 'gorvan.log/1', 'id', x.id, 'meeting', x.meeting, 'on', x.on, 'made_at', to_char(x.starts_at, 'YYYY-MM-DD"T"HH24:MI:SS"Z"'),
                    'minutes', 75, 'present', x.there, 'did', json_build_array(
+                     json_build_object('what', 'focus', 'principles', json_build_array((select p.id from principles p where p.ordinal = 1 + mod(extract(doy from x.on)::int / 7, 10))), 'minutes', 8),
                      json_build_object('what', 'reviewed', 'form', x.form_id, 'entries', x.reviewed, 'minutes', 12, 'passes', 3),
                      json_build_object('what', 'taught', 'form', x.form_id, 'entries', x.taught, 'minutes', 22))),
                    x.starts_at + interval '2 hours', ?, x.there, (select array_agg(x.form_id || '/' || e) from unnest(x.taught) e)
@@ -178,6 +182,8 @@ function measured(Browser $browser, User $owner): array
     $screens = [
         'session' => '/api/session', 'Today' => '/api/today', 'class' => "/api/meetings/{$asked['meeting']}", 'group' => "/api/groups/{$asked['group']}",
         'group of 120' => "/api/groups/{$asked['crowd']}", 'terms' => '/api/terms', 'term' => "/api/terms/{$asked['term']}", 'form' => "/api/forms/{$asked['form']}",
+        'principles' => "/api/groups/{$asked['group']}/principles", 'students' => '/api/students', 'student' => "/api/students/{$asked['students'][0]}",
+        'line' => "/api/students/{$asked['students'][0]}/line?group={$asked['group']}",
     ];
     $seconds = [];
     for ($round = -3; $round < ROUNDS; $round++) {

@@ -14,3 +14,6 @@ globalThis.ResizeObserver = class {
     return undefined;
   }
 };
+
+/** Nor has it a pointer that could be held: a toast asks whether it has one when it is let go. */
+Element.prototype.hasPointerCapture = () => false;
