@@ -286,10 +286,10 @@ test('gorvan:focus prints the focus of each meeting, with what it was chosen by'
     expect($exit)->toBe(0)->and($err)->toContain('mood')
         ->and(array_column($told['meetings'], 'on'))->toBe(['2026-01-07', '2026-01-14'])
         ->and(array_keys($told['meetings'][0]['focus'][0]))->toBe(['principle', 'new', 'mean', 'bite', 'why'])
-        ->and($told['meetings'][0]['focus'][0])->toMatchArray(['principle' => 'a', 'new' => true, 'mean' => 0, 'why' => 'new: the first of the set'])
+        ->and($told['meetings'][0]['focus'][0])->toMatchArray(['principle' => 'a', 'new' => true, 'mean' => 0, 'why' => 'new: what the set begins with'])
         ->and($told['meetings'][0]['focus'][0]['bite'])->toEqualWithDelta(0.5 + 0.5 * 2 / 6, 1e-12);
     [$exit, $table] = artisan(['gorvan:focus', 'given.txt'], json_encode($problem));
-    expect($exit)->toBe(0)->and($table)->toContain('new: the first of the set');
+    expect($exit)->toBe(0)->and($table)->toContain('new: what the set begins with');
 });
 
 test('a focus file that cannot be is one line that names its place, and exit 2', function (array $change, string $says) {

@@ -177,7 +177,7 @@ test('a class that worked on a focus leaves it in everybody’s memory, and the 
     // Another set begins anew, whatever was worked on before.
     $other = ($this->take)('eight-keepings');
     $this->putJson("/api/groups/{$this->group->id}/principles", ['set' => $other['id'], 'focuses' => 1])->assertNoContent();
-    expect($focus())->isNew->toBeTrue()->and(App\Words::of(Message::read(JsonNode::of((object) ['code' => $focus()['why']['code'], 'with' => (object) $focus()['why']['with']]))))->toBe('new: the first of the set');
+    expect($focus())->isNew->toBeTrue()->and(App\Words::of(Message::read(JsonNode::of((object) ['code' => $focus()['why']['code'], 'with' => (object) $focus()['why']['with']]))))->toBe('new: what the set begins with');
 });
 
 test('a class that was logged without a network keeps its focus when the group has another set by then', function () {

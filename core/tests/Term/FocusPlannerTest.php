@@ -63,7 +63,7 @@ test('a focus by hand is kept, counted as worked on, and left to the plan once i
 test('the reason says what speaks for a focus, and where tonight shows it most', function () {
     $form = Sample::form([['number' => 31], ['number' => 32]]);
     $laid = focuses(['bites' => ['c' => new Bites([new Bite('p1', 'a', 2), new Bite('p1', 'b', 2)])], 'forms' => ['c' => $form]]);
-    expect(Said::of($laid[0][0]->why))->toBe('new: the first of the set; tonight 31 to 32 show it most')
+    expect(Said::of($laid[0][0]->why))->toBe('new: what the set begins with; tonight 31 to 32 show it most')
         ->and(Said::of($laid[1][0]->why))->toMatch('/^without it the class would be down to \d\d % by the next meeting; tonight 31 to 32 show it most$/')
         ->and(Said::of($laid[2][0]->why))->toBe('new, after 2 meetings on P1');
 });
