@@ -7,6 +7,7 @@ import { principleSetsQuery, queryClient, readAgain } from '../../api/queries';
 import { Button, RefusalLine, TextField } from '../../kit/controls';
 import { Notice } from '../../kit/Notice';
 import { Asked, Heading, Listing, Page } from '../../kit/page';
+import { StarterList } from '../../kit/StarterList';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
 import { sentence } from '../../messages/say';
@@ -113,33 +114,16 @@ export function PrinciplesPlace() {
           </ul>
         </Notice>
       ) : null}
-      {starters.length === 0 ? null : (
-        <section className="max-w-5xl">
-          <Heading aside={t('principles.startersHint')}>{t('principles.startersTitle')}</Heading>
-          <ul className="m-0 list-none p-0">
-            {starters.map((starter) => (
-              <li
-                key={starter.title}
-                className="flex flex-wrap items-start justify-between gap-x-8 gap-y-2 border-b border-line py-3"
-              >
-                <div className="max-w-2xl min-w-64 grow basis-80">
-                  <h3 className="text-lg">{starter.title}</h3>
-                  <p className="text-sm text-soft">{starter.about}</p>
-                </div>
-                <Button
-                  disabled={making.isBusy}
-                  aria-label={`${t('principles.take')}: ${starter.title}`}
-                  onClick={() => {
-                    making.make({ text: starter.text });
-                  }}
-                >
-                  {t('principles.take')}
-                </Button>
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
+      <StarterList
+        title={t('principles.startersTitle')}
+        hint={t('principles.startersHint')}
+        use={t('principles.take')}
+        of={starters}
+        isBusy={making.isBusy}
+        onUse={(text) => {
+          making.make({ text });
+        }}
+      />
       <section className="max-w-3xl">
         <Heading aside={t('principles.importHint')}>{t('principles.importTitle')}</Heading>
         <div className="flex flex-wrap items-end gap-3">
