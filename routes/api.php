@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\BookController;
 use App\Http\Controllers\CalendarController;
+use App\Http\Controllers\CareController;
 use App\Http\Controllers\ClassController;
 use App\Http\Controllers\FormController;
 use App\Http\Controllers\FormFileController;
@@ -12,6 +13,7 @@ use App\Http\Controllers\MeetingController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\PrincipleController;
 use App\Http\Controllers\RunController;
+use App\Http\Controllers\SchoolController;
 use App\Http\Controllers\ScoreController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\StudentController;
@@ -81,6 +83,22 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::get('students/{student}/line', [StudentController::class, 'line'])->can('read', 'student');
     Route::get('students/{student}/curve', [StudentController::class, 'curve'])->can('read', 'student');
     Route::patch('students/{student}', [StudentController::class, 'rename'])->can('plan', 'student');
+
+    Route::put('students/{student}/pause', [StudentController::class, 'pause'])->can('plan', 'student');
+    Route::put('students/{student}/list', [StudentController::class, 'onList'])->can('plan', 'student');
+    Route::post('students/{student}/joined', [StudentController::class, 'join'])->can('plan', 'student');
+    Route::post('students/{student}/apart', [StudentController::class, 'apart'])->can('plan', 'student');
+    Route::get('students/{student}/considerations', [CareController::class, 'index'])->can('see-considerations', 'student');
+    Route::put('students/{student}/considerations/{consideration}', [CareController::class, 'keep'])->can('see-considerations', 'student');
+    Route::delete('students/{student}/considerations/{consideration}', [CareController::class, 'remove'])->can('see-considerations', 'student');
+    Route::get('meetings/{meeting}/care', [CareController::class, 'reasons'])->can('see-considerations', 'meeting');
+
+    Route::get('school/warm-ups', [SchoolController::class, 'warmUps'])->can('read');
+    Route::put('school/warm-ups', [SchoolController::class, 'saveWarmUps'])->can('edit-forms');
+    Route::get('school/forecast', [SchoolController::class, 'forecast'])->can('read');
+    Route::get('school/forecast/change', [SchoolController::class, 'change'])->can('read');
+    Route::put('school/forecast/factor', [SchoolController::class, 'adopt'])->can('run-school');
+    Route::put('groups/{group}/room', [GroupController::class, 'room'])->can('plan', 'group');
 
     Route::get('terms', [TermController::class, 'index'])->can('read');
     Route::post('terms/preview', [TermController::class, 'preview'])->can('plan');

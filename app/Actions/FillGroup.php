@@ -52,6 +52,8 @@ final class FillGroup
     /** @return bool whether they were not in it already */
     public function join(Group $group, Student $student, string $on): bool
     {
+        Student::whereKey($student->id)->whereNotNull('off_list_at')->update(['off_list_at' => null]);
+        GroupMember::where('group_id', $group->id)->where('student_id', $student->id)->where('is_paused', true)->update(['is_paused' => false]);
         if (GroupMember::where('group_id', $group->id)->where('student_id', $student->id)->whereNull('left_on')->exists()) {
             return false;
         }
@@ -69,7 +71,7 @@ final class FillGroup
     {
         $plain = array_values(array_unique(array_map(mb_strtolower(...), $names)));
         /** @var \Illuminate\Database\Eloquent\Collection<int, Student> $there */
-        $there = $plain === [] ? Student::query()->whereRaw('false')->get() : Student::with('groups')->whereIn(DB::raw('lower(name)'), $plain)->orderBy('name')->get();
+        $there = $plain === [] ? Student::query()->whereRaw('false')->get() : Student::with('groups')->whereNull('same_as')->whereIn(DB::raw('lower(name)'), $plain)->orderBy('name')->get();
         $known = [];
         foreach (array_unique($names) as $name) {
             $students = [];
@@ -89,6 +91,6 @@ final class FillGroup
 
     private function known(string $id): Student
     {
-        return Student::find($id) ?? throw Refused::because(Message::of('students.not_here'), 'same');
+        return Student::whereNull('same_as')->find($id) ?? throw Refused::because(Message::of('students.not_here'), 'same');
     }
 }

@@ -11,9 +11,10 @@ use App\Models\Student;
 use App\Record\FactSource;
 use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Standing\Calibration;
+use Gorvan\Core\Standing\ForecastTest;
 use Gorvan\Core\Term\ExpectedStudent;
 
-/** Keeps, for each student of a group, how far forecasts of them can be trusted by what their marks have shown. */
+/** Keeps, for each student of a group, what their marks have said of the forecasts, and how far forecasts can be trusted by that. */
 final class MeasureTrust
 {
     public function __construct(private readonly CurrentSchool $school, private readonly FactSource $facts)
@@ -22,12 +23,20 @@ final class MeasureTrust
 
     public function __invoke(Group $group): void
     {
-        $students = array_values($group->students()->pluck('students.id')->all());
+        $this->of(array_values($group->students()->pluck('students.id')->all()));
+    }
+
+    /** @param  list<string>  $students */
+    public function of(array $students): void
+    {
         $facts = $students === [] ? [] : $this->facts->of($students, null, Day::number($this->school->today()));
         $sided = array_fill_keys(Entry::where('sided', true)->pluck('id')->all(), true);
         foreach ($facts as $student => $own) {
-            $tests = Calibration::of($own, static fn (string $key): bool => isset($sided[$key]));
-            Student::whereKey($student)->update(['trust' => $tests->tests === 0 ? null : ExpectedStudent::trustBy($tests->observed, $tests->predicted)]);
+            $tests = Calibration::of($own, static fn (string $key): bool => isset($sided[$key]), $this->school->get()->memory());
+            Student::whereKey($student)->update([
+                'trust' => $tests->tests === 0 ? null : ExpectedStudent::trustBy($tests->observed, $tests->predicted),
+                'forecasts' => json_encode(array_map(static fn (ForecastTest $test): array => [$test->observed, $test->ages], $tests->each), JSON_THROW_ON_ERROR),
+            ]);
         }
     }
 }

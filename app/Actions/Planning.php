@@ -10,18 +10,19 @@ use Gorvan\Core\Term\CourseOutset;
 use Gorvan\Core\Term\FocusOutset;
 use Gorvan\Core\Term\TermMeeting;
 use Gorvan\Core\Term\TermRequest;
+use Gorvan\Core\Term\WarmUpOutset;
 
 /** What a plan of a term is computed from: where its courses stand, and the term, as it is or as it is being changed. */
 final readonly class Planning
 {
     /** @param  non-empty-list<CourseOutset>  $courses */
-    public function __construct(public string $seed, public array $courses, public TermDraft $draft, public ?FocusOutset $focus = null)
+    public function __construct(public string $seed, public array $courses, public TermDraft $draft, public ?FocusOutset $focus = null, public ?WarmUpOutset $warmUps = null)
     {
     }
 
     public function of(TermDraft $draft): self
     {
-        return new self($this->seed, $this->courses, $draft, $this->focus);
+        return new self($this->seed, $this->courses, $draft, $this->focus, $this->warmUps);
     }
 
     /** @param  callable(DraftMeeting): bool|null  $isOpen  which are planned; those that are still to come, unless said */
@@ -33,7 +34,7 @@ final readonly class Planning
             $meetings[] = new TermMeeting($meeting->on, $meeting->minutes, $isOpen === null ? $meeting->isOpen : $isOpen($meeting), $meeting->pins, TermMeeting::keyOf($meeting->on, $meeting->at, ($taking[$at - 1]->on ?? null) === $meeting->on));
         }
 
-        return new TermRequest($this->seed, $meetings, $this->courses, $this->focus);
+        return new TermRequest($this->seed, $meetings, $this->courses, $this->focus, $this->warmUps);
     }
 
     /** @return list<string> the meetings of a request, in its order */

@@ -11,13 +11,13 @@ use App\Models\PlacedForm;
 use App\Models\Student;
 use App\Models\Term;
 use Gorvan\Core\Lesson\LessonCutter;
-use Gorvan\Core\Memory\MemoryModel;
 use Gorvan\Core\Memory\Tracks;
 use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Term\CourseHistory;
 use Gorvan\Core\Term\CourseOutset;
 use Gorvan\Core\Term\ExpectedStudent;
 use Gorvan\Core\Term\KnownEntry;
+use Gorvan\Core\Term\WarmUpOutset;
 use Illuminate\Support\Facades\DB;
 use LogicException;
 
@@ -32,7 +32,6 @@ final class ReadPlanning
         private readonly ReadTermDraft $draft,
         private readonly PacedCourse $paced,
         private readonly ReadFocus $focus,
-        private readonly MemoryModel $model = new MemoryModel,
     ) {
     }
 
@@ -47,7 +46,7 @@ final class ReadPlanning
             $courses[] = $this->course($term, $row, $forms[$row->id], $comes, $trust, $today);
         }
 
-        return new Planning($term->id, $courses === [] ? throw new LogicException("term $term->id has no course") : $courses, ($this->draft)($term), ($this->focus)($term->group, $forms, $comes, $trust));
+        return new Planning($term->id, $courses === [] ? throw new LogicException("term $term->id has no course") : $courses, ($this->draft)($term), ($this->focus)($term->group, $forms, $comes, $trust), new WarmUpOutset($this->school->get()->warmUps(), array_map(static fn (PlacedForm $form) => $form->form, $forms), $term->group->is_room_cold));
     }
 
     /**
@@ -74,6 +73,7 @@ final class ReadPlanning
             $history->inARow,
             $learned,
             $this->firstNext($term, $placed),
+            $this->school->get()->recall_factor ?? 1.0,
         );
     }
 
@@ -127,8 +127,8 @@ final class ReadPlanning
     private function attendance(string $group, string $today): array
     {
         $rows = DB::select(<<<'SQL'
-            select m.student_id, count(l.id) as meetings, count(l.id) filter (where m.student_id = any(l.students)) as present
-            from group_members m
+            select m.student_id, count(l.id) as meetings, count(l.id) filter (where l.students && (m.student_id || s.also)) as present
+            from group_members m join students s on s.school_id = m.school_id and s.id = m.student_id
             left join class_logs l on l.school_id = m.school_id and l.group_id = m.group_id and l.meeting_id is not null and l.on >= m.joined_on and l.on <= ?
                 and not exists (select from withdrawn w where w.school_id = l.school_id and w.id = l.id)
             where m.school_id = ? and m.group_id = ? and m.left_on is null
@@ -151,7 +151,7 @@ final class ReadPlanning
         $known = [];
         foreach ($tracks as $entry => $of) {
             $position = $placed->form->positionOf((string) $entry);
-            $weaker = KnownEntry::weakerOf($of, Day::number($today), $this->model);
+            $weaker = KnownEntry::weakerOf($of, Day::number($today), $this->school->get()->memory());
             if ($position !== null && $weaker !== null) {
                 $known[$position] = $weaker;
             }

@@ -9,7 +9,6 @@ use App\Models\PlacedForm;
 use App\Record\Checkpoints;
 use App\Record\EntryRows;
 use App\Record\FactSource;
-use Gorvan\Core\Memory\MemoryModel;
 use Gorvan\Core\Memory\Replay;
 use Gorvan\Core\Memory\Tracks;
 use Gorvan\Core\Reading\Day;
@@ -29,7 +28,6 @@ final class ReadStandings
         private readonly Checkpoints $checkpoints,
         private readonly EntryRows $entries,
         private readonly Replay $replay = new Replay,
-        private readonly MemoryModel $model = new MemoryModel,
     ) {
     }
 
@@ -43,8 +41,9 @@ final class ReadStandings
     {
         $day = Day::number($on);
         $standings = [];
+        $model = $this->school->get()->memory();
         foreach ($this->tracks($form, $students, $on, $only) as $student => $tracks) {
-            $standings[$student] = StudentStanding::of($form->form, $tracks, $day, $this->model);
+            $standings[$student] = StudentStanding::of($form->form, $tracks, $day, $model);
         }
 
         return $standings;

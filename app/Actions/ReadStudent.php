@@ -43,7 +43,7 @@ final class ReadStudent
             ->orderByDesc('on')->limit(self::MOST_CLASSES)->toBase()->pluck('on')->map(static fn (string $on): int => Day::number($on))->all();
         $days = array_values(array_unique([...array_reverse($days), Day::number($today)]));
 
-        return StudentLine::over($form->form, $this->of($student), static fn (string $key): ?string => $form->keyOf($key), $days);
+        return StudentLine::over($form->form, $this->of($student), static fn (string $key): ?string => $form->keyOf($key), $days, $this->school->get()->memory());
     }
 
     public function curve(Student $student, Entry $entry, ?Side $side): RecallCurve
@@ -51,7 +51,7 @@ final class ReadStudent
         $key = Subject::entry($entry->id)->key();
         $own = array_values(array_filter($this->of($student), static fn (Fact $fact): bool => $fact->subject?->key() === $key));
 
-        return RecallCurve::of($own, $side, Day::number($this->school->today()));
+        return RecallCurve::of($own, $side, Day::number($this->school->today()), $this->school->get()->memory());
     }
 
     /** @return list<Fact> that stand, up to today */

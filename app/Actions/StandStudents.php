@@ -8,6 +8,7 @@ use App\Models\CurrentSchool;
 use App\Models\Group;
 use App\Models\PlacedForm;
 use App\Models\Student;
+use Gorvan\Core\Memory\MemoryModel;
 use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Standing\StudentStanding;
 use Illuminate\Support\Facades\DB;
@@ -37,6 +38,22 @@ final class StandStudents
         return $all;
     }
 
+    /** How many movements hold today, over everyone and the forms of their groups, as a model reads recall. */
+    public function holding(MemoryModel $model): int
+    {
+        $day = Day::number($this->school->today());
+        $placed = [];
+        $holding = 0;
+        foreach (Group::with('form.entries', 'students')->get() as $group) {
+            $form = $placed[$group->form_id] ??= $group->form->placed();
+            foreach ($this->standings->tracks($form, array_values($group->students->pluck('id')->all()), $this->school->today()) as $tracks) {
+                $holding += count(StudentStanding::of($form->form, $tracks, $day, $model)->holding());
+            }
+        }
+
+        return $holding;
+    }
+
     /** @return array<string, string> the day of the last class each student came to */
     public function lastSeen(): array
     {
@@ -45,20 +62,21 @@ final class StandStudents
         // Almost everyone came within the year; only of the others are the years before looked through.
         $rows = DB::select(<<<SQL
             with recent as (
-                select student, max(l.on) as last from class_logs l cross join lateral unnest(l.students) as student
+                select coalesce(a.same_as, u.student) as student, max(l.on) as last from class_logs l cross join lateral unnest(l.students) as u(student)
+                left join students a on a.school_id = l.school_id and a.id = u.student and a.same_as is not null
                 where l.school_id = ? and l.on > ? and l.meeting_id is not null and not exists (select from withdrawn w where w.school_id = l.school_id and w.id = l.id)
-                group by student
+                group by 1
             )
-            select s.id, coalesce(r.last, (select max(l.on) from class_logs l where {$stands} and l.students @> array[s.id])) as last
+            select s.id, coalesce(r.last, (select max(l.on) from class_logs l where {$stands} and l.students && (s.id || s.also))) as last
             from students s left join recent r on r.student = s.id where s.school_id = ?
             SQL, [$this->school->id(), $since, $this->school->id()]);
 
         return array_filter(array_column($rows, 'last', 'id'));
     }
 
-    /** @return list<Student> by name */
+    /** @return list<Student> by name, those off the list too */
     public function everyone(): array
     {
-        return array_values(Student::query()->get()->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE)->all());
+        return array_values(Student::whereNull('same_as')->get()->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE)->all());
     }
 }

@@ -148,13 +148,14 @@ final class ClassPage
     {
         $rows = $students === [] ? [] : DB::select(<<<'SQL'
             select m.student_id, (
-                select count(*) from class_logs l where l.school_id = m.school_id and l.meeting_id is not null and l.students @> array[m.student_id] and l.on > m.last
+                select count(*) from class_logs l where l.school_id = m.school_id and l.meeting_id is not null and l.students && m.records and l.on > m.last
                     and not exists (select from withdrawn w where w.school_id = l.school_id and w.id = l.id)
             ) as came
             from (
-                select k.school_id, k.student_id, max(coalesce(k.on, k.received_at::date)) as last from marks k
-                where k.school_id = ? and k.student_id = any(?::uuid[]) and not exists (select from withdrawn w where w.school_id = k.school_id and w.id = k.id)
-                group by k.school_id, k.student_id
+                select s.school_id, s.id as student_id, s.id || s.also as records, max(coalesce(k.on, k.received_at::date)) as last
+                from students s join marks k on k.school_id = s.school_id and k.student_id = any(s.id || s.also)
+                where s.school_id = ? and s.id = any(?::uuid[]) and not exists (select from withdrawn w where w.school_id = k.school_id and w.id = k.id)
+                group by s.school_id, s.id
             ) m
             SQL, [$this->school->id(), '{'.implode(',', $students).'}']);
         $since = [];

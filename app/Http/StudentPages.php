@@ -19,13 +19,14 @@ use App\Http\Data\StudentGroupData;
 use App\Http\Data\StudentKeepings;
 use App\Http\Data\StudentKeepingsIn;
 use App\Http\Data\StudentMarkData;
+use App\Http\Data\StudentNameData;
 use App\Http\Data\StudentPageData;
+use App\Models\CurrentSchool;
 use App\Models\Group;
 use App\Models\GroupMember;
 use App\Models\LoggedClass;
 use App\Models\Mark;
 use App\Models\Student;
-use Gorvan\Core\Memory\MemoryModel;
 use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Standing\CatchUp;
 use Gorvan\Core\Standing\Fading;
@@ -45,7 +46,7 @@ final class StudentPages
         private readonly NextLesson $lesson,
         private readonly TaughtEntries $taught,
         private readonly GroupKeepings $keepings,
-        private readonly MemoryModel $model = new MemoryModel,
+        private readonly CurrentSchool $school,
     ) {
     }
 
@@ -56,22 +57,30 @@ final class StudentPages
         $groups = Group::with('form.entries', 'principles')->whereIn('id', $memberships->pluck('group_id'))->get()->keyBy('id');
         $current = $groups->only($memberships->whereNull('left_on')->pluck('group_id')->all());
 
+        $records = '{'.implode(',', $student->records()).'}';
+        $same = $student->same_as === null ? null : Student::find($student->same_as);
+
         return new StudentPageData(
             $student->id,
             $student->name,
             $on,
-            array_values($memberships->map(fn (GroupMember $one): StudentGroupData => $this->membership($one, $groups[$one->group_id]->name ?? ''))->all()),
+            array_values($memberships->map(fn (GroupMember $one): StudentGroupData => $this->membership($one, $groups[$one->group_id]->name ?? '', $records))->all()),
             array_values($current->map(fn (Group $group): StudentFormData => $this->form($student, $group, $on))->all()),
             array_values(array_filter($current->map(fn (Group $group): ?StudentKeepingsIn => $this->principles($student, $group, $on))->all())),
             $this->classes($student, array_values($memberships->pluck('group_id')->unique()->all())),
+            $memberships->contains('is_paused', true),
+            $student->off_list_at !== null,
+            array_values(Student::where('same_as', $student->id)->orderBy('name')->get()->map(StudentNameData::of(...))->all()),
+            $same === null ? null : StudentNameData::of($same),
         );
     }
 
-    private function membership(GroupMember $one, string $name): StudentGroupData
+    /** @param  string  $records  of the student, as PostgreSQL writes a list */
+    private function membership(GroupMember $one, string $name, string $records): StudentGroupData
     {
         $rows = LoggedClass::standing()->where('group_id', $one->group_id)->whereNotNull('meeting_id')->where('on', '>=', $one->joined_on)
             ->when($one->left_on !== null, static fn ($logs) => $logs->where('on', '<=', $one->left_on))->toBase()
-            ->selectRaw('count(*) as classes, count(*) filter (where students @> array[?::uuid]) as came', [$one->student_id])->first();
+            ->selectRaw('count(*) as classes, count(*) filter (where students && ?::uuid[]) as came', [$records])->first();
 
         return new StudentGroupData($one->group_id, $name, $one->joined_on, $one->left_on, (int) ($rows->came ?? 0), (int) ($rows->classes ?? 0));
     }
@@ -81,7 +90,8 @@ final class StudentPages
         $placed = $group->form->placed();
         $taught = $this->taught->by($group->id, $placed, $on);
         $tracks = $this->read->tracks($student, $placed, $on);
-        $standing = StudentStanding::of($placed->form, $tracks, Day::number($on), $this->model);
+        $model = $this->school->get()->memory();
+        $standing = StudentStanding::of($placed->form, $tracks, Day::number($on), $model);
         $next = ($this->lesson)($group, $placed);
         $recap = $placed->form->passageOf($next->recap ?? []);
         $review = $placed->form->positionsOf(array_merge([], ...array_map(static fn ($one): array => $one->entries, $next->review ?? [])));
@@ -91,7 +101,7 @@ final class StudentPages
             FormData::saved($group->form, $placed),
             StudentData::of($student, $standing, $taught, $recap),
             $taught,
-            array_map(static fn (Fading $one): FadingData => new FadingData($one->position, Day::text($one->day), $one->recall), array_slice(Fading::of($placed->form, $tracks, $standing, $this->model), 0, self::MOST_FADING)),
+            array_map(static fn (Fading $one): FadingData => new FadingData($one->position, Day::text($one->day), $one->recall), array_slice(Fading::of($placed->form, $tracks, $standing, $model), 0, self::MOST_FADING)),
             array_map(static fn (CatchUp $one): CatchUpData => CatchUpData::of($one, $standing), CatchUp::of($standing, $taught, $recap, $review)),
         );
     }
@@ -112,14 +122,14 @@ final class StudentPages
     {
         /** @var \Illuminate\Database\Eloquent\Collection<int, LoggedClass> $logs */
         $logs = LoggedClass::standing()->whereNotNull('meeting_id')
-            ->where(static fn ($any) => $any->whereIn('group_id', $groups)->orWhereRaw('students @> array[?::uuid]', [$student->id]))
+            ->where(static fn ($any) => $any->whereIn('group_id', $groups)->orWhereRaw('students && ?::uuid[]', ['{'.implode(',', $student->records()).'}']))
             ->orderByDesc('on')->orderByDesc('made_at')->limit(self::MOST_CLASSES)->get();
         $names = Group::whereIn('id', $logs->pluck('group_id'))->pluck('name', 'id');
         $marks = $this->marks($student, array_values($logs->pluck('meeting_id')->all()));
         $told = [];
         foreach ($logs as $row) {
             $log = $row->log();
-            $told[] = new StudentClassData((string) $row->meeting_id, $row->on, $names[$row->group_id] ?? '', in_array($student->id, $log->there(), true), $log->note, $marks[$row->meeting_id] ?? []);
+            $told[] = new StudentClassData((string) $row->meeting_id, $row->on, $names[$row->group_id] ?? '', array_intersect($student->records(), $log->there()) !== [], $log->note, $marks[$row->meeting_id] ?? []);
         }
 
         return $told;
@@ -131,7 +141,7 @@ final class StudentPages
      */
     private function marks(Student $student, array $meetings): array
     {
-        $rows = Mark::standing()->where('marks.student_id', $student->id)->whereIn('marks.meeting_id', $meetings)->orderBy('marks.at')->get();
+        $rows = Mark::standing()->whereIn('marks.student_id', $student->records())->whereIn('marks.meeting_id', $meetings)->orderBy('marks.at')->get();
         $titles = DB::table('entries')->where('school_id', $student->school_id)->whereIn('id', $rows->pluck('entry_id')->filter())->selectRaw("id, document->>'title' as title, document->>'number' as number")->get()->keyBy('id');
         $principles = DB::table('principles')->where('school_id', $student->school_id)->whereIn('id', $rows->pluck('principle_id')->filter())->pluck('title', 'id');
         $told = [];

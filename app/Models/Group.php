@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property Form $form
  * @property string|null $principle_set_id  of the principles it works on
  * @property int $focuses  principles a meeting
+ * @property bool $is_room_cold
  * @property PrincipleSet|null $principles
  * @property \Illuminate\Support\Carbon|null $pace_since  lessons that came in before do not teach its pace
  * @property \Illuminate\Database\Eloquent\Collection<int, Student> $students
@@ -32,7 +33,7 @@ final class Group extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['pace_since' => 'datetime', 'focuses' => 'integer'];
+        return ['pace_since' => 'datetime', 'focuses' => 'integer', 'is_room_cold' => 'boolean'];
     }
 
     /** @return BelongsTo<Form, $this> */

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Record\Checkpoints;
+use Gorvan\Core\Care\WarmUpList;
+use Gorvan\Core\Memory\MemoryModel;
+use Gorvan\Core\Reading\JsonNode;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -16,17 +19,23 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $name
  * @property string $timezone
  * @property bool $is_demo
+ * @property string|null $warm_ups  gorvan.warm_ups/1; null for those that come with the application
+ * @property int $warm_ups_version
+ * @property float|null $recall_factor  by which recall is read
  */
 final class School extends Model
 {
     use HasUuids;
+
+    /** What warms up a school that has not said anything. */
+    private const GENERIC = 'warm-ups/generic.json';
 
     protected $guarded = [];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['is_demo' => 'boolean'];
+        return ['is_demo' => 'boolean', 'warm_ups_version' => 'integer', 'recall_factor' => 'float'];
     }
 
     public static function booted(): void
@@ -37,6 +46,17 @@ final class School extends Model
                 app(CurrentSchool::class)->during($school, static fn () => app(Checkpoints::class)->discard());
             }
         });
+    }
+
+    public function warmUps(): WarmUpList
+    {
+        return WarmUpList::read(JsonNode::parse($this->warm_ups ?? (string) file_get_contents(database_path(self::GENERIC))));
+    }
+
+    /** How recall is read here: by the factor the school has adopted, if any. */
+    public function memory(): MemoryModel
+    {
+        return new MemoryModel($this->recall_factor ?? 1.0);
     }
 
     /** @return HasMany<User, $this> */

@@ -12,12 +12,34 @@ use Illuminate\Database\Eloquent\Relations\BelongsToMany;
  *
  * @property string $name
  * @property int $record_epoch  grows when a checkpoint of the record no longer holds
+ * @property \Illuminate\Support\Carbon|null $off_list_at
+ * @property string|null $same_as  who they are on record too
+ * @property string|null $joined  what making them one changed in the groups
+ * @property string $also  who else on record is this student, as PostgreSQL writes a list
  */
 final class Student extends Model
 {
     use BelongsToSchool;
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['off_list_at' => 'datetime'];
+    }
+
+    /** @return list<string> who else on record is this student */
+    public function others(): array
+    {
+        return array_values(array_filter(explode(',', trim($this->also, '{}')), static fn (string $one): bool => $one !== ''));
+    }
+
+    /** @return list<string> under which they stand on record */
+    public function records(): array
+    {
+        return [$this->id, ...$this->others()];
+    }
 
     /** @return BelongsToMany<Group, $this> those they are in now */
     public function groups(): BelongsToMany

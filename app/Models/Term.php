@@ -59,6 +59,12 @@ final class Term extends Model
         return $rows;
     }
 
+    /** @return array<string, \Gorvan\Core\Form\Form> the forms of its courses, by course */
+    public function forms(): array
+    {
+        return $this->courses()->with('form.entries')->get()->mapWithKeys(static fn (Course $one): array => [$one->id => $one->form->placed()->form])->all();
+    }
+
     /** @return HasMany<Meeting, $this> */
     public function meetings(): HasMany
     {

@@ -7,6 +7,7 @@ namespace App\Record;
 use App\Models\CurrentSchool;
 use App\Models\LoggedClass;
 use App\Models\Mark;
+use App\Models\Student;
 use DateTimeImmutable;
 use Gorvan\Core\Form\Side;
 use Gorvan\Core\Reading\Day;
@@ -35,29 +36,45 @@ final class FactSource
     public function of(array $students, ?int $after, int $until): array
     {
         $facts = array_fill_keys($students, []);
+        $owners = $this->owners($students);
+        $records = array_map(strval(...), array_keys($owners));
         $zone = $this->school->zone();
-        foreach ($this->marks($students, $after, $until) as $row) {
+        foreach ($this->marks($records, $after, $until) as $row) {
             $at = new DateTimeImmutable($row->at);
             $day = $row->on !== null ? Day::number($row->on) : Fact::dayFor(Day::of($at, $zone), Day::of(new DateTimeImmutable($row->received_at), $zone));
             if ($day <= $until && ($after === null || $day > $after)) {
-                $facts[$row->student_id][] = self::mark($row, $day, $at);
+                $facts[$owners[$row->student_id]][] = self::mark($row, $day, $at);
             }
         }
-        $logs = $this->logs($students, $after, $until);
+        $logs = $this->logs($records, $after, $until);
         $this->entries->load(array_merge([], ...array_map(static fn (ClassLog $log): array => array_values(array_filter(array_column($log->did, 'form'))), $logs)));
         foreach ($logs as $log) {
             $day = Day::number($log->on);
-            foreach (array_intersect($log->there(), $students) as $student) {
-                foreach ($log->contactsOf($student) as $at => $contact) {
+            foreach (array_intersect($log->there(), $records) as $record) {
+                $student = $owners[$record];
+                foreach ($log->contactsOf($record) as $at => $contact) {
                     $subject = $this->subject($contact);
                     if ($subject !== null) {
-                        $facts[$student][] = Fact::contact("$log->id/$at", $contact->kind, $subject, $day, $log->madeAt, $contact->side);
+                        $facts[$student][] = Fact::contact($record === $student ? "$log->id/$at" : "$log->id/$at/$record", $contact->kind, $subject, $day, $log->madeAt, $contact->side);
                     }
                 }
             }
         }
 
         return $facts;
+    }
+
+    /**
+     * Under which records students stand: their own, and those of people who turned out to be them.
+     *
+     * @param  list<string>  $students
+     * @return array<string, string> student by record
+     */
+    private function owners(array $students): array
+    {
+        $others = Student::whereIn('same_as', $students)->toBase()->pluck('same_as', 'id')->all();
+
+        return [...array_combine($students, $students), ...$others];
     }
 
     private static function mark(stdClass $row, int $day, DateTimeImmutable $at): Fact

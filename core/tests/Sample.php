@@ -43,7 +43,7 @@ final class Sample
                 ],
                 'states' => [['part' => 'hips', 'state' => 'open']],
                 'variants' => [['title' => 'Low', 'reason' => 'level', 'depth' => 'low', 'shown_only' => true, 'text' => 'Thigh level.', 'cautions' => [['for' => 'knee', 'do' => 'smaller']]]],
-                'strains' => ['deep_bend'], 'cautions' => [['for' => 'dizziness', 'do' => 'support', 'text' => 'A wall on the {R}.']],
+                'strains' => ['deep_bend'], 'joints' => ['wrist', 'neck'], 'cautions' => [['for' => 'dizziness', 'do' => 'support', 'text' => 'A wall on the {R}.']],
                 'checks' => ['the {L} heel comes down first'], 'errors' => [['wrong' => 'leaning', 'right' => 'upright']], 'drills' => ['Step and empty'],
                 'cues' => ["turn from the waist to the {L}\u{2013}slowly"],
             ],

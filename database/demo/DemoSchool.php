@@ -7,6 +7,7 @@ namespace Database\Demo;
 use App\Actions\ChoosePrinciples;
 use App\Actions\FillGroup;
 use App\Actions\FoundSchool;
+use App\Actions\KeepConsideration;
 use App\Actions\LayTerm;
 use App\Actions\LogClass;
 use App\Actions\NewCourse;
@@ -29,6 +30,9 @@ use App\Models\Term;
 use App\Models\User;
 use DateTimeImmutable;
 use DateTimeZone;
+use Gorvan\Core\Care\BodySide;
+use Gorvan\Core\Care\Consideration;
+use Gorvan\Core\Care\StudentConsideration;
 use Gorvan\Core\Form\EntryKind;
 use Gorvan\Core\Principle\Bite;
 use Gorvan\Core\Principle\Bites;
@@ -73,6 +77,15 @@ final class DemoSchool
         'Piers N.' => Profile::NeedsCues,
     ];
 
+    /** Invented notes: what, side, days since, days until, and what was said. */
+    private const CONSIDERATIONS = [
+        'Hartwin J.' => [['knee', 'left', 400, null, 'Old ski injury. No sinking below a high stool.']],
+        'Isaura K.' => [['dizziness', null, 60, null, 'Came on with new tablets. Sits down when it starts.']],
+        'Merrin D.' => [['recent_surgery', null, 20, 25, 'Back in class with leave of the clinic. Asks each evening.']],
+        'Elowen M.' => [['shoulder', 'right', 90, 40, null], ['knee', 'right', 500, -120, 'Over since the summer.']],
+        'Tancred G.' => [['balance', null, 300, null, 'Near the wall, please.']],
+    ];
+
     private const MORNING = [
         'Quillon H.' => Profile::Steady, 'Rosamund E.' => Profile::Quick, 'Sorrel C.' => Profile::Steady,
         'Tancred G.' => Profile::NeedsCues, 'Undine Y.' => Profile::Steady, 'Viola Q.' => Profile::AwayForAMonth,
@@ -92,6 +105,7 @@ final class DemoSchool
         private readonly LogClass $log,
         private readonly SavePrinciples $savePrinciples,
         private readonly ChoosePrinciples $choose,
+        private readonly KeepConsideration $consider,
     ) {
     }
 
@@ -147,6 +161,7 @@ final class DemoSchool
             $profiles = [];
             foreach (($this->fill)($group, array_keys($roster)) as $student) {
                 $profiles[$student->id] = $roster[$student->name];
+                $this->considerations($student, $next);
             }
             $term = ($this->lay)($group, self::season($next), [
                 'from' => $first->format('Y-m-d'),
@@ -239,6 +254,20 @@ final class DemoSchool
         }
 
         return $marks;
+    }
+
+    private function considerations(Student $student, DateTimeImmutable $today): void
+    {
+        foreach (self::CONSIDERATIONS[$student->name] ?? [] as [$what, $side, $since, $until, $note]) {
+            $noted = new StudentConsideration(
+                Consideration::from($what),
+                $side === null ? null : BodySide::from($side),
+                $today->modify("-$since days")->format('Y-m-d'),
+                $until === null ? null : $today->modify(sprintf('%+d days', $until))->format('Y-m-d'),
+                $note,
+            );
+            ($this->consider)($student, (string) Str::uuid(), $noted);
+        }
     }
 
     /** A set that ships, joined to a form by what its entries are: invented, as the form is. */

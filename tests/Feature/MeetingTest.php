@@ -149,5 +149,5 @@ test('what today answers is small: the form and everybody’s cells are asked fo
     $today = $this->getJson('/api/today')->assertOk();
     expect($today->json('meetings.0'))->toHaveKeys(['formId', 'courseId', 'readiness'])->not->toHaveKey('form')
         ->and($today->json('meetings.0.readiness'))->toBe(['ready' => 0, 'look' => 0, 'notYet' => 0, 'of' => 3])
-        ->and(strlen($today->getContent()))->toBeLessThan(6000);
+        ->and(strlen($today->getContent()))->toBeLessThan(7000);
 });

@@ -109,3 +109,74 @@ test('those who are here are put into pods, away ones left out, and who lacks so
     expect(array_merge(...array_map(fn (array $pod) => array_column($pod['students'], 'id'), $fewer['pods'])))->not->toContain($extra[0]);
     $this->getJson("$url?count=9")->assertUnprocessable();
 });
+
+test('who pauses is waited for by nobody, and comes back to the groups they were in', function () {
+    $names = fn () => array_column($this->getJson("/api/groups/{$this->group->id}")->json('students'), 'id');
+    $this->putJson("/api/students/$this->away/pause", ['isPaused' => true])->assertNoContent();
+    $this->putJson("/api/students/$this->away/pause", ['isPaused' => true])->assertNoContent(); // sent twice
+    expect($names())->not->toContain($this->away)
+        ->and($this->getJson("/api/students/$this->away")->json())->isPaused->toBeTrue()->forms->toBe([]);
+    $this->clockAt('2026-02-20T20:00:00+01:00');
+    $this->putJson("/api/students/$this->away/pause", ['isPaused' => false])->assertNoContent();
+    $page = $this->getJson("/api/students/$this->away")->json();
+    expect($names())->toContain($this->away)->and($page)->isPaused->toBeFalse()
+        ->and(array_column($page['groups'], 'leftOn', 'joinedOn'))->toBe(['2026-01-01' => '2026-01-20', '2026-02-20' => null]);
+});
+
+test('off the list a student is in no group and keeps the record; who has none was a mistake and goes', function () {
+    $mistake = $this->inside($this->user->school, fn () => Student::create(['name' => 'Typo'])->id);
+    foreach ([$mistake, $this->away] as $student) {
+        $this->putJson("/api/students/$student/list", ['isOff' => true])->assertNoContent();
+    }
+    $rows = collect($this->getJson('/api/students')->json())->keyBy('id');
+    expect($rows)->not->toHaveKey($mistake)->and($rows[$this->away])->isOffList->toBeTrue()->groups->toBe([]);
+    $this->putJson("/api/students/$this->away/list", ['isOff' => false])->assertNoContent();
+    expect($this->getJson("/api/students/$this->away")->json('isOffList'))->toBeFalse();
+    // Whoever joins a group is on the list again.
+    $this->putJson("/api/students/$this->away/list", ['isOff' => true])->assertNoContent();
+    $name = $this->inside($this->user->school, fn () => Student::findOrFail($this->away)->name);
+    $this->postJson("/api/groups/{$this->group->id}/students", ['students' => [$name], 'same' => [$name => $this->away]])->assertCreated();
+    expect($this->getJson("/api/students/$this->away")->json('isOffList'))->toBeFalse();
+});
+
+test('two who are one are read with the record of both, and apart again each has their own', function () {
+    $twin = $this->inside($this->user->school, fn () => Student::create(['name' => 'Twin'])->id);
+    $this->postJson("/api/groups/{$this->group->id}/students", ['students' => ['Twin'], 'same' => ['Twin' => $twin]])->assertCreated();
+    $this->putJson("/api/students/$twin/considerations/".Str::uuid(), ['what' => 'knee'])->assertNoContent();
+    $this->postJson("/api/meetings/{$this->meetings[2]->id}/marks", ['marks' => [$this->mark($twin, $this->entries[0], 'Flowing')]])->assertOk();
+    $this->clockAt('2026-01-24T20:00:00+01:00'); // what was noted is in a checkpoint by now
+    $cells = fn (string $student) => array_column($this->getJson("/api/students/$student")->assertOk()->json('forms.0.standing.cells') ?? [], 'support', 'position');
+    $own = $cells($this->away);
+    expect($own[1] ?? null)->toBeNull();
+    $this->postJson("/api/students/$this->away/joined", ['other' => $twin])->assertNoContent();
+    $this->postJson("/api/students/$this->away/joined", ['other' => $twin])->assertNoContent(); // sent twice
+    $page = $this->getJson("/api/students/$this->away")->json();
+    expect($cells($this->away)[1])->toBe('Flowing')
+        ->and($page['also'])->toBe([['id' => $twin, 'name' => 'Twin']])
+        ->and(array_column(collect($page['classes'])->firstWhere('on', $this->meetings[2]->on)['marks'] ?? [], 'level'))->toBe([])
+        ->and($this->getJson("/api/students/$twin")->json('sameAs.id'))->toBe($this->away)
+        ->and(collect($this->getJson('/api/students')->json())->pluck('id'))->not->toContain($twin)
+        ->and($this->getJson("/api/students/$this->away/considerations")->json())->toHaveCount(1)
+        ->and(array_column($this->getJson("/api/groups/{$this->group->id}")->json('students'), 'id'))->toContain($this->away)->not->toContain($twin);
+    // What arrives late of the other one is theirs too.
+    $this->postJson("/api/meetings/{$this->meetings[2]->id}/marks", ['marks' => [$this->mark($twin, $this->entries[1], 'Alone')]]);
+    $this->postJson("/api/students/$twin/apart")->assertNoContent();
+    $this->postJson("/api/students/$twin/apart")->assertNoContent();
+    expect($cells($this->away))->toBe($own)->and($cells($twin)[1])->toBe('Flowing')
+        ->and($this->getJson("/api/students/$twin/considerations")->json())->toHaveCount(1)
+        ->and($this->getJson("/api/students/$this->away/considerations")->json())->toBe([]);
+});
+
+test('two who were at one class are asked about before they are made one, nobody is two people twice, and a name that is one already is no other', function () {
+    [$one, $two, $three] = $this->students;
+    expect($this->said($this->postJson("/api/students/$one/joined", ['other' => $two])->assertConflict()))->toContain('at the same class');
+    $this->postJson("/api/students/$one/joined", ['other' => $two, 'isSure' => true])->assertNoContent();
+    $this->postJson("/api/students/$three/joined", ['other' => $one, 'isSure' => true])->assertUnprocessable();
+    $this->postJson("/api/students/$two/joined", ['other' => $three, 'isSure' => true])->assertUnprocessable();
+    $this->postJson("/api/students/$one/joined", ['other' => $one])->assertUnprocessable();
+    $this->postJson("/api/students/$one/joined", ['other' => (string) Str::uuid()])->assertUnprocessable();
+    $page = $this->getJson("/api/students/$one")->json();
+    // Both were at one class: that is one evening.
+    expect($page['groups'][0])->came->toBe(2)->classes->toBe(2);
+    expect(collect($this->getJson('/api/students')->json())->firstWhere('id', $one)['lastSeen'])->toBe($this->meetings[1]->on);
+});

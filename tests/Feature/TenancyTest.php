@@ -26,6 +26,8 @@ beforeEach(function () {
         app(App\Actions\RecordMarks::class)($meeting, [new App\Actions\NewMark($this->markId, $student, Entry::first()->id, Gorvan\Core\Record\Support::Alone, new DateTimeImmutable)], $this->other['user']);
         app(App\Actions\WithdrawFacts::class)([['id' => (string) Str::ulid(), 'of' => $this->markId, 'at' => new DateTimeImmutable]], $this->other['user']);
     });
+    $this->consideration = (string) Str::uuid();
+    $this->inside($this->other['user']->school, fn () => app(App\Actions\KeepConsideration::class)(Student::first(), $this->consideration, new Gorvan\Core\Care\StudentConsideration(Gorvan\Core\Care\Consideration::Knee)));
     $this->inside($this->other['user']->school, fn () => app(App\Actions\TakeAttendance::class)($meeting, [Student::first()->id => new App\Actions\Noted(true, new DateTimeImmutable)], $this->other['user']));
     $this->inside($this->other['user']->school, function () use ($meeting) {
         app(App\Actions\ChangeTerm::class)($meeting->term, [new Gorvan\Core\Term\Change\SetRoom($this->meetings($this->other['term'])[9]->id, 'Loft')], 0, $this->other['user']);
@@ -35,7 +37,7 @@ beforeEach(function () {
     $this->inside($this->other['user']->school, fn () => app(App\Actions\ReadStandings::class)(App\Models\Form::first()->placed(), [Student::first()->id], '2026-01-25'));
     $this->clockAt('2026-01-25T20:00:00+01:00');
     $this->inside($this->other['user']->school, fn () => app(App\Actions\ReadStandings::class)(App\Models\Form::first()->placed(), Student::pluck('id')->all(), '2026-01-25'));
-    $this->theirs = ['principleSet' => $this->set, 'form' => $this->other['form']->id, 'group' => $this->other['group']->id, 'term' => $this->other['term']->id, 'meeting' => $meeting->id, 'student' => $this->inside($this->other['user']->school, fn () => Student::first()->id),
+    $this->theirs = ['consideration' => $this->consideration, 'principleSet' => $this->set, 'form' => $this->other['form']->id, 'group' => $this->other['group']->id, 'term' => $this->other['term']->id, 'meeting' => $meeting->id, 'student' => $this->inside($this->other['user']->school, fn () => Student::first()->id),
         'change' => $this->inside($this->other['user']->school, fn () => App\Models\PlanChange::first()->id), 'course' => $this->inside($this->other['user']->school, fn () => App\Models\Course::first()->id), 'question' => $this->inside($this->other['user']->school, fn () => App\Models\PlanQuestion::first()->id)];
 });
 
@@ -47,7 +49,7 @@ function schoolTables(): array
 
 test('every table of a school shows a connection only that school’s rows, whatever the query forgets', function () {
     $tables = schoolTables();
-    expect(count($tables))->toBe(22);
+    expect(count($tables))->toBe(23);
     $ids = [$this->own['user']->school_id, $this->other['user']->school_id];
     foreach ($tables as $table) {
         foreach ([0, 1] as $who) {

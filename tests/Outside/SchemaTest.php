@@ -26,11 +26,11 @@ function changedForms(): array
         // What the lists of an entry hold, each right, wrong and lacking something.
         [['breath' => 'in', 'weight' => [5, 10], 'states' => [['part' => 'chest', 'state' => 'open']]]], [['breath' => 'up']], [['weight' => 101]], [['title' => 'P', 'states' => [['part' => 'chest']]]],
         [['title' => 'Low', 'reason' => 'level', 'depth' => 'low', 'shown_only' => true, 'cautions' => [['for' => 'knee', 'do' => 'smaller']]]], [['title' => 'Low', 'depth' => 'deep']], [['title' => 'Low', 'cautions' => [['for' => 'knee']]]],
-        [['for' => 'knee', 'do' => 'smaller', 'text' => 'x']], [['for' => 'toe', 'do' => 'smaller']], [['wrong' => 'a', 'right' => 'b']], [['wrong' => 'a']], ['deep_bend'], ['sigh'], ['line', 'line'],
+        [['for' => 'knee', 'do' => 'smaller', 'text' => 'x']], [['for' => 'toe', 'do' => 'smaller']], [['wrong' => 'a', 'right' => 'b']], [['wrong' => 'a']], ['deep_bend'], ['hip', 'neck'], ['sigh'], ['line', 'line'],
         [['nth' => 4, 'of' => 'sides', 'how' => 'toes out']], [['nth' => 0]], [['scheme' => 'Short', 'number' => '1']], [['scheme' => 'Short', 'number' => 1]], [['form' => 'Other', 'entry' => 'k']], [['name' => 'Short', 'announced' => 8]],
         [['part' => 'hips', 'state' => 'open', 'principle' => 'p']], [['code' => 'sides', 'entry' => 'a', 'reason' => 'r', 'grounds' => 'abc']], [['code' => 'luck', 'reason' => 'r', 'grounds' => 'abc']], 'both', 0.8];
     $cases = [];
-    foreach (['id', 'kind', 'number', 'booklet', 'title', 'aliases', 'side', 'start_side', 'one_sided', 'repetition', 'repetition_inferred', 'differs', 'numbers', 'same_in', 'phases', 'states', 'variants', 'strains', 'cautions', 'checks', 'errors', 'drills', 'cues', 'breaths', 'first_step', 'steps', 'footfall', 'weight_end', 'turn', 'travel', 'stance', 'one_leg', 'returns', 'mirrors', 'demand', 'rest', 'cut', 'unknown'] as $key) {
+    foreach (['id', 'kind', 'number', 'booklet', 'title', 'aliases', 'side', 'start_side', 'one_sided', 'repetition', 'repetition_inferred', 'differs', 'numbers', 'same_in', 'phases', 'states', 'variants', 'strains', 'joints', 'cautions', 'checks', 'errors', 'drills', 'cues', 'breaths', 'first_step', 'steps', 'footfall', 'weight_end', 'turn', 'travel', 'stance', 'one_leg', 'returns', 'mirrors', 'demand', 'rest', 'cut', 'unknown'] as $key) {
         foreach ($values as $at => $value) {
             $cases["entry.$key.$at"] = (object) ['format' => 'gorvan.form/1', 'title' => 'T', 'entries' => [(object) ['id' => 'a', 'kind' => 'movement', 'title' => 'A', $key => $value]]];
         }

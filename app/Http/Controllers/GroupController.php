@@ -8,6 +8,7 @@ use App\Actions\ChoosePrinciples;
 use App\Actions\FillGroup;
 use App\Actions\GroupKeepings;
 use App\Actions\GroupStandings;
+use App\Actions\MarkRoomCold;
 use App\Actions\MoveStudent;
 use App\Actions\NextLesson;
 use App\Actions\Refused;
@@ -178,6 +179,15 @@ final class GroupController extends Controller
         $given = $request->validate(['set' => ['present', 'nullable', 'uuid'], 'focuses' => ['required', 'integer', 'min:1', 'max:'.FocusChooser::MOST]]);
         $set = $given['set'] === null ? null : PrincipleSet::find($given['set']) ?? throw Refused::because(Message::of('principles.unknown'), 'set');
         $choose($group, $set, (int) $given['focuses']);
+
+        return response()->noContent();
+    }
+
+    #[Puts('/api/groups/{group}/room', 'markRoomCold', 'Marked', takes: ['isCold' => 'boolean'], status: 204)]
+    public function room(Request $request, Group $group, MarkRoomCold $mark): Response
+    {
+        $given = $request->validate(['isCold' => ['required', 'boolean']]);
+        $mark($group, (bool) $given['isCold']);
 
         return response()->noContent();
     }

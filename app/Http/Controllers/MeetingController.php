@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\GroupKeepings;
 use App\Actions\GroupStandings;
+use App\Actions\ReadCare;
 use App\Actions\TaughtEntries;
 use App\Http\Data\AttendanceData;
 use App\Http\Data\ComingData;
@@ -15,11 +16,13 @@ use App\Http\Data\MarkData;
 use App\Http\Data\MeetingData;
 use App\Http\Data\MeetingRow;
 use App\Http\Data\ReadinessData;
+use App\Http\Data\StudentCareData;
 use App\Http\Data\StudentData;
 use App\Http\Data\StudentKeepings;
 use App\Http\Data\TermSummary;
 use App\Http\Data\TodayData;
 use App\Http\Data\TonightData;
+use App\Http\Data\TonightWarmUps;
 use App\Http\Data\UnsaidData;
 use App\Http\OpenApi\Reads;
 use App\Http\Season;
@@ -54,6 +57,7 @@ final class MeetingController extends Controller
         private readonly GroupKeepings $keepings,
         private readonly TaughtEntries $taught,
         private readonly Season $season,
+        private readonly ReadCare $readCare,
     ) {
     }
 
@@ -91,6 +95,7 @@ final class MeetingController extends Controller
         $log = $meeting->standingLog();
         $taught = $this->season->taught([$meeting->id], $placed)[$meeting->id] ?? null;
         $row = MeetingRow::of($meeting, $placed->form, $course->id, $taught, $this->school, $this->others($courses));
+        $forms = [$course->id => $placed->form, ...$this->others($courses)];
         $recap = $placed->form->passageOf($meeting->planned()?->course($course->id)->recap ?? []);
         $given = $this->taught->by($term->group_id, $placed, $this->school->today());
         $guests = $meeting->guests($log);
@@ -115,6 +120,8 @@ final class MeetingController extends Controller
             room: $meeting->room ?? $term->room ?? $term->group->room,
             principles: GroupPrinciplesData::of($term->group),
             keepings: StudentKeepings::all(($this->keepings)($term->group, $this->school->today(), $guests)),
+            warmUps: $this->warmUps($meeting, $forms),
+            care: $this->care($meeting, $forms),
         ));
     }
 
@@ -142,6 +149,7 @@ final class MeetingController extends Controller
         $recap = $placed->form->passageOf($meeting->planned()?->course($course->id)->recap ?? []);
         $entries = array_map($placed->idAt(...), $recap?->positions() ?? []);
         $standings = ($this->standings)($term->group, $placed, $this->school->today(), null, $entries);
+        $forms = [$course->id => $placed->form, ...$this->others($courses)];
 
         return new TonightData(
             TermSummary::find($term->id),
@@ -154,7 +162,24 @@ final class MeetingController extends Controller
             Season::closures($term),
             self::named($courses),
             GroupPrinciplesData::of($term->group),
+            $this->warmUps($meeting, $forms),
+            $this->care($meeting, $forms),
         );
+    }
+
+    /** @param  array<string, \Gorvan\Core\Form\Form>  $forms  by course */
+    private function warmUps(Meeting $meeting, array $forms): TonightWarmUps
+    {
+        return TonightWarmUps::of($meeting->planned(), $forms, $this->school->get()->warmUps(), $meeting->term->group->is_room_cold);
+    }
+
+    /**
+     * @param  array<string, \Gorvan\Core\Form\Form>  $forms  by course
+     * @return list<StudentCareData>
+     */
+    private function care(Meeting $meeting, array $forms): array
+    {
+        return StudentCareData::all(($this->readCare)($meeting, $forms), $this->readCare->names($meeting), $forms, $this->school->get()->warmUps());
     }
 
     /**

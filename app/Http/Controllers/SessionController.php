@@ -14,6 +14,7 @@ use App\Http\OpenApi\Reads;
 use App\Http\OpenApi\Removes;
 use App\Models\School;
 use App\Models\User;
+use App\Policies\Abilities;
 use DateTimeImmutable;
 use DateTimeZone;
 use Gorvan\Core\Reading\Message;
@@ -77,7 +78,7 @@ final class SessionController extends Controller
         }
         $today = DateTimeImmutable::createFromInterface(now())->setTimezone(new DateTimeZone($user->school->timezone))->format('Y-m-d');
 
-        return new SessionData(false, new PersonData($user->id, $user->name, $user->email, $user->role->value), SchoolData::of($user->school, $today));
+        return new SessionData(false, new PersonData($user->id, $user->name, $user->email, $user->role->value, array_column(Abilities::of($user->role), 'value')), SchoolData::of($user->school, $today));
     }
 
     private function needsFounding(): bool

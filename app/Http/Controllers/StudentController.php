@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\JoinStudents;
+use App\Actions\KeepList;
+use App\Actions\PauseStudent;
 use App\Actions\ReadStudent;
 use App\Actions\Refused;
 use App\Actions\RenameStudent;
@@ -15,7 +18,9 @@ use App\Http\Data\RecallPointData;
 use App\Http\Data\StudentInGroup;
 use App\Http\Data\StudentPageData;
 use App\Http\Data\StudentRow;
+use App\Http\OpenApi\Makes;
 use App\Http\OpenApi\Patches;
+use App\Http\OpenApi\Puts;
 use App\Http\OpenApi\Reads;
 use App\Http\StudentPages;
 use App\Models\CurrentSchool;
@@ -48,7 +53,7 @@ final class StudentController extends Controller
         }
         $seen = $stand->lastSeen();
 
-        return new JsonResponse(array_map(static fn (Student $one): StudentRow => new StudentRow($one->id, $one->name, $seen[$one->id] ?? null, $in[$one->id] ?? []), $stand->everyone()));
+        return new JsonResponse(array_map(static fn (Student $one): StudentRow => new StudentRow($one->id, $one->name, $seen[$one->id] ?? null, $in[$one->id] ?? [], $one->off_list_at !== null), $stand->everyone()));
     }
 
     #[Reads('/api/students/{student}', 'student', 'A student', StudentPageData::class, query: ['on' => 'string'])]
@@ -92,6 +97,41 @@ final class StudentController extends Controller
     {
         $given = $request->validate(['name' => ['required', 'string', 'max:120'], 'isOther' => ['boolean']]);
         $rename($student, $given['name'], (bool) ($given['isOther'] ?? false));
+
+        return response()->noContent();
+    }
+
+    #[Puts('/api/students/{student}/pause', 'pauseStudent', 'Paused, or back', takes: ['isPaused' => 'boolean'], status: 204)]
+    public function pause(Request $request, Student $student, PauseStudent $pause): Response
+    {
+        $given = $request->validate(['isPaused' => ['required', 'boolean']]);
+        $pause($student, (bool) $given['isPaused']);
+
+        return response()->noContent();
+    }
+
+    #[Puts('/api/students/{student}/list', 'listStudent', 'Off the list, or on it', takes: ['isOff' => 'boolean'], status: 204)]
+    public function onList(Request $request, Student $student, KeepList $list): Response
+    {
+        $given = $request->validate(['isOff' => ['required', 'boolean']]);
+        $given['isOff'] ? $list->off($student) : $list->on($student);
+
+        return response()->noContent();
+    }
+
+    #[Makes('/api/students/{student}/joined', 'joinStudents', 'Made one', takes: ['other' => 'string', 'isSure?' => 'boolean'], status: 204, mayConflict: true)]
+    public function join(Request $request, Student $student, JoinStudents $people): Response
+    {
+        $given = $request->validate(['other' => ['required', 'uuid'], 'isSure' => ['boolean']]);
+        $people->together($student, Student::find($given['other']) ?? throw Refused::because(Message::of('students.not_here'), 'other'), (bool) ($given['isSure'] ?? false));
+
+        return response()->noContent();
+    }
+
+    #[Makes('/api/students/{student}/apart', 'takeApart', 'Two again', status: 204)]
+    public function apart(Student $student, JoinStudents $people): Response
+    {
+        $people->apart($student);
 
         return response()->noContent();
     }

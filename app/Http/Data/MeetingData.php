@@ -21,6 +21,7 @@ final readonly class MeetingData
      * @param  list<string>  $awayLast  names of members who were not at the class before
      * @param  list<StudentKeepings>  $keepings  how everyone stands in the group's principles
      * @param  list<string>  $newcomers  names of members who have joined since
+     * @param  list<StudentCareData>  $care  who needs what, by name; never why
      */
     public function __construct(
         #[OA\Property]
@@ -59,6 +60,10 @@ final readonly class MeetingData
         public ?GroupPrinciplesData $principles,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StudentKeepings::class))]
         public array $keepings,
+        #[OA\Property]
+        public TonightWarmUps $warmUps,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StudentCareData::class))]
+        public array $care,
     ) {
     }
 }

@@ -10,6 +10,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class PersonData
 {
+    /** @param  list<string>  $may  what they may do, by the names of the abilities */
     public function __construct(
         #[OA\Property]
         public string $id,
@@ -19,6 +20,8 @@ final readonly class PersonData
         public string $email,
         #[OA\Property]
         public string $role,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $may,
     ) {
     }
 }

@@ -15,6 +15,9 @@ final readonly class StudentPageData
      * @param  list<StudentGroupData>  $groups
      * @param  list<StudentKeepingsIn>  $principles
      * @param  list<StudentClassData>  $classes  the latest first
+     * @param  bool  $isPaused  away for a while, and comes back to the groups they were in
+     * @param  list<StudentNameData>  $also  who else on record is this student
+     * @param  StudentNameData|null  $sameAs  who this student turned out to be
      */
     public function __construct(
         #[OA\Property]
@@ -31,6 +34,14 @@ final readonly class StudentPageData
         public array $principles,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StudentClassData::class))]
         public array $classes,
+        #[OA\Property]
+        public bool $isPaused,
+        #[OA\Property]
+        public bool $isOffList,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StudentNameData::class))]
+        public array $also,
+        #[OA\Property]
+        public ?StudentNameData $sameAs,
     ) {
     }
 }

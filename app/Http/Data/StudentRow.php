@@ -22,6 +22,8 @@ final readonly class StudentRow
         public ?string $lastSeen,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StudentInGroup::class))]
         public array $groups,
+        #[OA\Property]
+        public bool $isOffList,
     ) {
     }
 }

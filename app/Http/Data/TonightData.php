@@ -15,6 +15,7 @@ final readonly class TonightData
      * @param  list<TickData>  $season
      * @param  list<ClosureData>  $closures
      * @param  list<CourseFormData>  $courses  in their order
+     * @param  list<StudentCareData>  $care  who needs what, by name; never why
      */
     public function __construct(
         #[OA\Property]
@@ -37,6 +38,10 @@ final readonly class TonightData
         public array $courses,
         #[OA\Property]
         public ?GroupPrinciplesData $principles,
+        #[OA\Property]
+        public TonightWarmUps $warmUps,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StudentCareData::class))]
+        public array $care,
     ) {
     }
 }

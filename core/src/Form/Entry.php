@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gorvan\Core\Form;
 
 use Gorvan\Core\Care\Caution;
+use Gorvan\Core\Care\Joint;
 use Gorvan\Core\Care\Strain;
 
 /**
@@ -28,6 +29,7 @@ final readonly class Entry
      * @param  list<Variant>  $variants
      * @param  list<Caution>  $cautions  for every way of doing it
      * @param  list<Strain>  $strains
+     * @param  list<Joint>  $joints  that it loads beside those of its strains
      * @param  list<string>  $checks  what an observer can see
      * @param  list<CommonError>  $errors
      * @param  list<string>  $drills  lead-up drills
@@ -68,6 +70,7 @@ final readonly class Entry
         public array $variants = [],
         public array $cautions = [],
         public array $strains = [],
+        public array $joints = [],
         public array $checks = [],
         public array $errors = [],
         public array $drills = [],

@@ -6,6 +6,7 @@ namespace Gorvan\Core\Form;
 
 use Closure;
 use Gorvan\Core\Care\Caution;
+use Gorvan\Core\Care\Joint;
 use Gorvan\Core\Care\Strain;
 use Gorvan\Core\Reading\Fields;
 use Gorvan\Core\Reading\JsonNode;
@@ -88,7 +89,7 @@ final readonly class EntryField
 
     private function isList(): bool
     {
-        return in_array($this->name, ['aliases', 'numbers', 'differs', 'same_in', 'phases', 'states', 'variants', 'strains', 'cautions', 'checks', 'errors', 'drills', 'cues'], true);
+        return in_array($this->name, ['aliases', 'numbers', 'differs', 'same_in', 'phases', 'states', 'variants', 'strains', 'joints', 'cautions', 'checks', 'errors', 'drills', 'cues'], true);
     }
 
     /** @return array<string, self> */
@@ -134,7 +135,8 @@ final readonly class EntryField
             self::field('phases', 'phases', $each(Phase::read(...)), self::parts(...), null, self::others(...), Phase::KEYS),
             self::field('states', 'states', $each(PostureState::read(...)), self::parts(...), keys: PostureState::KEYS),
             self::field('variants', 'variants', $each(Variant::read(...)), self::parts(...), null, self::others(...), Variant::KEYS),
-            self::field('strains', 'strains', $each($oneOf(Strain::class)), self::strains(...)),
+            self::field('strains', 'strains', $each($oneOf(Strain::class)), self::words(...)),
+            self::field('joints', 'joints', $each($oneOf(Joint::class)), self::words(...)),
             self::field('cautions', 'cautions', $each(Caution::read(...)), self::parts(...), null, self::cautions(...), Caution::KEYS),
             self::field('checks', 'checks', Fields::texts(...), null, CellKind::Lines, self::tokens(...)),
             self::field('errors', 'errors', $each(CommonError::read(...)), self::parts(...), null, self::others(...), CommonError::KEYS),
@@ -200,12 +202,12 @@ final readonly class EntryField
     }
 
     /**
-     * @param  list<Strain>  $strains
+     * @param  list<Strain|Joint>  $words
      * @return list<string>
      */
-    private static function strains(array $strains): array
+    private static function words(array $words): array
     {
-        return array_map(static fn (Strain $strain): string => $strain->value, $strains);
+        return array_map(static fn (Strain|Joint $word): string => $word->value, $words);
     }
 
     /**

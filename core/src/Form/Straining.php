@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Form;
 
+use Gorvan\Core\Care\Joint;
 use Gorvan\Core\Care\Strain;
 
 /**
@@ -35,5 +36,15 @@ final readonly class Straining
         }
 
         return $strains;
+    }
+
+    /**
+     * The joints an entry loads: those of its strains, and those it names.
+     *
+     * @return list<Joint>
+     */
+    public function joints(Entry $entry): array
+    {
+        return array_values(array_unique([...array_merge([], ...array_map(static fn (Strain $strain): array => $strain->joints(), $this->of($entry))), ...$entry->joints], SORT_REGULAR));
     }
 }

@@ -38,7 +38,8 @@ final readonly class MemoryModel
 
     private float $easyPull;
 
-    public function __construct()
+    /** @param  float  $reading  the school's factor k (engine 19): recall is read as R(t, k S), and no state changes by it */
+    public function __construct(private float $reading = 1.0)
     {
         $this->factor = 0.9 ** (-1.0 / self::W[20]) - 1.0;
         $this->growth = exp(self::W[8]);
@@ -56,6 +57,16 @@ final readonly class MemoryModel
         return (1.0 + $this->factor * $days / $stability) ** -self::W[20];
     }
 
+    /**
+     * What is said of recall after some days: R(t, k S), the model's own where the school has adopted no factor.
+     *
+     * @param  int  $days  whole days, 0 or more
+     */
+    public function read(int $days, float $stability): float
+    {
+        return (1.0 + $this->factor * $days / ($this->reading * $stability)) ** -self::W[20];
+    }
+
     /** The same by the time since the last contact in stabilities, t / S: what a forecast's factor stretches. */
     public function recallAt(float $age): float
     {
@@ -63,13 +74,13 @@ final readonly class MemoryModel
     }
 
     /**
-     * How many days after the last contact recall falls under a value, the inverse of {@see recall()}.
+     * How many days after the last contact recall falls under a value, the inverse of {@see read()}.
      *
      * @param  float  $recall  above 0, below 1
      */
     public function daysUntil(float $recall, float $stability): int
     {
-        return (int) floor($stability * ($recall ** (-1.0 / self::W[20]) - 1.0) / $this->factor) + 1;
+        return (int) floor($this->reading * $stability * ($recall ** (-1.0 / self::W[20]) - 1.0) / $this->factor) + 1;
     }
 
     /** The state after the first contact. */

@@ -114,7 +114,7 @@ final readonly class Replay
             if ($evidence === null) {
                 continue;
             }
-            $before = $state === null || $last === null ? null : $this->model->recall($day - $last, $state->stability);
+            $before = $state === null || $last === null ? null : $this->model->read($day - $last, $state->stability);
             $state = $state === null || $last === null ? $this->model->first($evidence) : $this->model->later($state, $day - $last, $evidence);
             $last = $day;
             yield new ReplayStep($day, $fact, $before, $state);

@@ -27,7 +27,7 @@ final readonly class Track
     /** The chance of doing it from memory on a day, null where there was no contact. */
     public function recallOn(int $day, MemoryModel $model): ?float
     {
-        return $this->state === null || $this->last === null ? null : $model->recall(max(0, $day - $this->last), $this->state->stability);
+        return $this->state === null || $this->last === null ? null : $model->read(max(0, $day - $this->last), $this->state->stability);
     }
 
     /** The same by the evidence of classes and marks alone. */

@@ -72,7 +72,7 @@ final readonly class Calibration
                 continue;
             }
             if ($state !== null && $last !== null && $fact->kind === FactKind::Mark) {
-                $tests[] = [$fact, [$model->recall($day - $last, $state->stability), ($day - $last) / $state->stability]];
+                $tests[] = [$fact, [$model->read($day - $last, $state->stability), ($day - $last) / $state->stability]];
             }
             $state = $state === null || $last === null ? $model->first($evidence) : $model->later($state, $day - $last, $evidence);
             $last = $day;

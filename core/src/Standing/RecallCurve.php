@@ -40,7 +40,7 @@ final readonly class RecallCurve
             $count = min(self::POINTS, $days);
             for ($point = 0; $point <= $count; $point++) {
                 $after = $count === 0 ? 0 : intdiv($days * $point, $count);
-                $points[$step->day + $after] = $model->recall($after, $step->state->stability);
+                $points[$step->day + $after] = $model->read($after, $step->state->stability);
             }
         }
         ksort($points);

@@ -19,17 +19,20 @@ final readonly class Reliability
 
     private const EDGE = 1e-9;
 
-    private const LEAST_FACTOR = 0.25;
+    public const LEAST_FACTOR = 0.25;
 
-    private const MOST_FACTOR = 4.0;
+    public const MOST_FACTOR = 4.0;
 
     private const FINE = 1e-3;
 
     /** Of each interval the golden section keeps this part. */
     private const GOLDEN = 0.6180339887498949;
 
-    /** @param  list<ReliabilityTenth>  $tenths  those in which something was predicted, the lowest first */
-    private function __construct(public int $tests, public array $tenths, public ?float $logLoss, public ?float $brier)
+    /**
+     * @param  list<ReliabilityTenth>  $tenths  those in which something was predicted, the lowest first
+     * @param  float|null  $predicted  and `observed`: means over all tests
+     */
+    private function __construct(public int $tests, public array $tenths, public ?float $logLoss, public ?float $brier, public ?float $predicted, public ?float $observed)
     {
     }
 
@@ -37,12 +40,14 @@ final readonly class Reliability
     public static function of(array $tests, float $factor = 1.0, MemoryModel $model = new MemoryModel): self
     {
         $groups = [];
-        $loss = $squares = 0.0;
+        $loss = $squares = $said = $seen = 0.0;
         foreach ($tests as $test) {
             $predicted = $test->predicted($model, $factor);
             $groups[min(self::TENTHS - 1, (int) floor(self::TENTHS * $predicted))][] = [$predicted, $test->observed];
             $loss += self::loss($predicted, $test->observed);
             $squares += ($predicted - $test->observed) ** 2;
+            $said += $predicted;
+            $seen += $test->observed;
         }
         ksort($groups);
         $count = count($tests);
@@ -52,6 +57,8 @@ final readonly class Reliability
             array_map(static fn (int $tenth, array $own): ReliabilityTenth => new ReliabilityTenth($tenth, count($own), array_sum(array_column($own, 0)) / count($own), array_sum(array_column($own, 1)) / count($own)), array_keys($groups), array_values($groups)),
             $count === 0 ? null : $loss / $count,
             $count === 0 ? null : $squares / $count,
+            $count === 0 ? null : $said / $count,
+            $count === 0 ? null : $seen / $count,
         );
     }
 

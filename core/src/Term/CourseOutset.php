@@ -18,6 +18,7 @@ final readonly class CourseOutset
      * @param  int  $inARow  lessons given since a meeting that brought nothing new
      * @param  list<int>  $learned  positions the group was taught before this course
      * @param  list<int>  $firstNext  positions the last class said to begin with
+     * @param  float  $reading  the school's factor by which recall is read (engine 19)
      */
     public function __construct(
         public Course $course,
@@ -29,6 +30,7 @@ final readonly class CourseOutset
         public int $inARow = 0,
         public array $learned = [],
         public array $firstNext = [],
+        public float $reading = 1.0,
     ) {
     }
 

@@ -83,17 +83,27 @@ final readonly class CoursePlan implements Written
     }
 
     /**
+     * What of it a box holds, each entry once; the recap leads into what is new.
+     *
+     * @return list<string>
+     */
+    public function inBox(Box $box): array
+    {
+        return array_values(array_unique(match ($box) {
+            Box::Review => array_merge([], ...array_map(static fn (PlannedReview $review): array => $review->entries, $this->review)),
+            Box::New => array_merge($this->recap, ...array_map(static fn (PlannedLesson $lesson): array => $lesson->entries, $this->lessons())),
+            Box::RunThrough => $this->runThrough,
+            default => [],
+        }));
+    }
+
+    /**
      * Every entry of it, whatever is done with it.
      *
      * @return list<string>
      */
     public function entries(): array
     {
-        return array_values(array_unique(array_merge(
-            $this->recap,
-            $this->runThrough,
-            ...array_map(static fn (PlannedLesson $lesson): array => $lesson->entries, $this->lessons()),
-            ...array_map(static fn (PlannedReview $review): array => $review->entries, $this->review),
-        )));
+        return array_values(array_unique([...$this->inBox(Box::New), ...$this->inBox(Box::RunThrough), ...$this->inBox(Box::Review)]));
     }
 }

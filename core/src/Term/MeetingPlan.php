@@ -100,6 +100,12 @@ final readonly class MeetingPlan
         return new self($this->on, $this->minutes, $this->kind, $this->boxes, $this->courses, $this->notes, $focus, $this->warmUp, $this->pins, $this->others);
     }
 
+    /** @param  list<string>  $warmUp */
+    public function withWarmUp(array $warmUp): self
+    {
+        return new self($this->on, $this->minutes, $this->kind, $this->boxes, $this->courses, $this->notes, $this->focus, $warmUp, $this->pins, $this->others);
+    }
+
     /** @return array<string, list<string>> every entry of it, by course */
     public function entries(): array
     {

@@ -34,6 +34,11 @@ final readonly class TermPlan
         return new self($meetings, $this->courses, $this->warnings, $this->reviews, $this->updates);
     }
 
+    public function withWarmUps(WarmUpOutset $outset, WarmUpPlanner $planner = new WarmUpPlanner): self
+    {
+        return new self(array_map(static fn (MeetingPlan $plan): MeetingPlan => $plan->withWarmUp($planner->choose($outset, $plan)), $this->meetings), $this->courses, $this->warnings, $this->reviews, $this->updates);
+    }
+
     /** Movements expected to be there at the end, over all courses: what a choice costs is counted in these. */
     public function expected(): float
     {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Term;
 
-use Gorvan\Core\Memory\MemoryModel;
 use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Term\Internal\CourseWalk;
 use Gorvan\Core\Term\Internal\MeetingPlanner;
@@ -18,10 +17,6 @@ use Gorvan\Core\Term\Internal\TermCalendar;
  */
 final readonly class TermPlanner
 {
-    public function __construct(private MemoryModel $model = new MemoryModel)
-    {
-    }
-
     /** @throws BoxesTooLong */
     public function plan(TermRequest $request): TermPlan
     {
@@ -33,12 +28,15 @@ final readonly class TermPlanner
         }
 
         $plan = $this->walk($request, $rounds)[0];
+        if ($request->warmUps !== null) {
+            $plan = $plan->withWarmUps($request->warmUps);
+        }
         if ($request->focus === null) {
             return $plan;
         }
         $entries = array_map(static fn (MeetingPlan $meeting): array => $meeting->entries(), $plan->meetings);
 
-        return $plan->withFocuses((new FocusPlanner($this->model))->lay($request->seed, $request->focus, $request->meetings, $entries));
+        return $plan->withFocuses((new FocusPlanner)->lay($request->seed, $request->focus, $request->meetings, $entries));
     }
 
     /**
@@ -70,7 +68,7 @@ final readonly class TermPlanner
     private function walk(TermRequest $request, array $rounds): array
     {
         $calendar = new TermCalendar($request->meetings);
-        $walks = array_map(fn (CourseOutset $outset, ?int $round): CourseWalk => new CourseWalk($request->seed, $outset, $round, $this->model), $request->courses, $rounds);
+        $walks = array_map(static fn (CourseOutset $outset, ?int $round): CourseWalk => new CourseWalk($request->seed, $outset, $round), $request->courses, $rounds);
         $planned = $reviews = $warnings = [];
         foreach ($request->meetings as $at => $meeting) {
             if ($meeting->isOpen) {

@@ -74,6 +74,7 @@ final readonly class MergeEntry implements FormEdit
             'states' => [...$first->states, ...$second->states],
             'variants' => [...$first->variants, ...$second->variants],
             'strains' => array_values(array_unique([...$first->strains, ...$second->strains], SORT_REGULAR)),
+            'joints' => array_values(array_unique([...$first->joints, ...$second->joints], SORT_REGULAR)),
             'cautions' => [...$first->cautions, ...$second->cautions],
             'checks' => [...$first->checks, ...$second->checks],
             'errors' => [...$first->errors, ...$second->errors],

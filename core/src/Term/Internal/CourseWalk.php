@@ -61,13 +61,13 @@ final class CourseWalk
     private readonly Evidence $ranThrough;
 
     /** @param  int|null  $firstRound  see {@see LessonQueue} */
-    public function __construct(string $seed, public readonly CourseOutset $outset, ?int $firstRound = null, MemoryModel $model = new MemoryModel)
+    public function __construct(string $seed, public readonly CourseOutset $outset, ?int $firstRound = null)
     {
         $this->taught = array_fill_keys(array_filter($outset->taught, $this->counts(...)), true);
         $this->queue = LessonQueue::of($outset, $firstRound);
         $this->inARow = $outset->inARow;
         $this->last = $outset->lastLesson;
-        $this->class = new SimulatedClass($seed, $outset->students, $model);
+        $this->class = new SimulatedClass($seed, $outset->students, new MemoryModel($outset->reading));
         $this->time = new RunTime($outset->course->form);
         $this->recaps = new RecapFinder($outset->course->form, $outset->cut->joins);
         $this->ranThrough = Evidence::ranThrough();

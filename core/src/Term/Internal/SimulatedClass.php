@@ -151,8 +151,8 @@ final class SimulatedClass
         $lasts = $this->lasts[$position] ?? [];
         $model = $this->model;
         $ahead = $next - $day;
-        $fromNothing = $model->recall($ahead, $this->firstPractised->stability);
-        $fromOther = $other === null ? 0.0 : $model->recall($ahead, $model->first($other)->stability);
+        $fromNothing = $model->read($ahead, $this->firstPractised->stability);
+        $fromOther = $other === null ? 0.0 : $model->read($ahead, $model->first($other)->stability);
         $sum = $with = $without = 0.0;
         $byStudent = [];
         $after = [];
@@ -173,13 +173,13 @@ final class SimulatedClass
             } elseif ($state === null) {
                 [$one, $none] = [$fromNothing, $fromOther];
             } elseif ($lasts[$at] >= $day) {
-                $one = $none = $model->recall($next - $lasts[$at], $state->stability);
+                $one = $none = $model->read($next - $lasts[$at], $state->stability);
             } else {
                 $after[$at] = $model->later($state, $day - $lasts[$at], $this->practice, $student->trust);
-                $one = $model->recall($ahead, $after[$at]->stability);
+                $one = $model->read($ahead, $after[$at]->stability);
                 $none = $other === null
-                    ? $model->recall($next - $lasts[$at], $state->stability)
-                    : $model->recall($ahead, $model->later($state, $day - $lasts[$at], $other, $student->trust)->stability);
+                    ? $model->read($next - $lasts[$at], $state->stability)
+                    : $model->read($ahead, $model->later($state, $day - $lasts[$at], $other, $student->trust)->stability);
                 $this->updates += $other === null ? 1 : 2;
             }
             [$before, $owner] = [$state, $student];
@@ -210,7 +210,7 @@ final class SimulatedClass
         $lasts = $this->lasts[$position] ?? [];
         foreach ($this->states[$position] ?? [] as $at => $state) {
             if ($state !== $before) {
-                [$before, $recall] = [$state, $this->model->recall(max(0, $day - $lasts[$at]), $state->stability)];
+                [$before, $recall] = [$state, $this->model->read(max(0, $day - $lasts[$at]), $state->stability)];
             }
             $sum += $recall;
         }
@@ -236,7 +236,7 @@ final class SimulatedClass
                 if ($state === null) {
                     continue 2;
                 }
-                $own += $this->model->recall(max(0, min($mostDays, $day - $this->lasts[$position][$at])), $state->stability);
+                $own += $this->model->read(max(0, min($mostDays, $day - $this->lasts[$position][$at])), $state->stability);
             }
             $met++;
             $sum += $own / count($positions);

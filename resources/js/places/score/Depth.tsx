@@ -7,11 +7,12 @@ import type { Refused } from './useScore';
 
 const BREATHS = ['in', 'out', 'pause', 'sound', 'free'] as const;
 const FOR = [
-  'knee', 'hip', 'ankle', 'shoulder', 'elbow', 'wrist', 'neck', 'lower_back', 'dizziness', 'balance', 'breath_or_heart', 'pregnancy', 'recent_surgery', 'other',
+  'knee', 'hip', 'ankle', 'shoulder', 'elbow', 'wrist', 'neck', 'lower_back', 'dizziness', 'balance', 'breath_or_heart', 'pregnancy', 'recent_surgery', 'first_time', 'other',
 ] as const; // prettier-ignore
 const DO = ['skip', 'smaller', 'support', 'path', 'seated'] as const;
 const REASONS = ['level', 'injury', 'small_room', 'first_time', 'seated', 'either_hand', 'other'] as const;
 const STRAINS = ['deep_bend', 'one_leg', 'neck_circle', 'fold', 'fast_turn'] as const;
+const JOINTS = ['ankle', 'knee', 'hip', 'lower_back', 'shoulder', 'elbow', 'wrist', 'neck'] as const;
 
 const cautions: readonly Field[] = [
   { key: 'for', kind: 'choice', options: FOR, isRequired: true },
@@ -141,7 +142,28 @@ export function Depth({ row, position, refused, rows, onEdit }: Props) {
       }}
     />
   );
-  const strains = (row.entry.strains ?? []) as string[];
+  const ticks = (key: 'strains' | 'joints', all: readonly string[], hint?: string) => {
+    const ticked = (row.entry[key] ?? []) as string[];
+    return (
+      <fieldset className="mt-1">
+        <legend className="text-sm font-medium">{name(key)}</legend>
+        {hint === undefined ? null : <p className="text-xs text-soft">{hint}</p>}
+        {all.map((one) => (
+          <Tick
+            key={one}
+            className="text-sm"
+            checked={ticked.includes(one)}
+            onTick={(isTicked) => {
+              const next = isTicked ? [...ticked, one] : ticked.filter((other) => other !== one);
+              set({ [key]: next.length > 0 ? next : null });
+            }}
+          >
+            {words[one]}
+          </Tick>
+        ))}
+      </fieldset>
+    );
+  };
   const has = (...keys: string[]) => keys.some((key) => row.entry[key] !== undefined);
 
   return (
@@ -160,25 +182,11 @@ export function Depth({ row, position, refused, rows, onEdit }: Props) {
         {list('errors')}
         {text('drills', true, t('score.aLine'))}
       </Share>
-      <Share title={t('score.shares.care')} isOpen={has('cautions', 'variants', 'strains')}>
-        <fieldset className="mt-1">
-          <legend className="text-sm font-medium">{name('strains')}</legend>
-          {STRAINS.map((strain) => (
-            <Tick
-              key={strain}
-              className="text-sm"
-              checked={strains.includes(strain)}
-              onTick={(isTicked) => {
-                const next = isTicked ? [...strains, strain] : strains.filter((one) => one !== strain);
-                set({ strains: next.length > 0 ? next : null });
-              }}
-            >
-              {words[strain]}
-            </Tick>
-          ))}
-        </fieldset>
+      <Share title={t('score.shares.care')} isOpen={has('cautions', 'variants', 'strains', 'joints')}>
+        {ticks('strains', STRAINS)}
         {list('cautions')}
         {list('variants')}
+        {ticks('joints', JOINTS, t('score.jointsHint'))}
         <p className="mt-2 text-xs text-soft">{t('plan.care')}</p>
       </Share>
       <Share title={t('score.shares.sides')} isOpen={has('differs')}>

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Consideration;
+use App\Models\Student;
+use Gorvan\Core\Care\StudentConsideration;
+use Gorvan\Core\Reading\Message;
+
+/** Notes something to plan around, under the id the page made, or says it anew. */
+final class KeepConsideration
+{
+    /** More than this of one person is a file, and belongs with a clinician. */
+    private const MOST = 30;
+
+    public function __invoke(Student $student, string $id, StudentConsideration $noted): void
+    {
+        $row = Consideration::find($id);
+        if ($row !== null && $row->student_id !== $student->id) {
+            throw Refused::conflict(Message::of('care.reused'), 'id');
+        }
+        if ($row === null && Consideration::where('student_id', $student->id)->count() >= self::MOST) {
+            throw Refused::because(Message::of('care.too_many', most: self::MOST), 'what');
+        }
+        $document = json_encode($noted->toData(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        $row === null
+            ? (new Consideration)->forceFill(['id' => $id, 'student_id' => $student->id, 'document' => $document])->save()
+            : $row->update(['document' => $document]);
+    }
+}

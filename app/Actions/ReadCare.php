@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Attendance;
+use App\Models\Consideration;
+use App\Models\CurrentSchool;
+use App\Models\Meeting;
+use Gorvan\Core\Care\Spared;
+use Gorvan\Core\Care\StudentConsideration;
+use Gorvan\Core\Form\Form;
+use Gorvan\Core\Term\MeetingCare;
+use Gorvan\Core\Term\StudentCare;
+
+/** Who needs what at a meeting: by what was noted of its students, and of this evening. */
+final class ReadCare
+{
+    public function __construct(private readonly CurrentSchool $school, private readonly MeetingCare $care)
+    {
+    }
+
+    /**
+     * @param  array<string, Form>  $forms  by course
+     * @return list<StudentCare> by name
+     */
+    public function __invoke(Meeting $meeting, array $forms): array
+    {
+        $plan = $meeting->planned();
+        $students = array_keys($this->names($meeting));
+        $noted = $this->noted($students);
+        $tonight = $meeting->attendances->keyBy('student_id');
+        $spared = [];
+        foreach ($students as $student) {
+            /** @var Attendance|null $is */
+            $is = $tonight[$student] ?? null;
+            $spared[$student] = Spared::on($meeting->on, $noted[$student] ?? [], $is->is_careful ?? false, $is->is_first_time ?? false);
+        }
+
+        return $plan === null ? [] : $this->care->of($plan, $forms, $this->school->get()->warmUps(), $spared);
+    }
+
+    /** @return array<string, string> everyone who belongs to the meeting, by id, in the order of their names */
+    public function names(Meeting $meeting): array
+    {
+        $group = $meeting->term->group;
+        $guests = $meeting->attendances->pluck('student_id')->diff($group->loadMissing('students')->students->pluck('id'))->all();
+
+        return $group->students->merge($guests === [] ? [] : \App\Models\Student::whereIn('id', $guests)->get())
+            ->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE)->pluck('name', 'id')->all();
+    }
+
+    /**
+     * @param  list<string>  $students
+     * @return array<string, list<StudentConsideration>> by student
+     */
+    public function noted(array $students): array
+    {
+        $noted = [];
+        foreach (Consideration::whereIn('student_id', $students)->orderBy('created_at')->orderBy('id')->get() as $row) {
+            $noted[$row->student_id][] = $row->noted();
+        }
+
+        return $noted;
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Group;
+use App\Models\Student;
+use Gorvan\Core\Standing\ForecastTest;
+
+/** What everyone's marks have said of the forecasts. */
+final class ReadForecasts
+{
+    /** Of so many students at once it is worked out, where nobody has yet. */
+    private const AT_ONCE = 50;
+
+    public function __construct(private readonly MeasureTrust $measure)
+    {
+    }
+
+    /** @return array<string, list<ForecastTest>> by student */
+    public function __invoke(): array
+    {
+        foreach (array_chunk(Student::whereNull('forecasts')->pluck('id')->all(), self::AT_ONCE) as $students) {
+            $this->measure->of($students);
+        }
+        $tests = [];
+        foreach (Student::whereNull('same_as')->toBase()->pluck('forecasts', 'id') as $student => $kept) {
+            /** @var list<array{float, non-empty-list<float>}> $own */
+            $own = json_decode($kept ?? '[]', true, 4, JSON_THROW_ON_ERROR);
+            foreach ($own as [$observed, $ages]) {
+                $tests[$student][] = new ForecastTest($observed, $ages);
+            }
+        }
+
+        return $tests;
+    }
+
+    /** @return list<array{Group, list<string>}> every group with who is in it now */
+    public function groups(): array
+    {
+        /** @var \Illuminate\Database\Eloquent\Collection<int, Group> $groups */
+        $groups = Group::with('students')->orderBy('name')->get();
+
+        return array_values($groups->map(static fn (Group $group): array => [$group, array_values($group->students->pluck('id')->all())])->all());
+    }
+}

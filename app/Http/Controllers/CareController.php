@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\KeepConsideration;
+use App\Actions\ReadCare;
+use App\Actions\Refused;
+use App\Http\Data\ConsiderationData;
+use App\Http\Data\StudentReasonsData;
+use App\Http\OpenApi\Puts;
+use App\Http\OpenApi\Reads;
+use App\Http\OpenApi\Removes;
+use App\Models\Consideration;
+use App\Models\CurrentSchool;
+use App\Models\Meeting;
+use App\Models\Student;
+use Gorvan\Core\Care\StudentConsideration;
+use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Reading\Message;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+
+/** What a teacher plans around, and why somebody does something otherwise tonight: for those who may know. */
+final class CareController extends Controller
+{
+    public function __construct(private readonly CurrentSchool $school)
+    {
+    }
+
+    #[Reads('/api/students/{student}/considerations', 'considerations', 'What is planned around', [ConsiderationData::class])]
+    public function index(Student $student): JsonResponse
+    {
+        $today = $this->school->today();
+
+        return new JsonResponse(Consideration::where('student_id', $student->id)->orderBy('created_at')->orderBy('id')->get()->map(static fn (Consideration $one): ConsiderationData => ConsiderationData::of($one, $today))->all());
+    }
+
+    #[Puts('/api/students/{student}/considerations/{consideration}', 'keepConsideration', 'Kept', takes: ['what' => 'string', 'side?' => 'enum:left,right|null', 'since?' => 'string|null', 'until?' => 'string|null', 'note?' => 'string|null'], status: 204, mayConflict: true)]
+    public function keep(Request $request, Student $student, string $consideration, KeepConsideration $keep): Response
+    {
+        if (! Str::isUuid($consideration)) {
+            throw Refused::because(Message::of('care.id'), 'id');
+        }
+        try {
+            $noted = StudentConsideration::read(JsonNode::parse($request->getContent()));
+        } catch (BadInput $e) {
+            throw $e->movedTo(str_replace('$.', '', $e->place)); // the fields of the page have no path
+        }
+        $keep($student, strtolower($consideration), $noted);
+
+        return response()->noContent();
+    }
+
+    #[Removes('/api/students/{student}/considerations/{consideration}', 'removeConsideration', 'Gone')]
+    public function remove(Student $student, string $consideration): Response
+    {
+        Str::isUuid($consideration) && Consideration::where('student_id', $student->id)->whereKey($consideration)->delete();
+
+        return response()->noContent();
+    }
+
+    #[Reads('/api/meetings/{meeting}/care', 'careReasons', 'Who is careful of what, and why', [StudentReasonsData::class])]
+    public function reasons(Meeting $meeting, ReadCare $care): JsonResponse
+    {
+        $forms = $meeting->term->forms();
+
+        return new JsonResponse(StudentReasonsData::all($care($meeting, $forms), $care->names($meeting), $forms, $this->school->get()->warmUps()));
+    }
+}
