@@ -81,6 +81,14 @@ const router = createBrowserRouter([
         path: 'students/:student',
         lazy: async () => ({ Component: (await import('./places/students/StudentPlace')).StudentPlace }),
       },
+      {
+        path: 'school',
+        lazy: async () => ({ Component: (await import('./places/school/WarmUpsPlace')).WarmUpsPlace }),
+      },
+      {
+        path: 'school/forecast',
+        lazy: async () => ({ Component: (await import('./places/school/ReliabilityPlace')).ReliabilityPlace }),
+      },
       { path: 'groups', Component: GroupsPlace },
       { path: 'groups/:group', Component: GroupPlace },
       {

@@ -14,6 +14,7 @@ import type {
   Score,
   Student,
   Term,
+  WarmUps,
 } from '../../resources/js/api/client';
 
 /** Small made-up data of the shapes the API answers with; each maker takes what is different. */
@@ -235,6 +236,8 @@ export function student(name: string, change: Partial<Student> = {}): Student {
   };
 }
 
+export const noWarmUps: WarmUps = { items: [], loaded: {}, isCold: false };
+
 export function page(change: Partial<MeetingPage> = {}): MeetingPage {
   const { term: summary, meetings, closures } = term();
   return {
@@ -256,6 +259,8 @@ export function page(change: Partial<MeetingPage> = {}): MeetingPage {
     principles: null,
     keepings: [],
     room: null,
+    warmUps: noWarmUps,
+    care: [],
     ...change,
   };
 }

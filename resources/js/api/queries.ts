@@ -70,6 +70,32 @@ export const recallCurveQuery = (student: string, entry: string) =>
     queryKey: ['recallCurve', student, entry],
     queryFn: () => ask(api.GET('/api/students/{student}/curve', { params: { path: { student }, query: { entry } } })),
   });
+/** What a teacher plans around: private, so nothing of it outlives the page that shows it. */
+export const considerationsQuery = (student: string) =>
+  queryOptions({
+    queryKey: ['considerations', student],
+    queryFn: () => ask(api.GET('/api/students/{student}/considerations', { params: { path: { student } } })),
+    staleTime: 0,
+    gcTime: 0,
+  });
+/** Why somebody does something otherwise tonight: as private. */
+export const careReasonsQuery = (meeting: string) =>
+  queryOptions({
+    queryKey: ['careReasons', meeting],
+    queryFn: () => ask(api.GET('/api/meetings/{meeting}/care', { params: { path: { meeting } } })),
+    staleTime: 0,
+    gcTime: 0,
+  });
+export const warmUpsQuery = queryOptions({ queryKey: ['warmUps'], queryFn: () => ask(api.GET('/api/school/warm-ups')) });
+/** Whether the forecasts were true. */
+export const reliabilityQuery = queryOptions({
+  queryKey: ['reliability'],
+  queryFn: () => ask(api.GET('/api/school/forecast')),
+});
+export const factorChangeQuery = queryOptions({
+  queryKey: ['factorChange'],
+  queryFn: () => ask(api.GET('/api/school/forecast/change')),
+});
 /** Where everyone in a group stands in its principles. */
 export const groupPrinciplesQuery = (group: string, on: string) =>
   queryOptions({
@@ -189,8 +215,36 @@ const touched = {
     'meeting',
     'class',
   ],
-  roster: ['group', 'groups', 'meeting', 'class', 'today', 'students', 'student', 'groupPrinciples'],
+  roster: [
+    'group',
+    'groups',
+    'meeting',
+    'class',
+    'today',
+    'students',
+    'student',
+    'studentLine',
+    'groupPrinciples',
+    'considerations',
+  ],
   term: ['terms', 'today', 'groups', 'group'],
+  /** What a student spares, and what an evening makes of it. */
+  care: ['considerations', 'careReasons', 'meeting', 'today'],
+  warmUps: ['warmUps', 'meeting', 'today', 'term', 'class'],
+  /** How recall is read. */
+  factor: [
+    'reliability',
+    'factorChange',
+    'students',
+    'student',
+    'studentLine',
+    'recallCurve',
+    'group',
+    'meeting',
+    'today',
+    'term',
+    'class',
+  ],
   /** A plan that was changed, as distinct from which terms there are. */
   plan: ['term', 'terms', 'changes', 'questions', 'today', 'meeting', 'class', 'group', 'groupPrinciples'],
 } as const;

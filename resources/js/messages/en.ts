@@ -8,6 +8,7 @@ import stop from './en/stop.json';
 import watch from './en/watch.json';
 import boxes from './en/boxes.json';
 import cards from './en/cards.json';
+import care from './en/care.json';
 import difference from './en/difference.json';
 import entry from './en/entry.json';
 import files from './en/files.json';
@@ -23,6 +24,7 @@ import keepingSeen from './en/keepingSeen.json';
 import plan from './en/plan.json';
 import principles from './en/principles.json';
 import recall from './en/recall.json';
+import school from './en/school.json';
 import score from './en/score.json';
 import students from './en/students.json';
 import support from './en/support.json';
@@ -43,6 +45,7 @@ export const en = {
   watch,
   boxes,
   cards,
+  care,
   difference,
   entry,
   files,
@@ -58,6 +61,7 @@ export const en = {
   plan,
   principles,
   recall,
+  school,
   score,
   students,
   support,

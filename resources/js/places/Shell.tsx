@@ -1,8 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { BookOpenText, Compass, Sun, UserRound, UsersRound } from 'lucide-react';
+import { BookOpenText, Compass, House, MoreHorizontal, Sun, UserRound, UsersRound } from 'lucide-react';
+import { DropdownMenu } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { NavLink, Outlet, useMatch } from 'react-router';
+import { Link, NavLink, Outlet, useLocation, useMatch } from 'react-router';
 import { api, ask, type Session } from '../api/client';
 import { closeOutbox, flush, openOutbox, waiting } from '../api/outbox';
 import { endSession, forgetAnswers } from '../api/kept';
@@ -16,13 +17,20 @@ import { NewVersion } from './NewVersion';
 import { OutboxLine } from './outbox/OutboxLine';
 import { useOutboxNews } from './useOutboxNews';
 
+/** On a narrow screen the bar has room for four; the others stand behind More. */
 const places = [
-  { to: '/', key: 'today', Icon: Sun },
-  { to: '/forms', key: 'forms', Icon: BookOpenText },
-  { to: '/principles', key: 'principles', Icon: Compass },
-  { to: '/groups', key: 'groups', Icon: UsersRound },
-  { to: '/students', key: 'students', Icon: UserRound },
+  { to: '/', key: 'today', Icon: Sun, isMore: false },
+  { to: '/forms', key: 'forms', Icon: BookOpenText, isMore: false },
+  { to: '/principles', key: 'principles', Icon: Compass, isMore: true },
+  { to: '/groups', key: 'groups', Icon: UsersRound, isMore: false },
+  { to: '/students', key: 'students', Icon: UserRound, isMore: false },
+  { to: '/school', key: 'school', Icon: House, isMore: true },
 ] as const;
+
+const placeLook = (isActive: boolean) =>
+  `flex min-h-14 w-full flex-col items-center justify-center gap-0.5 border-t-4 text-xs no-underline lg:min-h-11 lg:flex-row lg:justify-start lg:gap-3 lg:border-t-0 lg:border-l-4 lg:px-4 lg:text-base ${
+    isActive ? 'border-pine font-semibold text-ink' : 'border-transparent text-soft hover:text-ink'
+  }`;
 
 /** The rail or bar of places round whatever is open; or, for who is not signed in, the way in. */
 export function Shell() {
@@ -72,22 +80,15 @@ function Rooms({ session }: { session: Session }) {
       >
         <p className="mb-6 hidden px-5 font-serif text-2xl font-semibold lg:block">{t('app.name')}</p>
         <ul className="m-0 flex grow list-none p-0 lg:flex-col">
-          {places.map(({ to, key, Icon }) => (
-            <li key={to} className="grow lg:grow-0">
-              <NavLink
-                to={to}
-                end={to === '/'}
-                className={({ isActive }) =>
-                  `flex min-h-14 flex-col items-center justify-center gap-0.5 border-t-4 text-xs no-underline lg:min-h-11 lg:flex-row lg:justify-start lg:gap-3 lg:border-t-0 lg:border-l-4 lg:px-4 lg:text-base ${
-                    isActive ? 'border-pine font-semibold text-ink' : 'border-transparent text-soft hover:text-ink'
-                  }`
-                }
-              >
+          {places.map(({ to, key, Icon, isMore }) => (
+            <li key={to} className={isMore ? 'hidden lg:block' : 'grow lg:grow-0'}>
+              <NavLink to={to} end={to === '/'} className={({ isActive }) => placeLook(isActive)}>
                 <Icon size={20} strokeWidth={1.6} aria-hidden="true" />
                 {t(`places.${key}`)}
               </NavLink>
             </li>
           ))}
+          <MorePlaces />
         </ul>
         <div className="hidden px-5 text-sm lg:block">
           <p className="font-medium break-words">{session.school?.name}</p>
@@ -130,6 +131,44 @@ function Rooms({ session }: { session: Session }) {
         ))}
       </Dialog>
     </div>
+  );
+}
+
+/** The places a narrow bar has no room for. */
+function MorePlaces() {
+  const { t } = useTranslation();
+  const { pathname } = useLocation();
+  const more = places.filter((one) => one.isMore);
+  return (
+    <li className="grow lg:hidden">
+      <DropdownMenu.Root>
+        <DropdownMenu.Trigger className={placeLook(more.some(({ to }) => pathname.startsWith(to)))}>
+          <MoreHorizontal size={20} strokeWidth={1.6} aria-hidden="true" />
+          {t('places.more')}
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content
+            align="end"
+            sideOffset={6}
+            collisionPadding={8}
+            className="z-30 min-w-48 rounded border border-line bg-sheet py-1"
+            style={{ boxShadow: 'var(--float)' }}
+          >
+            {more.map(({ to, key, Icon }) => (
+              <DropdownMenu.Item key={to} asChild>
+                <Link
+                  to={to}
+                  className="flex min-h-14 items-center gap-3 px-4 no-underline outline-none data-highlighted:bg-river2"
+                >
+                  <Icon size={20} strokeWidth={1.6} aria-hidden="true" />
+                  {t(`places.${key}`)}
+                </Link>
+              </DropdownMenu.Item>
+            ))}
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+    </li>
   );
 }
 

@@ -5,7 +5,7 @@ import userEvent from '@testing-library/user-event';
 import type { ReactElement } from 'react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeAll, beforeEach, describe, expect, test, vi } from 'vitest';
-import { entry, form, meeting, page } from '../../../tests/pages/sample';
+import { entry, form, meeting, noWarmUps, page } from '../../../tests/pages/sample';
 import type { MeetingPage } from '../api/client';
 import { closeOutbox, flush, openOutbox, outbox, post, waiting } from '../api/outbox';
 import { device } from '../api/device';
@@ -255,7 +255,13 @@ describe('attendance', () => {
 
 describe('the plan', () => {
   test('says what is done in each box, with its reason, and always the care', () => {
-    show(<PlanList meeting={meeting({ notes: [{ code: 'No minute is left for review.', with: {} }] })} form={form()} />);
+    show(
+      <PlanList
+        warmUps={noWarmUps}
+        meeting={meeting({ notes: [{ code: 'No minute is left for review.', with: {} }] })}
+        form={form()}
+      />,
+    );
     expect(screen.getAllByRole('heading', { level: 2 }).map((one) => one.textContent)).toEqual([
       'Settle',
       'Warm-up',
@@ -277,6 +283,7 @@ describe('the plan', () => {
     });
     show(
       <PlanList
+        warmUps={noWarmUps}
         meeting={meeting({ lesson: { from: 1, to: 3 }, recap: null, review: [], runThrough: { from: 3, to: 3 } })}
         form={opened}
       />,

@@ -1,10 +1,12 @@
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import type { CueCard, Entry, Form, MeetingPage } from '../../api/client';
+import type { CareNeed, CueCard, Entry, Form, MeetingPage, StudentCare } from '../../api/client';
 import { useShownMeeting } from '../../api/useOutbox';
 import { entryCall, entryLine } from '../../kit/entryName';
+import { number } from '../../kit/format';
 import { sided } from '../../kit/sided';
 import { sentence } from '../../messages/say';
+import { BoxCare } from '../care/BoxCare';
 import { focusesOf, type ShownFocus } from '../meeting/focus';
 import { usePresence } from '../meeting/usePresence';
 import type { Run } from './run';
@@ -30,6 +32,11 @@ export function Movement({ page, form, run, step, card, following, isTurned, onT
   const [asksWhom, setAsksWhom] = useState(false);
   const focus = run.box === 'focus' ? focusesOf(page.meeting, page.principles) : [];
   const entry = step === undefined ? undefined : form?.entries[step.position - 1];
+  const needs = useCareHere(page).flatMap(({ name, needs: all }) =>
+    all
+      .filter((need) => need.box === run.box && need.courseId === step?.courseId && need.position === step.position)
+      .map((need) => ({ name, need })),
+  );
   return (
     <div className="flex min-h-0 flex-col overflow-y-auto px-3 py-1 sm:px-6">
       <div className="my-auto">
@@ -62,7 +69,11 @@ export function Movement({ page, form, run, step, card, following, isTurned, onT
         </p>
         {card === undefined ? (
           entry === undefined ? (
-            <FocusLarge focus={focus} />
+            run.box === 'warm_up' ? (
+              <WarmUpLarge page={page} />
+            ) : (
+              <FocusLarge focus={focus} />
+            )
           ) : (
             <p className="text-soft">{t('class.noCues')}</p>
           )
@@ -73,7 +84,7 @@ export function Movement({ page, form, run, step, card, following, isTurned, onT
                 <li key={cue}>{sided(cue, card)}</li>
               ))}
             </ul>
-            {card.cautions.length > 0 ? (
+            {card.cautions.length > 0 || needs.length > 0 ? (
               <button
                 type="button"
                 onClick={() => {
@@ -87,8 +98,8 @@ export function Movement({ page, form, run, step, card, following, isTurned, onT
                     {sided(sentence(caution), card)}
                   </span>
                 ))}
-                <span className="block text-base font-normal text-soft">
-                  {asksWhom ? <Concerned page={page} /> : t('class.whom')}
+                <span className="block text-[clamp(1rem,3vmin,1.5rem)] font-normal text-soft">
+                  {asksWhom ? <Concerned page={page} needs={needs} /> : t('class.whom')}
                 </span>
               </button>
             ) : null}
@@ -128,13 +139,76 @@ function FocusLarge({ focus }: { focus: ShownFocus[] }) {
   );
 }
 
+/** What those who are here do otherwise tonight. */
+function useCareHere(page: MeetingPage): StudentCare[] {
+  const { shown } = useShownMeeting(page);
+  const presence = usePresence(shown);
+  return page.care.filter((one) => presence.isHere(one.studentId));
+}
+
+/** What warms up, one after the other; who does it otherwise is told when somebody asks. */
+function WarmUpLarge({ page }: { page: MeetingPage }) {
+  const { t } = useTranslation();
+  const [asksWhom, setAsksWhom] = useState(false);
+  const care = useCareHere(page);
+  return (
+    <>
+      <ul className="m-0 list-none gap-x-12 p-0 text-[clamp(1.1rem,4vmin,2.2rem)] leading-snug md:columns-2">
+        {page.warmUps.items.map((one) => (
+          <li key={one.id} className="break-inside-avoid">
+            {one.title} <span className="text-soft">{t('school.warm.min', { minutes: number(one.minutes, 2) })}</span>
+          </li>
+        ))}
+      </ul>
+      {care.some((one) => one.needs.some((need) => need.box === 'warm_up')) ? (
+        <button
+          type="button"
+          aria-expanded={asksWhom}
+          onClick={() => {
+            setAsksWhom(!asksWhom);
+          }}
+          className="mt-2 min-h-14 border-l-8 border-persimmon bg-straw-soft px-4 py-2 text-left text-[clamp(1rem,3vmin,1.5rem)]"
+        >
+          {asksWhom ? <BoxCare care={care} box="warm_up" forms={{}} /> : t('class.whom')}
+        </button>
+      ) : null}
+    </>
+  );
+}
+
+interface ConcernedProps {
+  page: MeetingPage;
+  needs: { name: string; need: CareNeed }[];
+}
+
 /** Who must take care tonight. Their names show only when somebody asks: the class can read the tablet too. */
-function Concerned({ page }: { page: MeetingPage }) {
+function Concerned({ page, needs }: ConcernedProps) {
   const { t } = useTranslation();
   const { shown } = useShownMeeting(page);
   const presence = usePresence(shown);
+  const told = needs.map(({ name, need }) =>
+    t('care.floor.line', {
+      name,
+      what: [
+        ...need.do.map((one) => t(`care.floorDo.${one as 'skip'}`)),
+        ...need.variants.map((one) => `${one.title}: ${t(`care.floorDo.${one.do as 'skip'}`)}`),
+        ...(need.asks ? [t('care.floor.ask')] : []),
+      ].join(', '),
+    }),
+  );
   const names = shown.students
     .filter(({ id }) => presence.isHere(id) && (presence.of(id).isCareful || presence.of(id).isFirstTime))
     .map(({ name }) => name);
-  return names.length === 0 ? t('class.nobodyCareful') : t('class.careful', { names: names.join(', ') });
+  const careful =
+    names.length === 0 ? (told.length === 0 ? t('class.nobodyCareful') : '') : t('class.careful', { names: names.join(', ') });
+  return (
+    <>
+      {told.map((one) => (
+        <span key={one} className="block text-ink">
+          {one}
+        </span>
+      ))}
+      {careful}
+    </>
+  );
 }

@@ -14,6 +14,7 @@ import { Ribbon } from '../../pictures/Ribbon';
 import { SeasonLine } from '../../pictures/SeasonLine';
 import { Timeline } from '../../pictures/Timeline';
 import { fromPlan, toLog } from '../log/draft';
+import { CareHead } from '../care/CareHead';
 import { BeingPlanned } from '../terms/BeingPlanned';
 import { Attendance } from './Attendance';
 import { Marking } from './Marking';
@@ -38,6 +39,7 @@ function Class({ page, form, forms }: { page: MeetingPage; form: Form; forms: Re
   const { shown } = useShownMeeting(page);
   const { meeting, term } = shown;
   const presence = usePresence(shown);
+  const care = page.care.filter((one) => presence.isHere(one.studentId));
   const wanted = tabs.find((tab) => tab === search.get('on')) ?? 'plan';
   const isFuture = !meeting.isToday && !meeting.isPast;
   const isCancelled = meeting.state === 'cancelled';
@@ -97,7 +99,23 @@ function Class({ page, form, forms }: { page: MeetingPage; form: Form; forms: Re
           <Tabs.Content value="plan">
             <BeingPlanned term={term} />
             <Timeline meeting={meeting} />
-            <PlanList meeting={meeting} form={form} forms={forms} principles={page.principles} isLarge />
+            <CareHead
+              meeting={meeting.id}
+              care={care}
+              noted={shown.students
+                .filter(({ id }) => presence.isHere(id))
+                .map(({ id, name }) => ({ id, name, of: presence.of(id) }))}
+            />
+            <PlanList
+              meeting={meeting}
+              form={form}
+              forms={forms}
+              principles={page.principles}
+              warmUps={page.warmUps}
+              care={care}
+              room={meeting.isHeld ? undefined : term.groupId}
+              isLarge
+            />
             <Ribbon form={form} state={stateIn(meeting, page.taught)} />
           </Tabs.Content>
           <Tabs.Content value="here">

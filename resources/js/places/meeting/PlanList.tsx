@@ -1,5 +1,5 @@
 import { useTranslation } from 'react-i18next';
-import type { Form, GroupPrinciples, Meeting, Passage } from '../../api/client';
+import type { Form, GroupPrinciples, Meeting, Passage, StudentCare, WarmUps } from '../../api/client';
 import { entryCall } from '../../kit/entryName';
 import { number } from '../../kit/format';
 import { Warnings } from '../../kit/page';
@@ -9,6 +9,8 @@ import { type BoxName, boxesOf } from '../../pictures/Timeline';
 import { sentence } from '../../messages/say';
 import { focusesOf } from './focus';
 import { FocusPart } from './FocusText';
+import { BoxCare } from '../care/BoxCare';
+import { WarmUpPart } from '../care/WarmUpPart';
 import { WhyReview } from '../terms/WhyReview';
 
 export interface PassageWords {
@@ -53,10 +55,15 @@ interface Props {
   isLarge?: boolean;
   /** What the group works on beside the sequence. */
   principles?: GroupPrinciples | null;
+  warmUps: WarmUps;
+  /** Who does what otherwise; none where everybody may read. */
+  care?: StudentCare[];
+  /** The group whose room may be marked cold here. */
+  room?: string | undefined;
 }
 
 /** Tonight's boxes, each with the minute it starts and what is done in it. */
-export function PlanList({ meeting, form, forms = {}, isLarge = false, principles = null }: Props) {
+export function PlanList({ meeting, form, forms = {}, isLarge = false, principles = null, warmUps, care = [], room }: Props) {
   const { t } = useTranslation();
   const courses = meeting.courses.length > 1 ? meeting.courses.filter((one) => forms[one.courseId] !== undefined) : [];
   const parts =
@@ -100,7 +107,14 @@ export function PlanList({ meeting, form, forms = {}, isLarge = false, principle
   };
   const content: Record<BoxName, () => React.ReactNode> = {
     settle: () => <p className="text-soft">{t('plan.settle')}</p>,
-    warm_up: () => <p className="text-soft">{t('plan.warm')}</p>,
+    warm_up: () => (
+      <WarmUpPart
+        warmUps={warmUps}
+        minutes={(meeting.boxes as Record<string, number>).warm_up ?? 0}
+        group={room}
+        hasNotes={isLarge}
+      />
+    ),
     focus: () => <FocusPart focus={focusesOf(meeting, principles)} words={focus} />,
     close: () => <p className="text-soft">{t('plan.close')}</p>,
     new: () => each((part, of) => <NewPart part={part} form={of} />),
@@ -123,6 +137,7 @@ export function PlanList({ meeting, form, forms = {}, isLarge = false, principle
             <h2 className="col-start-2 row-start-1 text-[1.05em]">{t(`boxes.${box.name}`)}</h2>
             <div className="col-span-2 col-start-2 row-start-2 min-w-0 sm:col-span-1 sm:col-start-3 sm:row-start-1">
               {content[box.name]()}
+              <BoxCare care={care} box={box.name} forms={Object.fromEntries(parts.map((one) => [one.course, one.form]))} />
             </div>
             <span className="col-start-3 row-start-1 text-right font-medium sm:col-start-4">
               <Why

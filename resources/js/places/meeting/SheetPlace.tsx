@@ -3,13 +3,15 @@ import { useTranslation } from 'react-i18next';
 import { useParams } from 'react-router';
 import { api, ask, type CueCard, type Form, type MeetingPage, type Passage } from '../../api/client';
 import { formQuery, meetingQuery } from '../../api/queries';
-import { ButtonLink, PrintButton } from '../../kit/controls';
+import { Button, ButtonLink, PrintButton } from '../../kit/controls';
 import { entryLine } from '../../kit/entryName';
 import { clock, day } from '../../kit/format';
 import { Asked, Page } from '../../kit/page';
 import { sided } from '../../kit/sided';
+import { useAddressed } from '../../kit/useAddressed';
 import { sentence } from '../../messages/say';
 import { partOf } from '../../pictures/coursePart';
+import { CareHead } from '../care/CareHead';
 import { formsBy } from './formsBy';
 import { PlanList } from './PlanList';
 
@@ -31,6 +33,9 @@ function WithForms({ page }: { page: MeetingPage }) {
 function Sheet({ page, forms }: { page: MeetingPage; forms: Form[] }) {
   const { t } = useTranslation();
   const { meeting, term } = page;
+  const [address, setAddress] = useAddressed();
+  // What hangs on a wall has what everyone may know.
+  const isForWall = address.get('wall') !== null;
   return (
     <Page
       title={`${term.groupName}, ${day(meeting.on, 'long')}`}
@@ -38,22 +43,39 @@ function Sheet({ page, forms }: { page: MeetingPage; forms: Form[] }) {
       actions={
         <>
           <PrintButton />
+          <Button
+            aria-pressed={isForWall}
+            onClick={() => {
+              setAddress({ wall: isForWall ? null : '1' });
+            }}
+          >
+            {t(isForWall ? 'care.wallOff' : 'care.wall')}
+          </Button>
           <ButtonLink to={`/meetings/${meeting.id}`}>{t('terms.openMeeting')}</ButtonLink>
         </>
       }
     >
       <div className="sheet">
-        {page.awayLast.length > 0 ? (
+        {isForWall ? <p className="no-print text-soft">{t('care.wallHint')}</p> : null}
+        {page.awayLast.length > 0 && !isForWall ? (
           <p>
             <strong>{t('meeting.awayLast')}</strong> {page.awayLast.join(', ')}
           </p>
         ) : null}
-        {page.newcomers.length > 0 ? (
+        {page.newcomers.length > 0 && !isForWall ? (
           <p>
             <strong>{t('meeting.newcomers')}</strong> {page.newcomers.join(', ')}
           </p>
         ) : null}
-        <PlanList meeting={meeting} forms={formsBy(page, forms)} form={forms[0] as Form} principles={page.principles} />
+        {isForWall ? null : <CareHead meeting={meeting.id} care={page.care} hasWhy={false} />}
+        <PlanList
+          meeting={meeting}
+          forms={formsBy(page, forms)}
+          form={forms[0] as Form}
+          principles={page.principles}
+          warmUps={page.warmUps}
+          care={isForWall ? [] : page.care}
+        />
         {page.courses.map((course, at) => (
           <Cues key={course.courseId} page={page} course={course.courseId} form={forms[at] as Form} />
         ))}

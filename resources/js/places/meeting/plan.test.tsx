@@ -1,7 +1,7 @@
 import { cleanup, render, renderHook, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeAll, describe, expect, test } from 'vitest';
-import { entry, form, meeting, review } from '../../../../tests/pages/sample';
+import { entry, form, meeting, noWarmUps, review } from '../../../../tests/pages/sample';
 import type { Meeting } from '../../api/client';
 import '../../messages';
 import { PlanList, usePassageWords } from './PlanList';
@@ -57,7 +57,7 @@ const rounds = [
 ];
 const cut = () => form({ lessons: form().lessons.map((lesson) => ({ ...lesson, rounds })) });
 const whyOf = async (box: string, shown: Meeting) => {
-  render(<PlanList meeting={shown} form={cut()} />);
+  render(<PlanList warmUps={noWarmUps} meeting={shown} form={cut()} />);
   await userEvent.click(screen.getByRole('button', { name: new RegExp(`^Why: .*${box}`, 'i') }));
   return (await screen.findByRole('dialog')).textContent;
 };

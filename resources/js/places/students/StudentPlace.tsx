@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams } from 'react-router';
 import type { Form, StudentForm, StudentPage } from '../../api/client';
-import { studentQuery } from '../../api/queries';
+import { sessionQuery, studentQuery } from '../../api/queries';
 import { ButtonLink } from '../../kit/controls';
 import { DateField } from '../../kit/DateField';
 import { entryName } from '../../kit/entryName';
@@ -16,7 +16,9 @@ import { ReedLegend } from '../../pictures/ReedLegend';
 import { ReedRibbon } from '../../pictures/ReedRibbon';
 import { useKeepingWords } from '../../pictures/useKeepingWords';
 import { Classes } from './Classes';
+import { Considerations } from './Considerations';
 import { History } from './History';
+import { KeepRecord, RecordState } from './KeepRecord';
 import { OverTime } from './OverTime';
 import { useNeedWords } from './useNeedWords';
 
@@ -31,6 +33,7 @@ function Shown({ data }: { data: StudentPage }) {
   const { t } = useTranslation();
   const [address, setAddress] = useAddressed();
   const then = address.get('then') ?? '';
+  const may = useQuery(sessionQuery).data?.person?.may ?? [];
   const before = useQuery({ ...studentQuery(data.id, then), enabled: then !== '', placeholderData: keepPreviousData });
   const current = data.groups.filter((one) => one.leftOn === null);
   return (
@@ -45,12 +48,18 @@ function Shown({ data }: { data: StudentPage }) {
               : t('students.came', { group: one.name, came: one.came, classes: one.classes }),
         )
         .join(' · ')}
-      actions={current.map((one) => (
-        <ButtonLink key={one.id} to={`/groups/${one.id}`}>
-          {one.name}
-        </ButtonLink>
-      ))}
+      actions={
+        <>
+          {current.map((one) => (
+            <ButtonLink key={one.id} to={`/groups/${one.id}`}>
+              {one.name}
+            </ButtonLink>
+          ))}
+          {may.includes('plan') ? <KeepRecord data={data} /> : null}
+        </>
+      }
     >
+      <RecordState data={data} />
       <div className="no-print mb-2 w-56">
         <DateField
           label={t('students.compare')}
@@ -79,6 +88,7 @@ function Shown({ data }: { data: StudentPage }) {
       {data.forms.map((one) => (
         <OverTime key={one.group} student={data.id} group={one.group} title={one.form.title} />
       ))}
+      <Considerations student={data.id} />
       <Classes classes={data.classes} />
     </Page>
   );

@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import type { StudentRow } from '../../api/client';
 import { studentsQuery } from '../../api/queries';
-import { ButtonLink, TextField } from '../../kit/controls';
+import { ButtonLink, TextField, Tick } from '../../kit/controls';
 import { day } from '../../kit/format';
 import { Asked, Empty, Page } from '../../kit/page';
 import { Select } from '../../kit/Select';
@@ -53,7 +53,9 @@ function Everyone({ rows }: { rows: StudentRow[] }) {
     a[1].localeCompare(b[1]),
   );
   // What is typed is drawn at once; the list follows.
-  const shown = found(rows, useDeferredValue(find), group);
+  const withOff = address.get('off') !== null;
+  const listed = withOff ? rows : rows.filter((row) => !row.isOffList);
+  const shown = found(listed, useDeferredValue(find), group);
   return (
     <>
       <div className="no-print mb-4 flex flex-wrap items-end gap-4">
@@ -77,6 +79,16 @@ function Everyone({ rows }: { rows: StudentRow[] }) {
             of={[{ value: '', text: t('students.all') }, ...groups.map(([value, text]) => ({ value, text }))]}
           />
         </div>
+        {rows.some((row) => row.isOffList) ? (
+          <Tick
+            checked={withOff}
+            onTick={(is) => {
+              setAddress({ off: is ? '1' : null });
+            }}
+          >
+            {t('students.showOff')}
+          </Tick>
+        ) : null}
         <p role="status" className="min-h-11 py-2 text-soft">
           {shown.length === 0 ? t('students.nobody', { find }) : t('students.count', { count: shown.length })}
         </p>
@@ -90,19 +102,21 @@ function Everyone({ rows }: { rows: StudentRow[] }) {
             >
               <span className="font-serif text-lg font-semibold break-words">{row.name}</span>
               <span className="text-soft">
-                {row.groups.length === 0
-                  ? t('students.noGroup')
-                  : row.groups.map((one) => (
-                      <span key={one.id} className="block">
-                        {t('students.line', {
-                          group: one.name,
-                          secure:
-                            one.frontier === null ? t('students.secureNone') : t('students.secure', { number: one.frontier }),
-                          holds: t('students.holds', { count: one.holds }),
-                          slips: one.slipping === 0 ? '' : t('students.slips', { count: one.slipping }),
-                        })}
-                      </span>
-                    ))}
+                {row.isOffList
+                  ? t('students.offList')
+                  : row.groups.length === 0
+                    ? t('students.noGroup')
+                    : row.groups.map((one) => (
+                        <span key={one.id} className="block">
+                          {t('students.line', {
+                            group: one.name,
+                            secure:
+                              one.frontier === null ? t('students.secureNone') : t('students.secure', { number: one.frontier }),
+                            holds: t('students.holds', { count: one.holds }),
+                            slips: one.slipping === 0 ? '' : t('students.slips', { count: one.slipping }),
+                          })}
+                        </span>
+                      ))}
               </span>
               <span className="text-sm text-soft">
                 {row.lastSeen === null ? t('students.neverSeen') : t('students.lastSeen', { day: day(row.lastSeen) })}

@@ -12,7 +12,13 @@ import { StudentPlace } from './StudentPlace';
 
 vi.mock('../../api/client', async (original) => ({ ...(await original<typeof import('../../api/client')>()), api: standIn }));
 
-const row = (id: string, name: string, groups: StudentRow['groups'] = []): StudentRow => ({ id, name, lastSeen: null, groups });
+const row = (id: string, name: string, groups: StudentRow['groups'] = []): StudentRow => ({
+  id,
+  name,
+  lastSeen: null,
+  groups,
+  isOffList: false,
+});
 const tuesdays = { id: 'tue', name: 'Tuesdays', frontier: 13, holds: 9, slipping: 2 };
 
 const page = (change: Partial<StudentPage> = {}): StudentPage => ({
@@ -62,6 +68,10 @@ const page = (change: Partial<StudentPage> = {}): StudentPage => ({
       ],
     },
   ],
+  isPaused: false,
+  isOffList: false,
+  also: [],
+  sameAs: null,
   ...change,
 });
 

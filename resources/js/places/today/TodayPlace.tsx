@@ -17,6 +17,7 @@ import { Timeline } from '../../pictures/Timeline';
 import { formsBy } from '../meeting/formsBy';
 import { PlanList } from '../meeting/PlanList';
 import { stateIn } from '../meeting/stateIn';
+import { CareHead } from '../care/CareHead';
 import { BeingPlanned } from '../terms/BeingPlanned';
 
 /** What is on: tonight's plan is the first thing on the screen. */
@@ -153,9 +154,12 @@ function Tonight({ page }: { page: TonightPage }) {
         <Asked query={form}>
           {(found) => (
             <>
+              <CareHead meeting={meeting.id} care={page.care} />
               <PlanList
                 meeting={meeting}
                 principles={page.principles}
+                warmUps={page.warmUps}
+                care={page.care}
                 form={found}
                 forms={formsBy(
                   page,

@@ -2,7 +2,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, render, screen, waitFor } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
-import { form, meeting, term } from '../../../../tests/pages/sample';
+import { form, meeting, noWarmUps, term } from '../../../../tests/pages/sample';
 import type { Today, TonightPage } from '../../api/client';
 import '../../messages';
 import { TodayPlace } from './TodayPlace';
@@ -30,6 +30,8 @@ const tonight = (readiness: TonightPage['readiness']): TonightPage => ({
   closures: [],
   courses: [{ courseId: 'course', formId: 'form', title: 'Tide stair' }],
   principles: null,
+  warmUps: noWarmUps,
+  care: [],
 });
 beforeEach(() => {
   asked = [];

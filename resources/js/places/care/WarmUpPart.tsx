@@ -1,0 +1,89 @@
+import { useMutation } from '@tanstack/react-query';
+import { useTranslation } from 'react-i18next';
+import { api, ask, Problem, type WarmUps } from '../../api/client';
+import { readAgain } from '../../api/queries';
+import { Tick } from '../../kit/controls';
+import { number } from '../../kit/format';
+import { useTell } from '../../kit/toasts';
+import { Why } from '../../kit/Why';
+
+interface Props {
+  warmUps: WarmUps;
+  /** Of the box. */
+  minutes: number;
+  /** The group whose room may be marked cold here. */
+  group?: string | undefined;
+  hasNotes: boolean;
+}
+
+/** What warms up tonight, with how it is done and why it was chosen. */
+export function WarmUpPart({ warmUps, minutes, group, hasNotes }: Props) {
+  const { t } = useTranslation();
+  const joints = t('told.joint', { returnObjects: true }) as unknown as Record<string, string>;
+  if (warmUps.items.length === 0) return <p className="text-soft">{t('school.tonight.none')}</p>;
+  const loaded = Object.entries(warmUps.loaded).sort(([, a], [, b]) => b - a);
+  const spare = minutes - warmUps.items.reduce((sum, one) => sum + one.minutes, 0);
+  const length = (of: number) => t('school.warm.min', { minutes: number(of, 2) });
+  const why = (
+    <Why about={t('school.tonight.why')}>
+      <p>
+        {loaded.length === 0
+          ? t('school.tonight.noWeights')
+          : t('school.tonight.weights', {
+              joints: loaded.map(([joint, weight]) => t('school.tonight.joint', { joint: joints[joint], weight })).join(', '),
+            })}
+      </p>
+      <p className="mt-1">{t('school.tonight.rule')}</p>
+      {warmUps.isCold ? <p className="mt-1">{t('school.tonight.coldSaid')}</p> : null}
+    </Why>
+  );
+  return (
+    <>
+      {hasNotes ? (
+        <ul className="m-0 list-none p-0">
+          {warmUps.items.map((one, at) => (
+            <li key={one.id}>
+              {one.title} <span className="text-soft">{length(one.minutes)}</span> {at === 0 ? why : null}
+              {one.note === null ? null : <span className="block text-[0.95rem] text-soft">{one.note}</span>}
+            </li>
+          ))}
+        </ul>
+      ) : (
+        <p>
+          {warmUps.items.map((one, at) => (
+            <span key={one.id}>
+              {at === 0 ? '' : ' · '}
+              {one.title} <span className="text-soft">{length(one.minutes)}</span>
+            </span>
+          ))}{' '}
+          {why}
+        </p>
+      )}
+      {spare >= 1 ? <p className="text-[0.95rem] text-soft">{t('school.tonight.left', { minutes: number(spare, 2) })}</p> : null}
+      {group === undefined ? null : <ColdRoom group={group} isCold={warmUps.isCold} />}
+    </>
+  );
+}
+
+function ColdRoom({ group, isCold }: { group: string; isCold: boolean }) {
+  const { t } = useTranslation();
+  const tell = useTell();
+  const mark = useMutation({
+    mutationFn: (is: boolean) => ask(api.PUT('/api/groups/{group}/room', { params: { path: { group } }, body: { isCold: is } })),
+    onSuccess: () => readAgain('warmUps'),
+    onError: (error) => {
+      tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });
+    },
+  });
+  return (
+    <Tick
+      className="no-print text-[0.95rem]"
+      checked={mark.isPending ? mark.variables : isCold}
+      onTick={(is) => {
+        mark.mutate(is);
+      }}
+    >
+      {t('school.tonight.cold')}
+    </Tick>
+  );
+}

@@ -1,0 +1,220 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { lazy, Suspense } from 'react';
+import { useTranslation } from 'react-i18next';
+import { api, ask, Problem, type Reliability, type ReliabilityPage } from '../../api/client';
+import { factorChangeQuery, readAgain, reliabilityQuery, sessionQuery } from '../../api/queries';
+import { Button } from '../../kit/controls';
+import { number } from '../../kit/format';
+import { Asked, Empty, Heading } from '../../kit/page';
+import { useTell } from '../../kit/toasts';
+import { SchoolPages } from './SchoolPages';
+
+// Charts are heavy: they come when one is looked at.
+const ReliabilityDiagram = lazy(async () => ({
+  default: (await import('../../pictures/ReliabilityDiagram')).ReliabilityDiagram,
+}));
+
+/** Fewer looks than this say little. */
+const FEW = 50;
+/** So many points off are as good as right. */
+const RIGHT = 2;
+const percent = (share: number | null): number => Math.round(100 * (share ?? 0));
+
+/** Whether what Gorvan said came true, in words, as a diagram and as a table; and another reading, where one fits better. */
+export function ReliabilityPlace() {
+  const { t } = useTranslation();
+  const query = useQuery(reliabilityQuery);
+  return (
+    <SchoolPages>
+      <Asked query={query}>
+        {(data) =>
+          data.school.tests === 0 ? (
+            <Empty title={t('school.forecast.none')} hint={t('school.forecast.noneHint')} />
+          ) : (
+            <>
+              <p className="max-w-3xl text-soft">{t('school.forecast.hint')}</p>
+              <Told of={data.school} />
+              <Heading>{t('school.forecast.diagram')}</Heading>
+              <Suspense fallback={<div className="h-80" />}>
+                <ReliabilityDiagram of={data.school} />
+              </Suspense>
+              <Tenths of={data.school} />
+              <Groups of={data} />
+              <Factor of={data} />
+            </>
+          )
+        }
+      </Asked>
+    </SchoolPages>
+  );
+}
+
+/** What the forecasts came to, in words: the tenth in which most was said first. */
+function Told({ of }: { of: Reliability }) {
+  const { t } = useTranslation();
+  const most = of.tenths.reduce((best, one) => (one.tests > best.tests ? one : best), of.tenths[0] ?? NONE);
+  const points = percent(of.predicted) - percent(of.observed);
+  const verdict = Math.abs(points) <= RIGHT ? 'right' : points > 0 ? 'high' : 'low';
+  return (
+    <div className="my-4">
+      <p className="font-serif text-2xl">
+        {t('school.forecast.headline', { said: percent(most.predicted), could: percent(most.observed) })}
+      </p>
+      <p className="mt-1">
+        {t('school.forecast.on', { count: of.tests, said: percent(of.predicted), could: percent(of.observed) })}{' '}
+        {t(`school.forecast.${verdict}`, { points: Math.abs(points) })} {of.tests < FEW ? t('school.forecast.few') : ''}
+      </p>
+      <p className="mt-1 text-sm text-soft">
+        {t('school.forecast.scores', { brier: number(of.brier ?? 0, 3), logLoss: number(of.logLoss ?? 0, 3) })}
+      </p>
+    </div>
+  );
+}
+
+const NONE = { tenth: 0, tests: 0, predicted: 0, observed: 0 };
+
+function Tenths({ of }: { of: Reliability }) {
+  const { t } = useTranslation();
+  const heads = [t('school.forecast.tenth'), t('school.forecast.looks'), t('school.forecast.said'), t('school.forecast.could')];
+  return (
+    <table className="mt-2 border-collapse">
+      <caption className="sr-only">{t('school.forecast.diagram')}</caption>
+      <thead>
+        <tr>
+          {heads.map((head) => (
+            <th key={head} scope="col" className="border-b border-ink pr-8 text-left text-sm font-medium">
+              {head}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {of.tenths.map((one) => (
+          <tr key={one.tenth} className="border-b border-line tabular-nums">
+            <th scope="row" className="pr-8 text-left font-normal">
+              {t('school.forecast.row', { from: 10 * one.tenth, to: 10 * one.tenth + 10 })}
+            </th>
+            <td className="pr-8">{one.tests}</td>
+            <td className="pr-8">{percent(one.predicted)} %</td>
+            <td className="pr-8">{percent(one.observed)} %</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function Groups({ of }: { of: ReliabilityPage }) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <Heading>{t('school.forecast.groups')}</Heading>
+      <ul className="m-0 list-none p-0">
+        {of.groups.map((group) => (
+          <li key={group.id} className="border-b border-line py-1.5">
+            {group.of.tests === 0
+              ? t('school.forecast.groupNone', { group: group.name })
+              : [
+                  t('school.forecast.group', {
+                    group: group.name,
+                    said: percent(group.of.predicted),
+                    could: percent(group.of.observed),
+                  }),
+                  t('school.forecast.groupMore', { count: group.of.tests }),
+                  t('school.forecast.brier', { value: number(group.of.brier ?? 0, 3) }),
+                  t('school.forecast.logLoss', { value: number(group.of.logLoss ?? 0, 3) }),
+                ].join(' · ')}
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+/** The factor that fits best, what it would change, and taking it or leaving it. */
+function Factor({ of }: { of: ReliabilityPage }) {
+  const { t } = useTranslation();
+  const tell = useTell();
+  const mayAdopt = (useQuery(sessionQuery).data?.person?.may ?? []).includes('run-school');
+  const isNew = of.offered !== null && of.adopted?.toFixed(3) !== of.offered.toFixed(3);
+  const change = useQuery({ ...factorChangeQuery, enabled: isNew });
+  const adopt = useMutation({
+    mutationFn: ({ to }: { to: number | null; from: number | null }) =>
+      ask(api.PUT('/api/school/forecast/factor', { body: { factor: to } })),
+    onSuccess: async (_, { to, from }) => {
+      await readAgain('factor');
+      tell(to === null ? t('school.forecast.dropped') : t('school.forecast.done', { factor: number(to, 2) }), {
+        takeBack: () => {
+          adopt.mutate({ to: from, from: to });
+        },
+      });
+    },
+    onError: (error) => {
+      tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });
+    },
+  });
+  const take = (to: number | null) => {
+    if (!adopt.isPending) adopt.mutate({ to, from: of.adopted });
+  };
+  return (
+    <section aria-label={t('school.forecast.factor')}>
+      <Heading>{t('school.forecast.factor')}</Heading>
+      <p className="max-w-3xl text-soft">{t('school.forecast.factorHint')}</p>
+      {of.adopted === null ? null : (
+        <p className="mt-2">
+          <strong>{t('school.forecast.adopted', { factor: number(of.adopted, 2) })}</strong>{' '}
+          {mayAdopt ? (
+            <Button
+              className="ml-2"
+              disabled={adopt.isPending}
+              onClick={() => {
+                take(null);
+              }}
+            >
+              {t('school.forecast.drop')}
+            </Button>
+          ) : null}
+        </p>
+      )}
+      {of.offered === null ? (
+        <p className="mt-2">{t('school.forecast.tooFew', { enough: of.enough, count: of.school.tests })}</p>
+      ) : !isNew ? (
+        <p className="mt-2">{t('school.forecast.same')}</p>
+      ) : (
+        <>
+          <p className="mt-2">{t('school.forecast.offered', { factor: number(of.offered, 2), times: number(of.offered, 2) })}</p>
+          <h3 className="mt-3 text-lg">{t('school.forecast.what')}</h3>
+          <Asked query={change}>
+            {(now) => (
+              <ul className="m-0 list-none p-0">
+                <li>{t('school.forecast.holds', { before: now.holdsBefore, after: now.holdsAfter })}</li>
+                <li>
+                  {t('school.forecast.loss', {
+                    before: number(now.before.logLoss ?? 0, 3),
+                    after: number(now.after.logLoss ?? 0, 3),
+                    brierBefore: number(now.before.brier ?? 0, 3),
+                    brierAfter: number(now.after.brier ?? 0, 3),
+                  })}
+                </li>
+              </ul>
+            )}
+          </Asked>
+          {mayAdopt ? (
+            <Button
+              look="primary"
+              className="mt-3"
+              disabled={adopt.isPending || change.data === undefined}
+              onClick={() => {
+                take(of.offered);
+              }}
+            >
+              {t('school.forecast.adopt', { factor: number(of.offered, 2) })}
+            </Button>
+          ) : (
+            <p className="mt-2 text-soft">{t('school.forecast.mayNot')}</p>
+          )}
+        </>
+      )}
+    </section>
+  );
+}

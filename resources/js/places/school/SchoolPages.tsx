@@ -1,0 +1,24 @@
+import type { ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useQuery } from '@tanstack/react-query';
+import { sessionQuery } from '../../api/queries';
+import { Page } from '../../kit/page';
+import { TabBar } from '../../kit/TabBar';
+
+/** The frame of what holds for the whole school. */
+export function SchoolPages({ actions, children }: { actions?: ReactNode; children: ReactNode }) {
+  const { t } = useTranslation();
+  const school = useQuery(sessionQuery).data?.school;
+  return (
+    <Page title={t('school.title')} kicker={school?.name} actions={actions}>
+      <TabBar
+        label={t('school.tabs.label')}
+        of={[
+          { to: '/school', text: t('school.tabs.warmUps'), isExact: true },
+          { to: '/school/forecast', text: t('school.tabs.forecast') },
+        ]}
+      />
+      {children}
+    </Page>
+  );
+}

@@ -1,0 +1,245 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { type FormEvent, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { v4 as uuid } from 'uuid';
+import { api, ask, Problem, type Consideration } from '../../api/client';
+import { considerationsQuery, readAgain, sessionQuery } from '../../api/queries';
+import { Button, Dialog, RefusalLine, TextArea } from '../../kit/controls';
+import { DateField } from '../../kit/DateField';
+import { day } from '../../kit/format';
+import { Asked, Heading } from '../../kit/page';
+import { Select } from '../../kit/Select';
+import { useTell } from '../../kit/toasts';
+import { useOnce } from '../../kit/useOnce';
+import { useProblem } from '../../kit/useProblem';
+
+/** What has a left and a right. */
+const SIDED = ['knee', 'hip', 'ankle', 'shoulder', 'elbow', 'wrist'];
+
+/** What says of itself what is wrong with it. */
+const FIELDS = ['what', 'since', 'until', 'note'];
+
+type Draft = Omit<Consideration, 'holds'>;
+const draftOf = ({ id, what, side, since, until, note }: Consideration): Draft => ({ id, what, side, since, until, note });
+const put = (student: string, { id, ...body }: Draft) =>
+  ask(
+    api.PUT('/api/students/{student}/considerations/{consideration}', {
+      params: { path: { student, consideration: id } },
+      body: { ...body, side: body.side as 'left' | 'right' | null },
+    }),
+  );
+
+/** What is planned around of a student, for those who may see it. */
+export function Considerations({ student }: { student: string }) {
+  const may = useQuery(sessionQuery).data?.person?.may ?? [];
+  return may.includes('see-considerations') ? <Noted student={student} /> : null;
+}
+
+function Noted({ student }: { student: string }) {
+  const { t } = useTranslation();
+  const tell = useTell();
+  const query = useQuery(considerationsQuery(student));
+  const [draft, setDraft] = useState<Draft | null>(null);
+  const bodies = t('told.consideration', { returnObjects: true }) as unknown as Record<string, string>;
+  const failed = (error: unknown) => {
+    tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });
+  };
+  const backAgain = async (one: Draft) => {
+    try {
+      await put(student, one);
+      await readAgain('care');
+      tell(t('app.takenBack'));
+    } catch (error) {
+      failed(error);
+    }
+  };
+  const remove = useMutation({
+    mutationFn: (one: Consideration) =>
+      ask(
+        api.DELETE('/api/students/{student}/considerations/{consideration}', {
+          params: { path: { student, consideration: one.id } },
+        }),
+      ),
+    onSuccess: async (_, one) => {
+      await readAgain('care');
+      tell(t('care.removed'), { takeBack: () => void backAgain(draftOf(one)) });
+    },
+    onError: failed,
+  });
+  const when = (one: Consideration, today: string) =>
+    [
+      one.since !== null && one.since > today
+        ? t('care.ahead', { day: day(one.since, 'numbered') })
+        : one.since === null
+          ? ''
+          : t('care.from', { day: day(one.since, 'numbered') }),
+      one.until === null
+        ? t('care.lasting')
+        : one.until < today
+          ? t('care.over')
+          : t('care.to', { day: day(one.until, 'numbered') }),
+    ]
+      .filter(Boolean)
+      .join(', ');
+  const today = useQuery(sessionQuery).data?.school?.today ?? '';
+  return (
+    <section aria-label={t('care.notes')} className="no-print">
+      <Heading>{t('care.notes')}</Heading>
+      <p className="max-w-3xl text-sm text-soft">{t('care.notesHint')}</p>
+      <Asked query={query}>
+        {(all) => (
+          <>
+            {all.length === 0 ? <p className="mt-2 text-soft">{t('care.none')}</p> : null}
+            <ul className="m-0 mt-2 list-none p-0">
+              {all.map((one) => (
+                <li key={one.id} className="flex flex-wrap items-baseline justify-between gap-x-6 border-b border-line py-1">
+                  <span className={`min-w-0 grow basis-72 ${one.holds ? '' : 'text-soft'}`}>
+                    <strong>
+                      {t('care.line', {
+                        what: bodies[one.what],
+                        side: one.side === null ? '' : `, ${t(`care.sides.${one.side as 'left'}`)}`,
+                      })}
+                    </strong>{' '}
+                    <span className="text-soft">· {when(one, today)}</span>
+                    {one.note === null ? null : <span className="block break-words">{one.note}</span>}
+                  </span>
+                  <span className="flex gap-3">
+                    <Button
+                      look="quiet"
+                      aria-label={`${t('care.edit')}: ${bodies[one.what] ?? one.what}`}
+                      onClick={() => {
+                        setDraft(draftOf(one));
+                      }}
+                    >
+                      {t('care.edit')}
+                    </Button>
+                    <Button
+                      look="quiet"
+                      aria-label={`${t('care.remove')}: ${bodies[one.what] ?? one.what}`}
+                      disabled={remove.isPending}
+                      onClick={() => {
+                        remove.mutate(one);
+                      }}
+                    >
+                      {t('care.remove')}
+                    </Button>
+                  </span>
+                </li>
+              ))}
+            </ul>
+            <Button
+              className="mt-2"
+              onClick={() => {
+                setDraft({ id: uuid(), what: 'knee', side: null, since: today, until: null, note: null });
+              }}
+            >
+              {t('care.add')}
+            </Button>
+          </>
+        )}
+      </Asked>
+      <p className="mt-2 max-w-3xl text-sm text-soft">{t('plan.care')}</p>
+      <Dialog
+        open={draft !== null}
+        onOpenChange={(open) => {
+          if (!open) setDraft(null);
+        }}
+        title={t('care.notes')}
+      >
+        {draft === null ? null : (
+          <Editor
+            key={draft.id}
+            student={student}
+            from={draft}
+            onDone={() => {
+              setDraft(null);
+            }}
+          />
+        )}
+      </Dialog>
+    </section>
+  );
+}
+
+function Editor({ student, from, onDone }: { student: string; from: Draft; onDone: () => void }) {
+  const { t } = useTranslation();
+  const tell = useTell();
+  const [draft, setDraft] = useState(from);
+  const [refusal, setProblem] = useProblem();
+  const bodies = t('told.consideration', { returnObjects: true }) as unknown as Record<string, string>;
+  const change = (part: Partial<Draft>) => {
+    setDraft((was) => ({ ...was, ...part }));
+    setProblem(null);
+  };
+  const save = useMutation({
+    mutationFn: (one: Draft) => put(student, one),
+    onSuccess: async () => {
+      await readAgain('care');
+      tell(t('care.saved'));
+      onDone();
+    },
+    onError: setProblem,
+  });
+  const once = useOnce(save);
+  const wrong = (place: string) => (refusal?.place === place ? refusal.message : undefined);
+  return (
+    <form
+      className="flex flex-col gap-3"
+      onSubmit={(event: FormEvent) => {
+        event.preventDefault();
+        const note = draft.note?.trim() ?? '';
+        once({ ...draft, side: SIDED.includes(draft.what) ? draft.side : null, note: note === '' ? null : note });
+      }}
+    >
+      <Select
+        label={t('care.what')}
+        value={draft.what}
+        error={wrong('what')}
+        onValue={(what) => {
+          change({ what });
+        }}
+        of={Object.entries(bodies).map(([value, text]) => ({ value, text }))}
+      />
+      {SIDED.includes(draft.what) ? (
+        <Select
+          label={t('care.side')}
+          value={draft.side ?? ''}
+          onValue={(side) => {
+            change({ side: side === '' ? null : side });
+          }}
+          of={(['none', 'left', 'right'] as const).map((one) => ({
+            value: one === 'none' ? '' : one,
+            text: t(`care.sides.${one}`),
+          }))}
+        />
+      ) : null}
+      <div className="grid gap-3 sm:grid-cols-2">
+        {(['since', 'until'] as const).map((which) => (
+          <DateField
+            key={which}
+            label={t(`care.${which}`)}
+            value={draft[which] ?? ''}
+            error={wrong(which)}
+            onValue={(value) => {
+              change({ [which]: value === '' ? null : value });
+            }}
+          />
+        ))}
+      </div>
+      <TextArea
+        label={t('care.note')}
+        rows={3}
+        maxLength={2000}
+        value={draft.note ?? ''}
+        error={wrong('note')}
+        onChange={(event) => {
+          change({ note: event.target.value });
+        }}
+      />
+      <RefusalLine refusal={refusal !== null && FIELDS.includes(refusal.place) ? null : refusal} />
+      <Button type="submit" look="primary" disabled={save.isPending}>
+        {t('care.save')}
+      </Button>
+    </form>
+  );
+}

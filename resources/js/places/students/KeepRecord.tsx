@@ -1,0 +1,379 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { DropdownMenu } from 'radix-ui';
+import { type FormEvent, type ReactNode, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, useNavigate } from 'react-router';
+import { api, ask, Problem, type StudentPage } from '../../api/client';
+import { groupsQuery, readAgain, studentsQuery } from '../../api/queries';
+import { Button, Dialog, RefusalLine, TextField } from '../../kit/controls';
+import { Notice } from '../../kit/Notice';
+import { Select } from '../../kit/Select';
+import { useTell } from '../../kit/toasts';
+import { useProblem } from '../../kit/useProblem';
+import { SamePeople, told, useSamePeople } from '../groups/SamePeople';
+
+const path = (student: string) => ({ params: { path: { student } } });
+const item = 'flex min-h-11 cursor-default items-center px-4 outline-none data-highlighted:bg-river2 data-disabled:opacity-50';
+
+/** Something that is done to a record, said when it is done, and taken back from there. */
+interface Step {
+  say: string;
+  go: () => Promise<unknown>;
+  back?: () => Promise<unknown>;
+}
+
+function useSteps(): [(step: Step) => void, boolean] {
+  const { t } = useTranslation();
+  const tell = useTell();
+  const run = useMutation({
+    mutationFn: (step: Step) => step.go(),
+    onSuccess: async (_, { say, back }) => {
+      await readAgain('roster');
+      tell(
+        say,
+        back && {
+          takeBack: () => {
+            run.mutate({ say: t('app.takenBack'), go: back });
+          },
+        },
+      );
+    },
+    onError: (error) => {
+      tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });
+    },
+  });
+  return [
+    (step) => {
+      if (!run.isPending) run.mutate(step);
+    },
+    run.isPending,
+  ];
+}
+
+type Doing = 'rename' | 'join' | 'same' | null;
+
+/** What can be done with a student's record: a name, groups, a pause, off the list, or two records of one person. */
+export function KeepRecord({ data }: { data: StudentPage }) {
+  const { t } = useTranslation();
+  const [doing, setDoing] = useState<Doing>(null);
+  const [step, isBusy] = useSteps();
+  const navigate = useNavigate();
+  const { id, name } = data;
+  const current = data.groups.filter((one) => one.leftOn === null);
+  const pause = (isPaused: boolean) => () => ask(api.PUT('/api/students/{student}/pause', { ...path(id), body: { isPaused } }));
+  const list = (isOff: boolean) => () => ask(api.PUT('/api/students/{student}/list', { ...path(id), body: { isOff } }));
+  const joins = (group: string) => () =>
+    ask(
+      api.POST('/api/groups/{group}/students', { params: { path: { group } }, body: { students: [name], same: { [name]: id } } }),
+    );
+  const close = () => {
+    setDoing(null);
+  };
+  const entry = (text: string, onSelect: () => void, isOff = false): ReactNode => (
+    <DropdownMenu.Item key={text} className={item} disabled={isOff || isBusy} onSelect={onSelect}>
+      {text}
+    </DropdownMenu.Item>
+  );
+  return (
+    <>
+      <DropdownMenu.Root>
+        <DropdownMenu.Trigger asChild>
+          <Button>{t('students.keep.open')}</Button>
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content
+            align="end"
+            collisionPadding={12}
+            className="z-20 min-w-60 rounded border border-line bg-sheet py-1"
+            style={{ boxShadow: 'var(--float)' }}
+          >
+            {entry(t('students.keep.rename'), () => {
+              setDoing('rename');
+            })}
+            {data.sameAs !== null
+              ? null
+              : [
+                  entry(t('students.keep.join'), () => {
+                    setDoing('join');
+                  }),
+                  ...current.map((group) =>
+                    entry(t('students.keep.leave', { group: group.name }), () => {
+                      step({
+                        say: t('students.keep.left', { name, group: group.name }),
+                        go: async () => {
+                          await ask(
+                            api.DELETE('/api/groups/{group}/students', {
+                              params: { path: { group: group.id } },
+                              body: { students: [id] },
+                            }),
+                          );
+                          if (!(await isThere(id))) await navigate('/students');
+                        },
+                        back: joins(group.id),
+                      });
+                    }),
+                  ),
+                  data.isPaused
+                    ? entry(t('students.keep.back'), () => {
+                        step({ say: t('students.keep.cameBack', { name }), go: pause(false), back: pause(true) });
+                      })
+                    : entry(
+                        t('students.keep.pause'),
+                        () => {
+                          step({ say: t('students.keep.paused', { name }), go: pause(true), back: pause(false) });
+                        },
+                        current.length === 0,
+                      ),
+                  data.isOffList
+                    ? entry(t('students.keep.on'), () => {
+                        step({ say: t('students.keep.onDone', { name }), go: list(false) });
+                      })
+                    : entry(t('students.keep.off'), () => {
+                        const groups = current.map((one) => one.id);
+                        step({
+                          say: t('students.keep.offDone', { name }),
+                          go: async () => {
+                            await list(true)();
+                            if (!(await isThere(id))) await navigate('/students');
+                          },
+                          back: async () => {
+                            await list(false)();
+                            for (const group of groups) await joins(group)();
+                          },
+                        });
+                      }),
+                  entry(t('students.keep.same'), () => {
+                    setDoing('same');
+                  }),
+                ]}
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+      <Dialog open={doing === 'rename'} onOpenChange={close} title={t('students.keep.renameTitle', { name })}>
+        <Rename data={data} onDone={close} />
+      </Dialog>
+      <Dialog open={doing === 'join'} onOpenChange={close} title={t('students.keep.joinTitle', { name })}>
+        <Join data={data} joins={joins} step={step} onDone={close} />
+      </Dialog>
+      <Dialog open={doing === 'same'} onOpenChange={close} title={t('students.keep.sameTitle', { name })}>
+        <Same data={data} onDone={close} />
+      </Dialog>
+    </>
+  );
+}
+
+/** Whoever had no record was a mistake, and is gone once they are in no group. */
+async function isThere(student: string): Promise<boolean> {
+  try {
+    await ask(api.GET('/api/students/{student}', { params: { path: { student }, query: {} } }));
+    return true;
+  } catch (error) {
+    if (error instanceof Problem && error.status === 404) return false;
+    throw error;
+  }
+}
+
+/** That a student stays away, is off the list, or is on record twice. */
+export function RecordState({ data }: { data: StudentPage }) {
+  const { t } = useTranslation();
+  const [step, isBusy] = useSteps();
+  const apart = (other: { id: string; name: string }, kept: string) => {
+    step({
+      say: t('students.keep.tookApart', { name: kept, other: other.name }),
+      go: () => ask(api.POST('/api/students/{student}/apart', path(other.id))),
+    });
+  };
+  const says = [data.isPaused ? t('students.keep.pausedNow') : '', data.isOffList ? t('students.keep.offNow') : ''].filter(
+    Boolean,
+  );
+  if (says.length === 0 && data.also.length === 0 && data.sameAs === null) return null;
+  const { sameAs } = data;
+  return (
+    <Notice tone="calm" className="no-print mb-3">
+      {says.map((one) => (
+        <p key={one}>{one}.</p>
+      ))}
+      {data.also.map((one) => (
+        <p key={one.id}>
+          {t('students.keep.also', { name: one.name })}{' '}
+          <Button
+            look="quiet"
+            disabled={isBusy}
+            onClick={() => {
+              apart(one, data.name);
+            }}
+          >
+            {t('students.keep.apart')}
+          </Button>
+        </p>
+      ))}
+      {sameAs === null ? null : (
+        <p>
+          {t('students.keep.sameAs', { name: sameAs.name })}{' '}
+          <Link className="text-pine underline underline-offset-4" to={`/students/${sameAs.id}`}>
+            {t('students.keep.toOther', { name: sameAs.name })}
+          </Link>{' '}
+          <Button
+            look="quiet"
+            disabled={isBusy}
+            onClick={() => {
+              apart(data, sameAs.name);
+            }}
+          >
+            {t('students.keep.apart')}
+          </Button>
+        </p>
+      )}
+    </Notice>
+  );
+}
+
+function Rename({ data, onDone }: { data: StudentPage; onDone: () => void }) {
+  const { t } = useTranslation();
+  const tell = useTell();
+  const [name, setName] = useState(data.name);
+  const [refusal, setProblem] = useProblem();
+  const same = useSamePeople();
+  const put = (as: string, isOther: boolean) =>
+    ask(api.PATCH('/api/students/{student}', { ...path(data.id), body: { name: as, isOther } }));
+  const rename = useMutation({
+    mutationFn: () => put(name.trim(), same.known.length > 0 && told(same.meant).others.length > 0),
+    onSuccess: async () => {
+      await readAgain('roster');
+      tell(t('students.keep.renamed', { name: name.trim() }), {
+        takeBack: () => void put(data.name, true).then(() => readAgain('roster')),
+      });
+      onDone();
+    },
+    onError: (error) => {
+      if (!same.asks(error)) setProblem(error);
+    },
+  });
+  return (
+    <form
+      className="flex flex-col gap-3"
+      onSubmit={(event: FormEvent) => {
+        event.preventDefault();
+        if (!rename.isPending) rename.mutate();
+      }}
+    >
+      <TextField
+        label={t('students.keep.name')}
+        value={name}
+        maxLength={120}
+        required
+        onChange={(event) => {
+          setName(event.target.value);
+          setProblem(null);
+          same.forget();
+        }}
+      />
+      <SamePeople known={same.known} meant={same.meant} onMean={same.setMeant} />
+      <RefusalLine refusal={refusal} />
+      <Button type="submit" look="primary" disabled={rename.isPending || name.trim() === ''}>
+        {t('students.keep.save')}
+      </Button>
+    </form>
+  );
+}
+
+interface JoinProps {
+  data: StudentPage;
+  joins: (group: string) => () => Promise<unknown>;
+  step: (step: Step) => void;
+  onDone: () => void;
+}
+
+function Join({ data, joins, step, onDone }: JoinProps) {
+  const { t } = useTranslation();
+  const groups = useQuery(groupsQuery).data ?? [];
+  const free = groups.filter((one) => data.groups.every((other) => other.id !== one.id || other.leftOn !== null));
+  const [chosen, setChosen] = useState('');
+  const group = free.find((one) => one.id === chosen) ?? free[0];
+  if (group === undefined) return <p className="text-soft">{t('students.keep.noGroups')}</p>;
+  return (
+    <>
+      <Select
+        label={t('students.group')}
+        value={group.id}
+        onValue={setChosen}
+        of={free.map((one) => ({ value: one.id, text: one.name }))}
+      />
+      <Button
+        look="primary"
+        className="mt-3"
+        onClick={() => {
+          step({
+            say: t('students.keep.joined', { name: data.name, group: group.name }),
+            go: joins(group.id),
+            back: () =>
+              ask(
+                api.DELETE('/api/groups/{group}/students', {
+                  params: { path: { group: group.id } },
+                  body: { students: [data.id] },
+                }),
+              ),
+          });
+          onDone();
+        }}
+      >
+        {t('students.keep.join')}
+      </Button>
+    </>
+  );
+}
+
+function Same({ data, onDone }: { data: StudentPage; onDone: () => void }) {
+  const { t } = useTranslation();
+  const tell = useTell();
+  const rows = (useQuery(studentsQuery).data ?? []).filter((one) => one.id !== data.id);
+  const [other, setOther] = useState('');
+  const [refusal, setProblem] = useProblem();
+  const [isAsked, setAsked] = useState(false);
+  const named = rows.find((one) => one.id === other)?.name ?? '';
+  const join = useMutation({
+    mutationFn: () => ask(api.POST('/api/students/{student}/joined', { ...path(data.id), body: { other, isSure: isAsked } })),
+    onSuccess: async () => {
+      await readAgain('roster');
+      tell(t('students.keep.madeOne', { name: data.name, other: named }), {
+        takeBack: () =>
+          void ask(api.POST('/api/students/{student}/apart', path(other)))
+            .then(() => readAgain('roster'))
+            .then(() => {
+              tell(t('students.keep.tookApart', { name: data.name, other: named }));
+            }),
+      });
+      onDone();
+    },
+    onError: (error) => {
+      if (error instanceof Problem && error.place === 'isSure') setAsked(true);
+      setProblem(error);
+    },
+  });
+  return (
+    <>
+      <p className="mb-3 text-soft">{t('students.keep.sameHint', { name: data.name })}</p>
+      <Select
+        label={t('students.keep.other')}
+        value={other}
+        onValue={(id) => {
+          setOther(id);
+          setAsked(false);
+          setProblem(null);
+        }}
+        of={[{ value: '', text: t('students.keep.choose') }, ...rows.map((one) => ({ value: one.id, text: one.name }))]}
+      />
+      <RefusalLine refusal={refusal} />
+      <Button
+        look="primary"
+        className="mt-3"
+        disabled={other === '' || join.isPending}
+        onClick={() => {
+          join.mutate();
+        }}
+      >
+        {t(isAsked ? 'students.keep.sure' : 'students.keep.makeOne')}
+      </Button>
+    </>
+  );
+}
