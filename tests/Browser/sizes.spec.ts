@@ -106,6 +106,26 @@ const screens: Record<string, (page: Page) => Promise<void>> = {
     await page.goto('/waiting');
     await expect(page.getByText('Nothing waits')).toBeVisible();
   },
+  'the warm-ups': async (page) => {
+    await page.goto('/school');
+    await page.getByRole('button', { name: /^Change: Knee circles/ }).click();
+    await expect(page.getByRole('form', { name: /^Knee circles/ })).toBeVisible();
+  },
+  'is the forecast true': async (page) => {
+    await page.goto('/school/forecast');
+    await expect(page.getByText(/^When Gorvan said/)).toBeVisible();
+  },
+  'a consideration': async (page) => {
+    await page.goto('/students?find=Hartwin');
+    await page.getByRole('link', { name: /^Hartwin J\./ }).click();
+    await page.getByRole('button', { name: 'Change: knee' }).click();
+    await expect(page.getByRole('textbox', { name: 'Private note' })).toBeVisible();
+  },
+  'the sheet of tonight': async (page) => {
+    await openMarking(page);
+    await page.getByRole('link', { name: 'Tonight’s sheet' }).click();
+    await expect(page.getByText('not medical advice')).toBeVisible();
+  },
   'the principles': async (page) => {
     await page.goto('/principles');
     await expect(page.getByRole('button', { name: /^Take this set: Five/ })).toBeVisible();

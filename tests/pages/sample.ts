@@ -1,4 +1,6 @@
 import type {
+  CareNeed,
+  StudentCare,
   GroupPrinciples,
   Principle,
   PrincipleSet,
@@ -362,3 +364,24 @@ export function groupPrinciples(): GroupPrinciples {
   const { id, title, families, principles } = principleSet();
   return { setId: id, title, families, principles, gone: [{ id: 'row-old', title: 'Old one' }], focuses: 1 };
 }
+
+export const careNeed = (change: Partial<CareNeed> = {}): CareNeed => ({
+  box: 'new',
+  courseId: 'course',
+  position: 1,
+  warmUpId: null,
+  title: 'Movement 1',
+  do: ['smaller'],
+  variants: [],
+  asks: false,
+  ...change,
+});
+
+export const studentCare = (name: string, change: Partial<StudentCare> = {}): StudentCare => ({
+  studentId: name.toLowerCase(),
+  name,
+  everywhere: [],
+  asks: false,
+  needs: [],
+  ...change,
+});

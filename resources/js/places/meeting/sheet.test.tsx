@@ -1,6 +1,7 @@
 import { cleanup, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import { cueCard, form, meeting, page, review } from '../../../../tests/pages/sample';
+import { careNeed, cueCard, form, meeting, page, review, studentCare } from '../../../../tests/pages/sample';
 import { server, standIn } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
 import type { CueCard, MeetingPage } from '../../api/client';
@@ -106,4 +107,20 @@ test('an evening of nothing but standing asks for no cards', async () => {
   await screen.findByRole('heading', { level: 1 });
   expect(screen.queryByText(/Away last time/)).toBeNull();
   expect(server.got('GET', '/api/forms/{form}/cards')).toEqual([]);
+});
+
+test('the teacher’s sheet says who does what otherwise and never why; the one for the wall has no names', async () => {
+  server.answers['GET /api/meetings/{meeting}'] = evening({
+    care: [studentCare('Dov', { asks: true, needs: [careNeed({ position: 5, do: ['support'] })] })],
+  });
+  const { router } = show();
+  expect((await screen.findByText(/a chair or wall near for/)).textContent).toContain('5. Movement 5');
+  expect(screen.getByText(/ask before anything/)).toBeTruthy();
+  expect(screen.queryByRole('button', { name: /who takes care of what/ })).toBeNull();
+  await userEvent.click(screen.getByRole('button', { name: 'For the wall' }));
+  expect(router.state.location.search).toBe('?wall=1');
+  for (const name of ['Dov', 'Ada', 'Cy']) expect(screen.queryByText(new RegExp(name))).toBeNull();
+  // What everybody may know stays: the general cautions, and what holds for all.
+  expect(screen.getByText(/leave the kick out/)).toBeTruthy();
+  expect(screen.getByText(/not medical advice/)).toBeTruthy();
 });

@@ -7,6 +7,7 @@ import { Button } from '../../kit/controls';
 import { number } from '../../kit/format';
 import { Asked, Empty, Heading } from '../../kit/page';
 import { useTell } from '../../kit/toasts';
+import { useOnce } from '../../kit/useOnce';
 import { SchoolPages } from './SchoolPages';
 
 // Charts are heavy: they come when one is looked at.
@@ -153,8 +154,9 @@ function Factor({ of }: { of: ReliabilityPage }) {
       tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });
     },
   });
+  const once = useOnce(adopt);
   const take = (to: number | null) => {
-    if (!adopt.isPending) adopt.mutate({ to, from: of.adopted });
+    once({ to, from: of.adopted });
   };
   return (
     <section aria-label={t('school.forecast.factor')}>

@@ -9,6 +9,7 @@ import { Button, Dialog, RefusalLine, TextField } from '../../kit/controls';
 import { Notice } from '../../kit/Notice';
 import { Select } from '../../kit/Select';
 import { useTell } from '../../kit/toasts';
+import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
 import { SamePeople, told, useSamePeople } from '../groups/SamePeople';
 
@@ -42,12 +43,7 @@ function useSteps(): [(step: Step) => void, boolean] {
       tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });
     },
   });
-  return [
-    (step) => {
-      if (!run.isPending) run.mutate(step);
-    },
-    run.isPending,
-  ];
+  return [useOnce(run), run.isPending];
 }
 
 type Doing = 'rename' | 'join' | 'same' | null;
@@ -332,7 +328,8 @@ function Same({ data, onDone }: { data: StudentPage; onDone: () => void }) {
   const [isAsked, setAsked] = useState(false);
   const named = rows.find((one) => one.id === other)?.name ?? '';
   const join = useMutation({
-    mutationFn: () => ask(api.POST('/api/students/{student}/joined', { ...path(data.id), body: { other, isSure: isAsked } })),
+    mutationFn: (isSure: boolean) =>
+      ask(api.POST('/api/students/{student}/joined', { ...path(data.id), body: { other, isSure } })),
     onSuccess: async () => {
       await readAgain('roster');
       tell(t('students.keep.madeOne', { name: data.name, other: named }), {
@@ -346,10 +343,11 @@ function Same({ data, onDone }: { data: StudentPage; onDone: () => void }) {
       onDone();
     },
     onError: (error) => {
-      if (error instanceof Problem && error.place === 'isSure') setAsked(true);
+      if (error instanceof Problem && error.code === 'students.together') setAsked(true);
       setProblem(error);
     },
   });
+  const once = useOnce(join);
   return (
     <>
       <p className="mb-3 text-soft">{t('students.keep.sameHint', { name: data.name })}</p>
@@ -369,7 +367,7 @@ function Same({ data, onDone }: { data: StudentPage; onDone: () => void }) {
         className="mt-3"
         disabled={other === '' || join.isPending}
         onClick={() => {
-          join.mutate();
+          once(isAsked);
         }}
       >
         {t(isAsked ? 'students.keep.sure' : 'students.keep.makeOne')}

@@ -1,6 +1,6 @@
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
+import { afterEach, beforeAll, beforeEach, describe, expect, test, vi } from 'vitest';
 import { cell, form, groupPrinciples, student } from '../../../../tests/pages/sample';
 import { server, standIn } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
@@ -75,6 +75,10 @@ const page = (change: Partial<StudentPage> = {}): StudentPage => ({
   ...change,
 });
 
+beforeAll(() => {
+  Element.prototype.hasPointerCapture = () => false;
+  Element.prototype.scrollIntoView = () => undefined;
+});
 beforeEach(() => {
   queryClient.clear();
   server.reset({
@@ -168,4 +172,171 @@ describe('a student', () => {
     });
     expect(await screen.findByText(/on 6 Jan: /)).toBeTruthy();
   });
+});
+
+const may = (...abilities: string[]) => ({
+  person: { id: 'me', may: abilities },
+  school: { id: 's', name: 'S', today: '2026-01-20' },
+  needsFounding: false,
+});
+const open = () =>
+  showAt('/students/ada', [
+    { path: '/students/:student', Component: StudentPlace },
+    { path: '/students', Component: () => <p>everyone</p> },
+  ]);
+
+describe('considerations', () => {
+  const knee = { id: 'k', what: 'knee', side: 'left', since: '2025-12-01', until: null, note: 'An old fall.', holds: true };
+  const kept = () => server.got('PUT', '/api/students/{student}/considerations/{consideration}').map((one) => one.body);
+  beforeEach(() => {
+    server.answers['GET /api/session'] = may('see-considerations');
+    server.answers['GET /api/students/{student}/considerations'] = [
+      knee,
+      { ...knee, id: 'h', what: 'dizziness', side: null, until: '2026-01-02', note: null, holds: false },
+      { ...knee, id: 'b', what: 'balance', side: null, since: '2026-02-01', note: null, holds: false },
+    ];
+  });
+
+  test('are shown with their days, those over and those to come apart, to whoever may see them', async () => {
+    open();
+    const notes = within(await screen.findByRole('region', { name: 'Considerations' }));
+    const rows = (await notes.findAllByRole('listitem')).map((one) => one.textContent);
+    expect(rows[0]).toContain('knee, left · since 1 Dec 2025, lastingAn old fall.');
+    expect(rows[1]).toContain('dizziness · since 1 Dec 2025, over');
+    expect(rows[2]).toContain('balance · from 1 Feb 2026, lasting');
+    expect(notes.getByText(/protects dumps and backups of the database and not a stolen server/)).toBeTruthy();
+  });
+
+  test('are not asked for by whoever may not', async () => {
+    server.answers['GET /api/session'] = may('read', 'mark');
+    open();
+    await screen.findByText('Tuesdays: came to 6 of 7');
+    expect(screen.queryByRole('region', { name: 'Considerations' })).toBeNull();
+    expect(server.got('GET', '/api/students/{student}/considerations')).toEqual([]);
+  });
+
+  test('one is noted once from two clicks; refused, it says so at its field and keeps what was typed', async () => {
+    server.refusals = {
+      'PUT /api/students/{student}/considerations/{consideration}': {
+        status: 422,
+        code: 'contradiction.consideration',
+        with: { from: '2026-01-20', to: '2026-01-01' },
+      },
+    };
+    open();
+    await userEvent.click(await screen.findByRole('button', { name: 'Note something' }));
+    await userEvent.type(screen.getByRole('textbox', { name: 'Private note' }), 'Asks first.');
+    await userEvent.click(screen.getByRole('button', { name: 'Note it' }));
+    expect((await screen.findByRole('alert')).textContent).toContain('before it began');
+    expect(screen.getByRole<HTMLTextAreaElement>('textbox', { name: 'Private note' }).value).toBe('Asks first.');
+    server.refusals = {};
+    await userEvent.dblClick(screen.getByRole('button', { name: 'Note it' }));
+    await waitFor(() => {
+      expect(screen.queryByRole('dialog')).toBeNull();
+    });
+    expect(kept()).toHaveLength(2);
+    expect(kept()[1]).toEqual({ what: 'knee', side: null, since: '2026-01-20', until: null, note: 'Asks first.' });
+  });
+
+  test('one that is taken out comes back as it was', async () => {
+    open();
+    await userEvent.click(await screen.findByRole('button', { name: 'Take out: knee' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Take back' }));
+    await waitFor(() => {
+      expect(kept()).toEqual([{ what: 'knee', side: 'left', since: '2025-12-01', until: null, note: 'An old fall.' }]);
+    });
+  });
+});
+
+describe('keeping a record', () => {
+  const choose = async (name: string) => {
+    await userEvent.click(await screen.findByRole('button', { name: 'Keep the record' }));
+    await userEvent.click(await screen.findByRole('menuitem', { name }));
+  };
+  beforeEach(() => {
+    server.answers['GET /api/session'] = may('plan');
+    server.answers['GET /api/groups'] = [
+      { id: 'tue', name: 'Tuesdays' },
+      { id: 'fri', name: 'Fridays' },
+    ];
+  });
+
+  test('a pause is said and taken back', async () => {
+    open();
+    await choose('Pause');
+    await userEvent.click(await screen.findByRole('button', { name: 'Take back' }));
+    await waitFor(() => {
+      expect(server.got('PUT', '/api/students/{student}/pause').map((one) => one.body)).toEqual([
+        { isPaused: true },
+        { isPaused: false },
+      ]);
+    });
+  });
+
+  test('who leaves a group joins it again with Take back, as the same person', async () => {
+    open();
+    await choose('Leave Tuesdays');
+    await userEvent.click(await screen.findByRole('button', { name: 'Take back' }));
+    await waitFor(() => {
+      expect(server.got('POST', '/api/groups/{group}/students').map((one) => one.body)).toEqual([
+        { students: ['Ada'], same: { Ada: 'ada' } },
+      ]);
+    });
+    expect(server.got('DELETE', '/api/groups/{group}/students').map((one) => one.body)).toEqual([{ students: ['ada'] }]);
+  });
+
+  test('only groups they are not in can be joined', async () => {
+    open();
+    await choose('Join a group');
+    await userEvent.click(await screen.findByRole('button', { name: 'Join a group' }));
+    expect(await screen.findByText('Ada is in Fridays.')).toBeTruthy();
+  });
+
+  test('two who were at one class are asked about before they are made one', async () => {
+    server.refusals = {
+      'POST /api/students/{student}/joined': {
+        status: 409,
+        code: 'students.together',
+        with: { name: 'Ada', other: 'Bo Stone', count: 2 },
+      },
+    };
+    open();
+    await choose('Is the same person as …');
+    await userEvent.click(await screen.findByRole('combobox', { name: 'The other record' }));
+    await userEvent.click(await screen.findByRole('option', { name: 'Bo Stone' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Make them one' }));
+    expect(await screen.findByText(/were at the same class \(2 of them\)/)).toBeTruthy();
+    server.refusals = {};
+    await userEvent.click(screen.getByRole('button', { name: 'They are one person all the same' }));
+    expect(await screen.findByText('Ada and Bo Stone are one now.')).toBeTruthy();
+    expect(server.got('POST', '/api/students/{student}/joined').map((one) => one.body)).toEqual([
+      { other: 'b', isSure: false },
+      { other: 'b', isSure: true },
+    ]);
+  });
+
+  test('a record that was made one says whose it is and is taken apart from there', async () => {
+    server.answers['GET /api/students/{student}'] = page({ also: [{ id: 'b', name: 'Bo Stone' }] });
+    open();
+    expect(await screen.findByText(/On record too as Bo Stone\./)).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Take apart' }));
+    expect(await screen.findByText('Ada and Bo Stone are two again.')).toBeTruthy();
+  });
+
+  test('whoever has no record is gone with the list, and the page goes to everyone', async () => {
+    open();
+    await screen.findByRole('button', { name: 'Keep the record' });
+    server.refusals = { 'GET /api/students/{student}': { status: 404, code: 'http.gone' } };
+    await choose('Take off the list');
+    expect(await screen.findByText('everyone')).toBeTruthy();
+  });
+});
+
+test('those off the list are listed only where they are asked for', async () => {
+  server.answers['GET /api/students'] = [row('a', 'Ann'), { ...row('b', 'Bob'), isOffList: true }];
+  showAt('/students', [{ path: '/students', Component: StudentsPlace }]);
+  await screen.findByText('Ann');
+  expect(screen.queryByText('Bob')).toBeNull();
+  await userEvent.click(screen.getByRole('checkbox', { name: 'Those off the list too' }));
+  expect((await screen.findByText('Bob')).closest('a')?.textContent).toContain('off the list');
 });
