@@ -96,7 +96,6 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::get('school/warm-ups', [SchoolController::class, 'warmUps'])->can('read');
     Route::put('school/warm-ups', [SchoolController::class, 'saveWarmUps'])->can('edit-forms');
     Route::get('school/forecast', [SchoolController::class, 'forecast'])->can('read');
-    Route::get('school/forecast/change', [SchoolController::class, 'change'])->can('read');
     Route::put('school/forecast/factor', [SchoolController::class, 'adopt'])->can('run-school');
     Route::put('groups/{group}/room', [GroupController::class, 'room'])->can('plan', 'group');
 

@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Models\CurrentSchool;
 use App\Models\Entry;
 use App\Models\Group;
+use App\Models\School;
 use App\Models\Student;
 use App\Record\FactSource;
 use Gorvan\Core\Reading\Day;
@@ -21,6 +22,16 @@ final class MeasureTrust
     {
     }
 
+    /**
+     * Marks of these students came or went: what theirs have said is measured again when somebody asks.
+     *
+     * @param  list<string>  $students
+     */
+    public static function outdated(array $students): void
+    {
+        Student::readWith($students)->whereNotNull('forecasts')->update(['forecasts' => null]);
+    }
+
     public function __invoke(Group $group): void
     {
         $this->of(array_values($group->students()->pluck('students.id')->all()));
@@ -31,12 +42,19 @@ final class MeasureTrust
     {
         $facts = $students === [] ? [] : $this->facts->of($students, null, Day::number($this->school->today()));
         $sided = array_fill_keys(Entry::where('sided', true)->pluck('id')->all(), true);
+        $before = Student::whereKey($students)->toBase()->pluck('forecasts', 'id')->all();
+        $changed = false;
         foreach ($facts as $student => $own) {
             $tests = Calibration::of($own, static fn (string $key): bool => isset($sided[$key]), $this->school->get()->memory());
+            $kept = json_encode(array_map(static fn (ForecastTest $test): array => [$test->observed, $test->ages], $tests->each), JSON_THROW_ON_ERROR);
+            $changed = $changed || ($before[$student] ?? null) !== $kept;
             Student::whereKey($student)->update([
                 'trust' => $tests->tests === 0 ? null : ExpectedStudent::trustBy($tests->observed, $tests->predicted),
-                'forecasts' => json_encode(array_map(static fn (ForecastTest $test): array => [$test->observed, $test->ages], $tests->each), JSON_THROW_ON_ERROR),
+                'forecasts' => $kept,
             ]);
+        }
+        if ($changed) {
+            School::whereKey($this->school->id())->increment('forecasts_version');
         }
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Models\Group;
 use App\Models\Student;
 use Gorvan\Core\Standing\ForecastTest;
 
@@ -34,14 +33,5 @@ final class ReadForecasts
         }
 
         return $tests;
-    }
-
-    /** @return list<array{Group, list<string>}> every group with who is in it now */
-    public function groups(): array
-    {
-        /** @var \Illuminate\Database\Eloquent\Collection<int, Group> $groups */
-        $groups = Group::with('students')->orderBy('name')->get();
-
-        return array_values($groups->map(static fn (Group $group): array => [$group, array_values($group->students->pluck('id')->all())])->all());
     }
 }

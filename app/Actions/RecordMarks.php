@@ -35,8 +35,10 @@ final class RecordMarks
                 Mark::insertOrIgnore($chunk);
             }
             $this->compare($rows, $marks);
+            $students = array_values(array_unique(array_map(static fn (NewMark $mark): string => $mark->student, $marks)));
+            MeasureTrust::outdated($students);
             if ($this->checkpoints->mayHold($meeting->on)) {
-                $this->checkpoints->discard(array_unique(array_map(static fn (NewMark $mark): string => $mark->student, $marks)));
+                $this->checkpoints->discard($students);
             }
         });
     }

@@ -77,6 +77,7 @@ final class WithdrawFacts
             return;
         }
         $this->append($withdrawal['id'], $withdrawal['of'], $mark?->id === $withdrawal['of'] ? WithdrawnKind::Mark : WithdrawnKind::Withdrawal, $withdrawal['at'], $by);
+        MeasureTrust::outdated([(string) $mark?->student_id]);
         if ($mark?->on === null || $this->checkpoints->mayHold($mark->on)) {
             $this->checkpoints->discard([(string) $mark?->student_id]);
         }

@@ -22,6 +22,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string|null $warm_ups  gorvan.warm_ups/1; null for those that come with the application
  * @property int $warm_ups_version
  * @property float|null $recall_factor  by which recall is read
+ * @property int $forecasts_version  grows when what marks say of the forecasts changed
+ * @property string|null $reliability  whether the forecasts were true, as it was last worked out
+ * @property string|null $reliability_of  of what
  */
 final class School extends Model
 {

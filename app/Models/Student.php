@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 
@@ -39,6 +40,17 @@ final class Student extends Model
     public function records(): array
     {
         return [$this->id, ...$this->others()];
+    }
+
+    /**
+     * Everyone who is read with one of these records: the students themselves, and who they turned out to be.
+     *
+     * @param  Builder<self>  $query
+     * @param  iterable<string>  $records
+     */
+    public function scopeReadWith(Builder $query, iterable $records): void
+    {
+        $query->where(static fn ($any) => $any->whereKey($records)->orWhereIn('id', self::whereKey($records)->whereNotNull('same_as')->select('same_as')));
     }
 
     /** @return BelongsToMany<Group, $this> those they are in now */

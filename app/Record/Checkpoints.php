@@ -119,8 +119,11 @@ final class Checkpoints
      */
     public function discard(?iterable $students = null): void
     {
-        // What is noted of one record of a student is read with the others.
-        Student::query()->when($students !== null, static fn ($some) => $some->where(static fn ($any) => $any->whereKey($students)->orWhereIn('id', Student::whereKey($students)->whereNotNull('same_as')->select('same_as'))))->toBase()->update(['record_epoch' => DB::raw('record_epoch + 1')]);
+        $rows = Student::query();
+        if ($students !== null) {
+            $rows->readWith($students);
+        }
+        $rows->toBase()->update(['record_epoch' => DB::raw('record_epoch + 1')]);
     }
 
     /** Whether a fact of a day can be part of a checkpoint, now or before anybody sees it. */

@@ -32,6 +32,9 @@ return new class extends Migration
             $table->json('warm_ups')->nullable()->comment('gorvan.warm_ups/1; null for those that come with the application');
             $table->integer('warm_ups_version')->default(0);
             $table->double('recall_factor')->nullable()->comment('k, by which recall is read; null where none was adopted');
+            $table->integer('forecasts_version')->default(0)->comment('grows when what marks say of the forecasts changed');
+            $table->json('reliability')->nullable()->comment('whether the forecasts were true, as it was last worked out');
+            $table->char('reliability_of', 32)->nullable()->comment('of what it was worked out');
         });
         Schema::table('groups', static fn (Blueprint $table) => $table->boolean('is_room_cold')->default(false)->comment('two general warm-ups come first'));
         Schema::table('group_members', static fn (Blueprint $table) => $table->boolean('is_paused')->default(false)->comment('left for a while, and comes back to this group'));

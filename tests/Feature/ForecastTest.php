@@ -2,10 +2,15 @@
 
 declare(strict_types=1);
 
+use App\Actions\MeasureReliability;
+use App\Jobs\MeasureReliabilityJob;
 use App\Models\Role;
+use App\Models\School;
 use App\Models\Student;
 use Gorvan\Core\Standing\ForecastTest;
 use Gorvan\Core\Standing\Reliability;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
 
 beforeEach(function () {
     $this->clockAt('2026-01-20T20:00:00+01:00');
@@ -19,14 +24,12 @@ beforeEach(function () {
 });
 
 test('every mark that had been forecast is a test; the school and each group are told in tenths and scores', function () {
-    expect($this->getJson('/api/school/forecast')->assertOk()->json())->school->tests->toBe(0)->offered->toBeNull()->adopted->toBeNull();
+    expect($this->getJson('/api/school/forecast')->assertOk()->json())->school->tests->toBe(0)->change->toBeNull()->adopted->toBeNull()->isBeingMeasured->toBeFalse();
     ($this->marked)($this->students[0], $this->entries[0], ['Alone', 'Following', 'Alone']);
-    $this->inside($this->user->school, fn () => Student::query()->update(['forecasts' => null]));
     $page = $this->getJson('/api/school/forecast')->json();
     expect($page['school']['tests'])->toBe(2)->and($page['groups'][0])->name->toBe($this->group->name)->of->toBe($page['school'])
         ->and($page['school']['observed'])->toEqual(0.5)->and($page['enough'])->toBe(200)
         ->and(array_sum(array_column($page['school']['tenths'], 'tests')))->toBe(2);
-    $this->getJson('/api/school/forecast/change')->assertUnprocessable();
 });
 
 test('from 200 tests on a factor is offered with what it changes; adopted it is how recall is read, and no record changes by it', function () {
@@ -34,10 +37,11 @@ test('from 200 tests on a factor is offered with what it changes; adopted it is 
     // 240 looks, all forgotten where 0.9 was said.
     $tests = array_fill(0, 240, [0.0, [1.0]]);
     $this->inside($this->user->school, fn () => Student::whereKey($this->students[0])->update(['forecasts' => json_encode($tests), 'trust' => 0.5]));
-    $offered = $this->getJson('/api/school/forecast')->json('offered');
+    $this->inside($this->user->school, fn () => School::query()->increment('forecasts_version'));
+    $page = $this->getJson('/api/school/forecast')->assertOk()->json();
+    $offered = $page['change']['factor'];
     expect($offered)->toEqualWithDelta(Reliability::LEAST_FACTOR, 1e-9);
-    $change = $this->getJson('/api/school/forecast/change')->assertOk()->json();
-    expect($change['after']['logLoss'])->toBeLessThan($change['before']['logLoss'])->and($change['holdsBefore'])->toBe(1);
+    expect($page['change']['after']['logLoss'])->toBeLessThan($page['school']['logLoss'])->and($page['change']['holdsBefore'])->toBe(1);
     $this->clockAt('2026-01-22T20:00:00+01:00');
     $read = fn () => $this->getJson("/api/students/{$this->students[0]}")->json('forms.0.standing.cells.0.recall');
     $before = $read();
@@ -69,4 +73,34 @@ test('what is kept of a test is the test: read back it predicts the same', funct
     $days = (strtotime($this->meetings[1]->on) - strtotime($this->meetings[0]->on)) / 86400;
     // Alone is S0(3) = 2.3065 days (source: the published default weights of FSRS-6).
     expect((new ForecastTest($kept[0][0], $kept[0][1]))->ages[0])->toEqualWithDelta($days / 2.3065, 1e-9);
+});
+
+test('what was worked out is kept until something it rests on changes', function () {
+    ($this->marked)($this->students[0], $this->entries[0], ['Alone', 'Cued']);
+    $this->getJson('/api/school/forecast')->assertOk();
+    $of = fn () => $this->inside($this->user->school, fn () => School::firstOrFail()->reliability_of);
+    $is = $of();
+    $this->getJson('/api/school/forecast')->assertOk();
+    expect($of())->toBe($is);
+    // A mark, who is in a group, how recall is read, and another day: each is something it rests on.
+    ($this->marked)($this->students[1], $this->entries[0], ['Alone', 'Alone']);
+    $this->postJson("/api/meetings/{$this->meetings[2]->id}/log", $this->asPlanned($this->meetings[2]))->assertNoContent();
+    expect($this->getJson('/api/school/forecast')->json('school.tests'))->toBe(2)->and($of())->not->toBe($is);
+    foreach ([fn () => $this->putJson('/api/school/forecast/factor', ['factor' => 2])->assertNoContent(), fn () => $this->putJson("/api/students/{$this->students[1]}/pause", ['isPaused' => true])->assertNoContent(), fn () => $this->clockAt('2026-01-21T08:00:00+01:00')] as $change) {
+        $is = $of();
+        $change();
+        $this->getJson('/api/school/forecast')->assertOk();
+        expect($of())->not->toBe($is);
+    }
+});
+
+test('with many marks it is worked out beside the page, once, and the page says so', function () {
+    $this->inside($this->user->school, function () {
+        DB::statement("insert into marks (id, school_id, student_id, entry_id, support, at, made_by) select lpad(k::text, 26, '0'), ?, ?, ?, 3, now(), ? from generate_series(1, 10001) k", [$this->user->school_id, $this->students[0], $this->entries[0], $this->user->id]);
+    });
+    Queue::fake();
+    expect($this->getJson('/api/school/forecast')->assertOk()->json())->school->toBeNull()->isBeingMeasured->toBeTrue();
+    Queue::assertPushed(MeasureReliabilityJob::class, 1);
+    app(MeasureReliabilityJob::class, ['school' => $this->user->school_id])->handle(app(App\Models\CurrentSchool::class), app(MeasureReliability::class));
+    expect($this->getJson('/api/school/forecast')->json())->isBeingMeasured->toBeFalse()->school->not->toBeNull();
 });

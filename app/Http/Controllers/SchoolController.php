@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Actions\AdoptFactor;
 use App\Actions\SaveWarmUps;
-use App\Http\Data\FactorChange;
 use App\Http\Data\ReliabilityPage;
 use App\Http\Data\WarmUpListData;
 use App\Http\OpenApi\Puts;
@@ -47,12 +46,6 @@ final class SchoolController extends Controller
     public function forecast(ReliabilityPages $pages): JsonResponse
     {
         return new JsonResponse($pages->now());
-    }
-
-    #[Reads('/api/school/forecast/change', 'factorChange', 'What the factor would change', FactorChange::class)]
-    public function change(ReliabilityPages $pages): JsonResponse
-    {
-        return new JsonResponse($pages->change());
     }
 
     #[Puts('/api/school/forecast/factor', 'adoptFactor', 'Adopted, or taken back', takes: ['factor' => 'number|null'], status: 204)]

@@ -14,8 +14,6 @@ final readonly class FactorChange
         #[OA\Property]
         public float $factor,
         #[OA\Property]
-        public ReliabilityData $before,
-        #[OA\Property]
         public ReliabilityData $after,
         #[OA\Property(description: 'movements that hold, over everyone')]
         public int $holdsBefore,

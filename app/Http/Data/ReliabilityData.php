@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
-use Gorvan\Core\Standing\Reliability;
-use Gorvan\Core\Standing\ReliabilityTenth;
 use OpenApi\Attributes as OA;
+use stdClass;
 
 /** Whether forecasts were true. */
 #[OA\Schema]
@@ -31,8 +30,9 @@ final readonly class ReliabilityData
     ) {
     }
 
-    public static function of(Reliability $of): self
+    /** @param  stdClass  $of  as it was kept */
+    public static function of(stdClass $of): self
     {
-        return new self($of->tests, array_map(static fn (ReliabilityTenth $one): ReliabilityTenthData => new ReliabilityTenthData($one->tenth, $one->tests, $one->predicted, $one->observed), $of->tenths), $of->logLoss, $of->brier, $of->predicted, $of->observed);
+        return new self($of->tests, array_values(array_map(static fn (stdClass $one): ReliabilityTenthData => new ReliabilityTenthData($one->tenth, $one->tests, $one->predicted, $one->observed), $of->tenths)), $of->logLoss, $of->brier, $of->predicted, $of->observed);
     }
 }

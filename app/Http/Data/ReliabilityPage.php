@@ -4,26 +4,45 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
+use Gorvan\Core\Standing\Reliability;
 use OpenApi\Attributes as OA;
+use stdClass;
 
 /** Whether the forecasts of the school were true, as it reads recall now. */
 #[OA\Schema]
 final readonly class ReliabilityPage
 {
     /**
+     * @param  ReliabilityData|null  $school  null while it was never worked out
      * @param  list<GroupReliability>  $groups
+     * @param  FactorChange|null  $change  null while there are too few tests
      */
     public function __construct(
         #[OA\Property]
-        public ReliabilityData $school,
+        public ?ReliabilityData $school,
         #[OA\Property(type: 'array', items: new OA\Items(ref: GroupReliability::class))]
         public array $groups,
         #[OA\Property(description: 'the factor by which recall is read')]
         public ?float $adopted,
-        #[OA\Property(description: 'the factor with the least log loss; null while there are too few tests')]
-        public ?float $offered,
+        #[OA\Property]
+        public ?FactorChange $change,
         #[OA\Property]
         public int $enough,
+        #[OA\Property(description: 'what is shown is from before something changed')]
+        public bool $isBeingMeasured,
     ) {
+    }
+
+    /** @param  stdClass|null  $kept  as it was last worked out */
+    public static function of(?stdClass $kept, ?float $adopted, bool $isBeingMeasured): self
+    {
+        return new self(
+            $kept === null ? null : ReliabilityData::of($kept->school),
+            array_values(array_map(static fn (stdClass $one): GroupReliability => new GroupReliability($one->id, $one->name, ReliabilityData::of($one->of)), $kept->groups ?? [])),
+            $adopted,
+            isset($kept->change) ? new FactorChange($kept->change->factor, ReliabilityData::of($kept->change->after), $kept->change->holdsBefore, $kept->change->holdsAfter) : null,
+            Reliability::ENOUGH,
+            $isBeingMeasured,
+        );
     }
 }

@@ -91,10 +91,8 @@ export const warmUpsQuery = queryOptions({ queryKey: ['warmUps'], queryFn: () =>
 export const reliabilityQuery = queryOptions({
   queryKey: ['reliability'],
   queryFn: () => ask(api.GET('/api/school/forecast')),
-});
-export const factorChangeQuery = queryOptions({
-  queryKey: ['factorChange'],
-  queryFn: () => ask(api.GET('/api/school/forecast/change')),
+  staleTime: 0,
+  refetchInterval: ({ state }) => (state.data?.isBeingMeasured === true ? AGAIN : false),
 });
 /** Where everyone in a group stands in its principles. */
 export const groupPrinciplesQuery = (group: string, on: string) =>
@@ -232,19 +230,7 @@ const touched = {
   care: ['considerations', 'careReasons', 'meeting', 'today'],
   warmUps: ['warmUps', 'meeting', 'today', 'term', 'class'],
   /** How recall is read. */
-  factor: [
-    'reliability',
-    'factorChange',
-    'students',
-    'student',
-    'studentLine',
-    'recallCurve',
-    'group',
-    'meeting',
-    'today',
-    'term',
-    'class',
-  ],
+  factor: ['reliability', 'students', 'student', 'studentLine', 'recallCurve', 'group', 'meeting', 'today', 'term', 'class'],
   /** A plan that was changed, as distinct from which terms there are. */
   plan: ['term', 'terms', 'changes', 'questions', 'today', 'meeting', 'class', 'group', 'groupPrinciples'],
 } as const;

@@ -2,7 +2,7 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
 import { api, ask, Problem, type Reliability, type ReliabilityPage } from '../../api/client';
-import { factorChangeQuery, readAgain, reliabilityQuery, sessionQuery } from '../../api/queries';
+import { readAgain, reliabilityQuery, sessionQuery } from '../../api/queries';
 import { Button } from '../../kit/controls';
 import { number } from '../../kit/format';
 import { Asked, Empty, Heading } from '../../kit/page';
@@ -29,10 +29,19 @@ export function ReliabilityPlace() {
     <SchoolPages>
       <Asked query={query}>
         {(data) =>
-          data.school.tests === 0 ? (
+          data.school === null ? (
+            <p role="status" className="text-soft">
+              {t('school.forecast.measuring')}
+            </p>
+          ) : data.school.tests === 0 ? (
             <Empty title={t('school.forecast.none')} hint={t('school.forecast.noneHint')} />
           ) : (
             <>
+              {data.isBeingMeasured ? (
+                <p role="status" className="text-soft">
+                  {t('school.forecast.measuring')}
+                </p>
+              ) : null}
               <p className="max-w-3xl text-soft">{t('school.forecast.hint')}</p>
               <Told of={data.school} />
               <Heading>{t('school.forecast.diagram')}</Heading>
@@ -41,7 +50,7 @@ export function ReliabilityPlace() {
               </Suspense>
               <Tenths of={data.school} />
               <Groups of={data} />
-              <Factor of={data} />
+              <Factor of={data} now={data.school} />
             </>
           )
         }
@@ -133,12 +142,12 @@ function Groups({ of }: { of: ReliabilityPage }) {
 }
 
 /** The factor that fits best, what it would change, and taking it or leaving it. */
-function Factor({ of }: { of: ReliabilityPage }) {
+function Factor({ of, now }: { of: ReliabilityPage; now: Reliability }) {
   const { t } = useTranslation();
   const tell = useTell();
   const mayAdopt = (useQuery(sessionQuery).data?.person?.may ?? []).includes('run-school');
-  const isNew = of.offered !== null && of.adopted?.toFixed(3) !== of.offered.toFixed(3);
-  const change = useQuery({ ...factorChangeQuery, enabled: isNew });
+  const { change } = of;
+  const isNew = change !== null && of.adopted?.toFixed(3) !== change.factor.toFixed(3);
   const adopt = useMutation({
     mutationFn: ({ to }: { to: number | null; from: number | null }) =>
       ask(api.PUT('/api/school/forecast/factor', { body: { factor: to } })),
@@ -178,39 +187,37 @@ function Factor({ of }: { of: ReliabilityPage }) {
           ) : null}
         </p>
       )}
-      {of.offered === null ? (
-        <p className="mt-2">{t('school.forecast.tooFew', { enough: of.enough, count: of.school.tests })}</p>
+      {change === null ? (
+        <p className="mt-2">{t('school.forecast.tooFew', { enough: of.enough, count: now.tests })}</p>
       ) : !isNew ? (
         <p className="mt-2">{t('school.forecast.same')}</p>
       ) : (
         <>
-          <p className="mt-2">{t('school.forecast.offered', { factor: number(of.offered, 2), times: number(of.offered, 2) })}</p>
+          <p className="mt-2">
+            {t('school.forecast.offered', { factor: number(change.factor, 2), times: number(change.factor, 2) })}
+          </p>
           <h3 className="mt-3 text-lg">{t('school.forecast.what')}</h3>
-          <Asked query={change}>
-            {(now) => (
-              <ul className="m-0 list-none p-0">
-                <li>{t('school.forecast.holds', { before: now.holdsBefore, after: now.holdsAfter })}</li>
-                <li>
-                  {t('school.forecast.loss', {
-                    before: number(now.before.logLoss ?? 0, 3),
-                    after: number(now.after.logLoss ?? 0, 3),
-                    brierBefore: number(now.before.brier ?? 0, 3),
-                    brierAfter: number(now.after.brier ?? 0, 3),
-                  })}
-                </li>
-              </ul>
-            )}
-          </Asked>
+          <ul className="m-0 list-none p-0">
+            <li>{t('school.forecast.holds', { before: change.holdsBefore, after: change.holdsAfter })}</li>
+            <li>
+              {t('school.forecast.loss', {
+                before: number(now.logLoss ?? 0, 3),
+                after: number(change.after.logLoss ?? 0, 3),
+                brierBefore: number(now.brier ?? 0, 3),
+                brierAfter: number(change.after.brier ?? 0, 3),
+              })}
+            </li>
+          </ul>
           {mayAdopt ? (
             <Button
               look="primary"
               className="mt-3"
-              disabled={adopt.isPending || change.data === undefined}
+              disabled={adopt.isPending}
               onClick={() => {
-                take(of.offered);
+                take(change.factor);
               }}
             >
-              {t('school.forecast.adopt', { factor: number(of.offered, 2) })}
+              {t('school.forecast.adopt', { factor: number(change.factor, 2) })}
             </Button>
           ) : (
             <p className="mt-2 text-soft">{t('school.forecast.mayNot')}</p>

@@ -134,21 +134,15 @@ describe('is the forecast true?', () => {
       { id: 'b', name: 'Fridays', of: none },
     ],
     adopted: null,
-    offered: 0.71,
+    change: { factor: 0.71, after: told({ logLoss: 0.49, brier: 0.16 }), holdsBefore: 90, holdsAfter: 71 },
     enough: 200,
+    isBeingMeasured: false,
     ...change,
   });
   const open = () => showAt('/school/forecast', [{ path: '/school/forecast', Component: ReliabilityPlace }]);
 
   beforeEach(() => {
     server.answers['GET /api/school/forecast'] = page();
-    server.answers['GET /api/school/forecast/change'] = {
-      factor: 0.71,
-      before: told(),
-      after: told({ logLoss: 0.49, brier: 0.16 }),
-      holdsBefore: 90,
-      holdsAfter: 71,
-    };
   });
 
   test('is said in words, as a table, and group by group', async () => {
@@ -169,12 +163,11 @@ describe('is the forecast true?', () => {
   test('a verdict within two points is right, and few looks are a hint', async () => {
     server.answers['GET /api/school/forecast'] = page({
       school: told({ tests: 12, predicted: 0.7, observed: 0.71 }),
-      offered: null,
+      change: null,
     });
     open();
     expect(await screen.findByText(/right to within 2 points\. That is few: take it as a hint\./)).toBeTruthy();
     expect(screen.getByText('From 200 looks on Gorvan can offer one. So far there are 12.')).toBeTruthy();
-    expect(server.got('GET', '/api/school/forecast/change')).toEqual([]);
   });
 
   test('the factor is offered with what it would change, adopted once, and taken back', async () => {
@@ -197,6 +190,18 @@ describe('is the forecast true?', () => {
     expect(await screen.findByText('Recall is read by k = 1.2.')).toBeTruthy();
     expect(await screen.findByText('An owner of the school can adopt it.')).toBeTruthy();
     expect(screen.queryByRole('button', { name: /^Read/ })).toBeNull();
+  });
+
+  test('what is being worked out anew says so, over what was known before or over nothing', async () => {
+    server.answers['GET /api/school/forecast'] = page({ isBeingMeasured: true });
+    open();
+    expect((await screen.findByRole('status')).textContent).toContain('Being worked out anew');
+    expect(screen.getByText('When Gorvan said 80 %, 74 % could.')).toBeTruthy();
+    cleanup();
+    queryClient.clear();
+    server.answers['GET /api/school/forecast'] = page({ isBeingMeasured: true, school: null, groups: [], change: null });
+    open();
+    expect((await screen.findByRole('status')).textContent).toContain('Being worked out anew');
   });
 
   test('before anything was marked it says what to do', async () => {

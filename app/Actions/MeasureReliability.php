@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\CurrentSchool;
+use App\Models\Group;
+use App\Models\Mark;
+use App\Models\School;
+use App\Models\Student;
+use Gorvan\Core\Memory\MemoryModel;
+use Gorvan\Core\Standing\ForecastTest;
+use Gorvan\Core\Standing\Reliability;
+use Illuminate\Support\Facades\DB;
+use stdClass;
+
+/** Works out whether the forecasts of the school were true, and keeps it until something it rests on changes. */
+final class MeasureReliability
+{
+    /** With more marks than this it takes longer than a page is waited for. */
+    private const MOST_AT_ONCE = 10_000;
+
+    public function __construct(private readonly CurrentSchool $school, private readonly ReadForecasts $forecasts, private readonly StandStudents $stand)
+    {
+    }
+
+    /** Whether what was kept is of what there is now. */
+    public function isCurrent(): bool
+    {
+        return $this->fresh()->reliability_of === $this->fingerprint() && ! Student::whereNull('forecasts')->exists();
+    }
+
+    public function isLong(): bool
+    {
+        return Mark::query()->limit(self::MOST_AT_ONCE + 1)->toBase()->select('id')->get()->count() > self::MOST_AT_ONCE;
+    }
+
+    public function __invoke(): void
+    {
+        $tests = ($this->forecasts)(); // measures whoever was not, so that the fingerprint comes after it
+        $of = $this->fingerprint();
+        $now = $this->fresh()->recall_factor ?? 1.0;
+        $all = self::together($tests);
+        $school = Reliability::of($all, $now);
+        $factor = Reliability::factor($all);
+        $groups = array_map(static fn (array $one): stdClass => (object) ['id' => $one[0]->id, 'name' => $one[0]->name, 'of' => Reliability::of(self::together(array_intersect_key($tests, array_flip($one[1]))), $now)], $this->groups());
+        $change = $factor === null ? null : (object) [
+            'factor' => $factor, 'after' => Reliability::of($all, $factor),
+            'holdsBefore' => $this->stand->holding(new MemoryModel($now)), 'holdsAfter' => $this->stand->holding(new MemoryModel($factor)),
+        ];
+        School::whereKey($this->school->id())->update([
+            'reliability' => json_encode(['school' => $school, 'groups' => $groups, 'change' => $change], JSON_THROW_ON_ERROR),
+            'reliability_of' => $of,
+        ]);
+    }
+
+    public function kept(): ?stdClass
+    {
+        $kept = $this->fresh()->reliability;
+
+        return $kept === null ? null : (object) json_decode($kept, false, 32, JSON_THROW_ON_ERROR);
+    }
+
+    private function fresh(): School
+    {
+        return School::findOrFail($this->school->id());
+    }
+
+    /** Of what it is worked out: the tests, how recall is read, the day, and who is in which group. */
+    private function fingerprint(): string
+    {
+        $school = $this->fresh();
+        $members = DB::scalar("select md5(string_agg(m.group_id::text || m.student_id || g.name, '' order by m.group_id, m.student_id)) from group_members m join groups g on g.school_id = m.school_id and g.id = m.group_id where m.school_id = ? and m.left_on is null", [$school->id]);
+
+        return md5(json_encode([$school->forecasts_version, $school->recall_factor, $this->school->today(), $members], JSON_THROW_ON_ERROR));
+    }
+
+    /** @return list<array{Group, list<string>}> every group with who is in it now */
+    private function groups(): array
+    {
+        /** @var \Illuminate\Database\Eloquent\Collection<int, Group> $groups */
+        $groups = Group::with('students')->orderBy('name')->get();
+
+        return array_values($groups->map(static fn (Group $group): array => [$group, array_values($group->students->pluck('id')->all())])->all());
+    }
+
+    /**
+     * @param  array<string, list<ForecastTest>>  $tests  by student
+     * @return list<ForecastTest>
+     */
+    private static function together(array $tests): array
+    {
+        return array_merge([], ...array_values($tests));
+    }
+}
