@@ -21,6 +21,9 @@ final class MeasureReliability
     /** With more marks than this it takes longer than a page is waited for. */
     private const MOST_AT_ONCE = 10_000;
 
+    /** Minutes after which what was asked for has failed, and is asked for again. */
+    private const PATIENCE = 5;
+
     public function __construct(private readonly CurrentSchool $school, private readonly ReadForecasts $forecasts, private readonly StandStudents $stand)
     {
     }
@@ -34,6 +37,14 @@ final class MeasureReliability
     public function isLong(): bool
     {
         return Mark::query()->limit(self::MOST_AT_ONCE + 1)->toBase()->select('id')->get()->count() > self::MOST_AT_ONCE;
+    }
+
+    /** Whether whoever asks now is to have it worked out: nobody else has asked since it was, or not for a while. */
+    public function isFirstToAsk(): bool
+    {
+        return School::whereKey($this->school->id())
+            ->where(static fn ($asked) => $asked->whereNull('reliability_asked_at')->orWhere('reliability_asked_at', '<', now()->subMinutes(self::PATIENCE)))
+            ->update(['reliability_asked_at' => now()]) === 1;
     }
 
     public function __invoke(): void
@@ -52,6 +63,7 @@ final class MeasureReliability
         School::whereKey($this->school->id())->update([
             'reliability' => json_encode(['school' => $school, 'groups' => $groups, 'change' => $change], JSON_THROW_ON_ERROR),
             'reliability_of' => $of,
+            'reliability_asked_at' => null,
         ]);
     }
 

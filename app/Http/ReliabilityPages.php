@@ -22,7 +22,7 @@ final class ReliabilityPages
         if (! $isCurrent && ! $this->measure->isLong()) {
             ($this->measure)();
             $isCurrent = true;
-        } elseif (! $isCurrent) {
+        } elseif (! $isCurrent && $this->measure->isFirstToAsk()) {
             MeasureReliabilityJob::dispatch($this->school->id());
         }
 

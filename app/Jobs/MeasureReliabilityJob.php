@@ -26,9 +26,7 @@ final class MeasureReliabilityJob implements ShouldQueue
     public function handle(CurrentSchool $current, MeasureReliability $measure): void
     {
         $current->during(School::findOrFail($this->school), static function () use ($measure): void {
-            if (! $measure->isCurrent()) {
-                $measure(); // asked for twice, it is worked out once
-            }
+            $measure();
         });
     }
 }

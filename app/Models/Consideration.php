@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Gorvan\Core\Care\Consideration as CoreConsideration;
 use Gorvan\Core\Care\StudentConsideration;
 use Gorvan\Core\Reading\JsonNode;
+use Illuminate\Contracts\Encryption\DecryptException;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -29,8 +31,19 @@ final class Consideration extends Model
         return ['document' => 'encrypted'];
     }
 
+    /** Whether the key of this installation opens it; a backup that was put back under another key has rows that it does not. */
+    public function isReadable(): bool
+    {
+        try {
+            return $this->document !== '';
+        } catch (DecryptException) {
+            return false; // said where it is shown, and the student is asked
+        }
+    }
+
+    /** What was noted; of what cannot be read nothing is known, so the student is asked. */
     public function noted(): StudentConsideration
     {
-        return StudentConsideration::read(JsonNode::parse($this->document));
+        return $this->isReadable() ? StudentConsideration::read(JsonNode::parse($this->document)) : new StudentConsideration(CoreConsideration::Other);
     }
 }

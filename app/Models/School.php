@@ -35,6 +35,9 @@ final class School extends Model
 
     protected $guarded = [];
 
+    /** @var array{string|null, WarmUpList}|null  the list, and the text it was read from: a page asks for it meeting by meeting */
+    private ?array $read = null;
+
     /** @return array<string, string> */
     protected function casts(): array
     {
@@ -53,7 +56,11 @@ final class School extends Model
 
     public function warmUps(): WarmUpList
     {
-        return WarmUpList::read(JsonNode::parse($this->warm_ups ?? (string) file_get_contents(database_path(self::GENERIC))));
+        if ($this->read === null || $this->read[0] !== $this->warm_ups) {
+            $this->read = [$this->warm_ups, WarmUpList::read(JsonNode::parse($this->warm_ups ?? (string) file_get_contents(database_path(self::GENERIC))))];
+        }
+
+        return $this->read[1];
     }
 
     /** How recall is read here: by the factor the school has adopted, if any. */

@@ -35,6 +35,7 @@ return new class extends Migration
             $table->integer('forecasts_version')->default(0)->comment('grows when what marks say of the forecasts changed');
             $table->json('reliability')->nullable()->comment('whether the forecasts were true, as it was last worked out');
             $table->char('reliability_of', 32)->nullable()->comment('of what it was worked out');
+            $table->timestampTz('reliability_asked_at')->nullable()->comment('since when it is being worked out anew');
         });
         Schema::table('groups', static fn (Blueprint $table) => $table->boolean('is_room_cold')->default(false)->comment('two general warm-ups come first'));
         Schema::table('group_members', static fn (Blueprint $table) => $table->boolean('is_paused')->default(false)->comment('left for a while, and comes back to this group'));

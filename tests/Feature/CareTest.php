@@ -30,7 +30,7 @@ test('a note is kept under the id of the page, sent twice it is one, and it is c
     ($this->note)($this->students[0], ['what' => 'knee', 'side' => 'left', 'since' => '2026-01-01', 'note' => 'An old fall.'], $id)->assertNoContent();
     ($this->note)($this->students[0], ['what' => 'knee', 'side' => 'left', 'since' => '2026-01-01', 'note' => 'An old fall.'], strtoupper($id))->assertNoContent();
     expect($this->getJson("/api/students/{$this->students[0]}/considerations")->assertOk()->json())
-        ->toBe([['id' => $id, 'what' => 'knee', 'side' => 'left', 'since' => '2026-01-01', 'until' => null, 'note' => 'An old fall.', 'holds' => true]]);
+        ->toBe([['id' => $id, 'what' => 'knee', 'side' => 'left', 'since' => '2026-01-01', 'until' => null, 'note' => 'An old fall.', 'holds' => true, 'isReadable' => true]]);
     ($this->note)($this->students[0], ['what' => 'knee', 'until' => '2026-01-19'], $id)->assertNoContent();
     expect($this->getJson("/api/students/{$this->students[0]}/considerations")->json('0'))->holds->toBeFalse()->side->toBeNull();
     ($this->note)($this->students[1], ['what' => 'hip'], $id)->assertConflict();
@@ -76,6 +76,16 @@ test('a knee changes what tonight says, by box and movement, and says nothing of
     // The general words of the form say nothing of anybody; what is private is not there at all.
     expect(json_encode($care))->not->toContain('knee')->not->toContain('neck')->not->toContain('deep_bend')->not->toContain('wall')
         ->and($text)->not->toContain('private');
+});
+
+test('what another key closed is said to be unreadable, and the student is asked; tonight still opens', function () {
+    ($this->note)($this->students[0], ['what' => 'knee'])->assertNoContent();
+    $this->inside($this->user->school, fn () => DB::table('considerations')->update(['document' => 'eyJpdiI6IngiLCJ2YWx1ZSI6IngiLCJtYWMiOiJ4In0=']));
+    expect($this->getJson("/api/students/{$this->students[0]}/considerations")->assertOk()->json('0'))->isReadable->toBeFalse()->what->toBe('other')
+        ->and(($this->care)()[$this->students[0]]['asks'])->toBeTrue();
+    $id = $this->inside($this->user->school, fn () => Consideration::firstOrFail()->id);
+    ($this->note)($this->students[0], ['what' => 'knee'], $id)->assertNoContent();
+    expect($this->getJson("/api/students/{$this->students[0]}/considerations")->json('0'))->isReadable->toBeTrue()->what->toBe('knee');
 });
 
 test('careful tonight, a first time, and who is asked before anything', function () {

@@ -26,6 +26,8 @@ final readonly class ConsiderationData
         public ?string $note,
         #[OA\Property(description: 'today')]
         public bool $holds,
+        #[OA\Property(description: 'false where the key of this installation does not open it')]
+        public bool $isReadable,
     ) {
     }
 
@@ -33,6 +35,6 @@ final readonly class ConsiderationData
     {
         $noted = $row->noted();
 
-        return new self($row->id, $noted->what->value, $noted->side?->value, $noted->since, $noted->until, $noted->note, $noted->holdsOn($today));
+        return new self($row->id, $noted->what->value, $noted->side?->value, $noted->since, $noted->until, $noted->note, $noted->holdsOn($today), $row->isReadable());
     }
 }

@@ -93,7 +93,10 @@ export function Movement({ page, form, run, step, card, following, isTurned, onT
                 aria-expanded={asksWhom}
                 className="mt-2 min-h-14 border-l-8 border-persimmon bg-straw-soft px-4 py-2 text-left text-[clamp(1.2rem,4.4vmin,2.5rem)] leading-tight font-medium"
               >
-                {card.cautions.map((caution) => (
+                {/* A caution says for whom it is: beside a name it would be a reason. */}
+                {asksWhom
+                  ? null
+                  : card.cautions.map((caution) => (
                   <span key={sided(sentence(caution), card)} className="block">
                     {sided(sentence(caution), card)}
                   </span>

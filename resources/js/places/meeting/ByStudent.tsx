@@ -4,6 +4,7 @@ import type { Form, Student } from '../../api/client';
 import { entryName } from '../../kit/entryName';
 import { Select } from '../../kit/Select';
 import type { CellState } from '../../pictures/Ribbon';
+import { useSupportLadder } from './ladders';
 import { LevelButtons } from './LevelButtons';
 import type { MarkedSide, Marks } from './useMarks';
 
@@ -17,6 +18,7 @@ interface Props {
 /** One student, and every entry the group was given; sides apart where there are sides. */
 export function ByStudent({ form, students, marks, state }: Props) {
   const { t } = useTranslation();
+  const ladder = useSupportLadder();
   const [wanted, setWanted] = useState(students[0]?.id ?? '');
   const student = students.find((one) => one.id === wanted) ?? students[0];
   if (student === undefined) return <p className="mt-4 text-soft">{t('meeting.nobodyHere')}</p>;
@@ -44,6 +46,7 @@ export function ByStudent({ form, students, marks, state }: Props) {
               >
                 <span className="min-w-0 leading-tight break-words">{name}</span>
                 <LevelButtons
+                  ladder={ladder}
                   label={name}
                   level={marks.levelOf(student.id, passage, side)}
                   isUnsent={marks.isUnsent(student.id, passage, side)}

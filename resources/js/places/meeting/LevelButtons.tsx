@@ -1,40 +1,38 @@
 import { useTranslation } from 'react-i18next';
-import { LADDER, type Support } from '../../pictures/reed';
-import { ReedGlyph } from '../../pictures/ReedGlyph';
+import type { Ladder } from './ladders';
 
-export const LEVELS = LADDER.slice(1);
-
-interface Props {
+interface Props<L extends string> {
+  ladder: Ladder<L>;
   label: string;
   level: string | null;
-  onLevel: (support: Support) => void;
+  onLevel: (level: L) => void;
   /** Whether what is shown waits to be sent. */
   isUnsent?: boolean;
 }
 
-/** The five levels, one touch each; the glyph is read where there is no room for the word. */
-export function LevelButtons({ label, level, onLevel, isUnsent = false }: Props) {
+/** The levels of a ladder, one touch each; the glyph is read where there is no room for the word. */
+export function LevelButtons<L extends string>({ ladder, label, level, onLevel, isUnsent = false }: Props<L>) {
   const { t } = useTranslation();
   return (
-    <div className="grid grid-cols-5 gap-1" role="group" aria-label={label}>
-      {LEVELS.map((support, at) => {
-        const isOn = level === support;
+    <div className={`grid gap-1 ${ladder.levels.length === 4 ? 'grid-cols-4' : 'grid-cols-5'}`} role="group" aria-label={label}>
+      {ladder.levels.map((one, at) => {
+        const isOn = level === one;
         return (
           <button
-            key={support}
+            key={one}
             type="button"
             aria-pressed={isOn}
             aria-keyshortcuts={String(at + 1)}
-            title={`${t(`supportSeen.${support}`)}${isOn && isUnsent ? ` (${t('outbox.waits')})` : ''}`}
+            title={`${ladder.seen(one)}${isOn && isUnsent ? ` (${t('outbox.waits')})` : ''}`}
             onClick={() => {
-              onLevel(support);
+              onLevel(one);
             }}
             className={`relative flex min-h-14 min-w-0 flex-col items-center justify-center gap-0.5 rounded border px-0.5 text-[0.68rem] leading-tight lg:flex-row lg:gap-2 lg:px-1 lg:text-[0.95rem] ${
               isOn ? 'border-pine bg-straw-soft font-semibold' : 'border-line bg-sheet'
             }`}
           >
-            <ReedGlyph reed={{ segments: at + 1, sureness: isOn ? 'solid' : 'outlined' }} size={24} />
-            <span className="max-w-full break-words">{t(`support.${support}`)}</span>
+            {ladder.glyph(one, isOn)}
+            <span className="max-w-full break-words">{ladder.word(one)}</span>
             {isOn && isUnsent ? (
               <span
                 aria-hidden="true"

@@ -4,6 +4,7 @@ import type { Passage, Student } from '../../api/client';
 import { Button } from '../../kit/controls';
 import { LADDER, type Support } from '../../pictures/reed';
 import { ReedGlyph } from '../../pictures/ReedGlyph';
+import { useSupportLadder } from './ladders';
 import { LevelButtons } from './LevelButtons';
 import type { MarkedSide, Marks } from './useMarks';
 
@@ -17,12 +18,13 @@ interface Props {
 /** A level, and then everyone it fits. */
 export function Sweep({ students, passage, side, marks }: Props) {
   const { t } = useTranslation();
+  const ladder = useSupportLadder();
   const [level, setLevel] = useState<Support>('Cued');
   const open = students.filter((student) => !marks.isMarked(student.id, passage, side));
   return (
     <>
       <div className="my-2">
-        <LevelButtons label={t('meeting.sweepLevel')} level={level} onLevel={setLevel} />
+        <LevelButtons ladder={ladder} label={t('meeting.sweepLevel')} level={level} onLevel={setLevel} />
       </div>
       <div className="mb-2 flex flex-wrap items-center gap-3">
         <Button

@@ -19,7 +19,7 @@ const SIDED = ['knee', 'hip', 'ankle', 'shoulder', 'elbow', 'wrist'];
 /** What says of itself what is wrong with it. */
 const FIELDS = ['what', 'since', 'until', 'note'];
 
-type Draft = Omit<Consideration, 'holds'>;
+type Draft = Omit<Consideration, 'holds' | 'isReadable'>;
 const draftOf = ({ id, what, side, since, until, note }: Consideration): Draft => ({ id, what, side, since, until, note });
 const put = (student: string, { id, ...body }: Draft) =>
   ask(
@@ -102,6 +102,7 @@ function Noted({ student }: { student: string }) {
                     </strong>{' '}
                     <span className="text-soft">· {when(one, today)}</span>
                     {one.note === null ? null : <span className="block break-words">{one.note}</span>}
+                    {one.isReadable ? null : <span className="block text-persimmon">{t('care.unreadable')}</span>}
                   </span>
                   <span className="flex gap-3">
                     <Button

@@ -186,7 +186,7 @@ const open = () =>
   ]);
 
 describe('considerations', () => {
-  const knee = { id: 'k', what: 'knee', side: 'left', since: '2025-12-01', until: null, note: 'An old fall.', holds: true };
+  const knee = { id: 'k', what: 'knee', side: 'left', since: '2025-12-01', until: null, note: 'An old fall.', holds: true, isReadable: true };
   const kept = () => server.got('PUT', '/api/students/{student}/considerations/{consideration}').map((one) => one.body);
   beforeEach(() => {
     server.answers['GET /api/session'] = may('see-considerations');
