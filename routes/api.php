@@ -79,6 +79,7 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::post('groups/{group}/move', [GroupController::class, 'move'])->can('plan', 'group');
     Route::delete('groups/{group}', [GroupController::class, 'destroy'])->can('plan', 'group');
     Route::get('students', [StudentController::class, 'index'])->can('read');
+    Route::get('groups/{group}/lines', [StudentController::class, 'lines'])->can('read', 'group');
     Route::get('students/{student}', [StudentController::class, 'show'])->can('read', 'student');
     Route::get('students/{student}/line', [StudentController::class, 'line'])->can('read', 'student');
     Route::get('students/{student}/curve', [StudentController::class, 'curve'])->can('read', 'student');

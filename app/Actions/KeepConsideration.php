@@ -24,7 +24,7 @@ final class KeepConsideration
         if ($row === null && Consideration::where('student_id', $student->id)->count() >= self::MOST) {
             throw Refused::because(Message::of('care.too_many', most: self::MOST), 'what');
         }
-        $document = json_encode($noted->toData(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        $document = Consideration::closed($noted);
         $row === null
             ? (new Consideration)->forceFill(['id' => $id, 'student_id' => $student->id, 'document' => $document])->save()
             : $row->update(['document' => $document]);

@@ -23,19 +23,12 @@ final class StandStudents
     {
     }
 
-    /** @return list<array{Group, PlacedForm, array<string, StudentStanding>}> by group */
-    public function __invoke(): array
+    /** @return array{PlacedForm, array<string, StudentStanding>} by student */
+    public function in(Group $group): array
     {
-        $today = $this->school->today();
-        $placed = $all = [];
-        /** @var \Illuminate\Database\Eloquent\Collection<int, Group> $groups */
-        $groups = Group::with('form.entries', 'students')->orderBy('name')->get();
-        foreach ($groups as $group) {
-            $form = $placed[$group->form_id] ??= $group->form->placed();
-            $all[] = [$group, $form, ($this->standings)($form, array_values($group->students->pluck('id')->all()), $today)];
-        }
+        $form = $group->form->placed();
 
-        return $all;
+        return [$form, ($this->standings)($form, array_values($group->students()->pluck('students.id')->all()), $this->school->today())];
     }
 
     /** How many movements hold today, over everyone and the forms of their groups, as a model reads recall. */
@@ -74,9 +67,12 @@ final class StandStudents
         return array_filter(array_column($rows, 'last', 'id'));
     }
 
-    /** @return list<Student> by name, those off the list too */
+    /** @return list<Student> by name with their groups, those off the list too */
     public function everyone(): array
     {
-        return array_values(Student::whereNull('same_as')->get()->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE)->all());
+        /** @var \Illuminate\Database\Eloquent\Collection<int, Student> $students */
+        $students = Student::with('groups')->whereNull('same_as')->get();
+
+        return array_values($students->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE)->all());
     }
 }

@@ -9,6 +9,7 @@ use Gorvan\Core\Care\StudentConsideration;
 use Gorvan\Core\Reading\JsonNode;
 use Illuminate\Contracts\Encryption\DecryptException;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\Crypt;
 
 /**
  * Something of a student's body that a teacher plans around. All of it is encrypted, so that a dump or a backup of the
@@ -25,25 +26,32 @@ final class Consideration extends Model
 
     protected $hidden = ['document'];
 
-    /** @return array<string, string> */
-    protected function casts(): array
+    /** A note as it is kept. */
+    public static function closed(StudentConsideration $noted): string
     {
-        return ['document' => 'encrypted'];
+        return Crypt::encryptString(json_encode($noted->toData(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
     }
 
     /** Whether the key of this installation opens it; a backup that was put back under another key has rows that it does not. */
     public function isReadable(): bool
     {
-        try {
-            return $this->document !== '';
-        } catch (DecryptException) {
-            return false; // said where it is shown, and the student is asked
-        }
+        return $this->opened() !== null;
     }
 
     /** What was noted; of what cannot be read nothing is known, so the student is asked. */
     public function noted(): StudentConsideration
     {
-        return $this->isReadable() ? StudentConsideration::read(JsonNode::parse($this->document)) : new StudentConsideration(CoreConsideration::Other);
+        $text = $this->opened();
+
+        return $text === null ? new StudentConsideration(CoreConsideration::Other) : StudentConsideration::read(JsonNode::parse($text));
+    }
+
+    private function opened(): ?string
+    {
+        try {
+            return Crypt::decryptString($this->document);
+        } catch (DecryptException) {
+            return null; // said where it is shown, and the student is asked
+        }
     }
 }

@@ -182,7 +182,7 @@ function measured(Browser $browser, User $owner): array
     $screens = [
         'session' => '/api/session', 'Today' => '/api/today', 'class' => "/api/meetings/{$asked['meeting']}", 'group' => "/api/groups/{$asked['group']}",
         'group of 120' => "/api/groups/{$asked['crowd']}", 'terms' => '/api/terms', 'term' => "/api/terms/{$asked['term']}", 'form' => "/api/forms/{$asked['form']}",
-        'principles' => "/api/groups/{$asked['group']}/principles", 'students' => '/api/students', 'student' => "/api/students/{$asked['students'][0]}",
+        'principles' => "/api/groups/{$asked['group']}/principles", 'students' => '/api/students', 'student lines' => "/api/groups/{$asked['group']}/lines", 'student' => "/api/students/{$asked['students'][0]}",
         'line' => "/api/students/{$asked['students'][0]}/line?group={$asked['group']}", 'forecast' => '/api/school/forecast',
     ];
     $seconds = [];

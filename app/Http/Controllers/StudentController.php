@@ -15,6 +15,7 @@ use App\Http\Data\LinePointData;
 use App\Http\Data\RecallContactData;
 use App\Http\Data\RecallCurveData;
 use App\Http\Data\RecallPointData;
+use App\Http\Data\StudentGroupName;
 use App\Http\Data\StudentInGroup;
 use App\Http\Data\StudentPageData;
 use App\Http\Data\StudentRow;
@@ -41,19 +42,31 @@ final class StudentController extends Controller
     {
     }
 
-    #[Reads('/api/students', 'students', 'Everyone, with where they stand', [StudentRow::class])]
+    #[Reads('/api/students', 'students', 'Everyone by name', [StudentRow::class])]
     public function index(StandStudents $stand): JsonResponse
     {
-        $in = [];
-        foreach ($stand() as [$group, $form, $standings]) {
-            foreach ($standings as $student => $standing) {
-                $frontier = $standing->frontier();
-                $in[$student][] = new StudentInGroup($group->id, $group->name, $frontier === null ? null : $form->form->at($frontier)->number ?? $frontier, count($standing->holding()), count($standing->slipping()));
-            }
-        }
         $seen = $stand->lastSeen();
 
-        return new JsonResponse(array_map(static fn (Student $one): StudentRow => new StudentRow($one->id, $one->name, $seen[$one->id] ?? null, $in[$one->id] ?? [], $one->off_list_at !== null), $stand->everyone()));
+        return new JsonResponse(array_map(static fn (Student $one): StudentRow => new StudentRow(
+            $one->id,
+            $one->name,
+            $seen[$one->id] ?? null,
+            array_values($one->groups->sortBy('name')->map(static fn (Group $group): StudentGroupName => new StudentGroupName($group->id, $group->name))->all()),
+            $one->off_list_at !== null,
+        ), $stand->everyone()));
+    }
+
+    #[Reads('/api/groups/{group}/lines', 'studentLines', 'Where everyone in a group stands, in a line each', [StudentInGroup::class])]
+    public function lines(Group $group, StandStudents $stand): JsonResponse
+    {
+        [$form, $standings] = $stand->in($group);
+        $lines = [];
+        foreach ($standings as $student => $standing) {
+            $frontier = $standing->frontier();
+            $lines[] = new StudentInGroup($student, $frontier === null ? null : $form->form->at($frontier)->number ?? $frontier, count($standing->holding()), count($standing->slipping()));
+        }
+
+        return new JsonResponse($lines);
     }
 
     #[Reads('/api/students/{student}', 'student', 'A student', StudentPageData::class, query: ['on' => 'string'])]

@@ -17,9 +17,7 @@ final readonly class StudentInGroup
      */
     public function __construct(
         #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $name,
+        public string $studentId,
         #[OA\Property]
         public ?int $frontier,
         #[OA\Property]

@@ -11,7 +11,7 @@ use OpenApi\Attributes as OA;
 final readonly class StudentRow
 {
     /**
-     * @param  list<StudentInGroup>  $groups  those they are in now
+     * @param  list<StudentGroupName>  $groups  those they are in now
      */
     public function __construct(
         #[OA\Property]
@@ -20,7 +20,7 @@ final readonly class StudentRow
         public string $name,
         #[OA\Property(description: 'the day of the last class they came to')]
         public ?string $lastSeen,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: StudentInGroup::class))]
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StudentGroupName::class))]
         public array $groups,
         #[OA\Property]
         public bool $isOffList,

@@ -50,6 +50,7 @@ export type PrincipleSet = Schemas['PrincipleSetData'];
 export type Bites = Schemas['BitesData'];
 export type Focus = Schemas['FocusData'];
 export type StudentRow = Schemas['StudentRow'];
+export type StudentLine = Schemas['StudentInGroup'];
 export type StudentPage = Schemas['StudentPageData'];
 export type StudentForm = Schemas['StudentFormData'];
 export type LinePoint = Schemas['LinePointData'];

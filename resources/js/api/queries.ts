@@ -55,6 +55,12 @@ export const shownInQuery = (form: string) =>
     queryFn: () => ask(api.GET('/api/forms/{form}/principles', { params: { path: { form } } })),
   });
 export const studentsQuery = queryOptions({ queryKey: ['students'], queryFn: () => ask(api.GET('/api/students')) });
+/** Where everyone in a group stands: a line each. */
+export const studentLinesQuery = (group: string) =>
+  queryOptions({
+    queryKey: ['studentLines', group],
+    queryFn: () => ask(api.GET('/api/groups/{group}/lines', { params: { path: { group } } })),
+  });
 export const studentQuery = (student: string, on: string) =>
   queryOptions({
     queryKey: ['student', student, on],
@@ -220,6 +226,7 @@ const touched = {
     'class',
     'today',
     'students',
+    'studentLines',
     'student',
     'studentLine',
     'groupPrinciples',
@@ -230,7 +237,7 @@ const touched = {
   care: ['considerations', 'careReasons', 'meeting', 'today'],
   warmUps: ['warmUps', 'meeting', 'today', 'term', 'class'],
   /** How recall is read. */
-  factor: ['reliability', 'students', 'student', 'studentLine', 'recallCurve', 'group', 'meeting', 'today', 'term', 'class'],
+  factor: ['reliability', 'studentLines', 'student', 'studentLine', 'recallCurve', 'group', 'meeting', 'today', 'term', 'class'],
   /** A plan that was changed, as distinct from which terms there are. */
   plan: ['term', 'terms', 'changes', 'questions', 'today', 'meeting', 'class', 'group', 'groupPrinciples'],
 } as const;

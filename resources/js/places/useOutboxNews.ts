@@ -10,12 +10,12 @@ import { useTell } from '../kit/toasts';
 
 /** What is out of date once a command of a kind has arrived, beside its meeting. */
 const touched: Record<Command['kind'], string[]> = {
-  marks: ['group', 'today'],
+  marks: ['group', 'today', 'studentLines'],
   withdrawals: ['group', 'today', 'class'],
   attendance: [],
   guest: ['group'],
   edits: [],
-  log: ['today', 'term', 'terms', 'group', 'changes', 'book', 'class', 'log'],
+  log: ['today', 'term', 'terms', 'group', 'changes', 'book', 'class', 'log', 'studentLines'],
 };
 
 /**

@@ -97,10 +97,10 @@ export function Movement({ page, form, run, step, card, following, isTurned, onT
                 {asksWhom
                   ? null
                   : card.cautions.map((caution) => (
-                  <span key={sided(sentence(caution), card)} className="block">
-                    {sided(sentence(caution), card)}
-                  </span>
-                ))}
+                      <span key={sided(sentence(caution), card)} className="block">
+                        {sided(sentence(caution), card)}
+                      </span>
+                    ))}
                 <span className="block text-[clamp(1rem,3vmin,1.5rem)] font-normal text-soft">
                   {asksWhom ? <Concerned page={page} needs={needs} /> : t('class.whom')}
                 </span>

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeAll, beforeEach, describe, expect, test, vi } from 'vitest';
-import { cell, cueCard, form, meeting, page, student } from '../../../../tests/pages/sample';
+import { careNeed, cell, cueCard, form, meeting, page, student, studentCare } from '../../../../tests/pages/sample';
 import { server } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
 import type { ClassLog, ClassPage, CueCard, MeetingPage, Watch } from '../../api/client';
@@ -138,6 +138,48 @@ test('cautions stand large; whom they concern shows only when it is asked', asyn
   expect(told.textContent).not.toContain('Bo');
   fireEvent.click(told);
   expect(told.textContent).toContain('Careful tonight: Bo');
+});
+
+test('who does what otherwise in a movement is told with names and without the caution that would say why', async () => {
+  server.answers['GET /api/meetings/{meeting}'] = evening(0, {
+    care: [
+      studentCare('Bo', {
+        needs: [careNeed({ box: 'review', position: 1, do: ['support', 'smaller'] }), careNeed({ box: 'new', position: 4 })],
+      }),
+      studentCare('Cy', { needs: [careNeed({ box: 'review', position: 1, do: [], asks: true })] }),
+    ],
+    attendance: { cy: { isHere: false, isCareful: false, isFirstTime: false, late: null, left: null, at: null } },
+  });
+  await start();
+  for (let box = 0; box < 3; box++) key('Enter');
+  const told = screen.getByRole('button', { name: /knee/i });
+  expect(told.textContent).not.toContain('Bo');
+  fireEvent.click(told);
+  expect(told.textContent).toBe('Bo: a chair or wall near, smaller');
+  fireEvent.click(told);
+  expect(told.textContent).toMatch(/knee/i);
+  // Whoever is not here is not named, and what is of another movement is not told here.
+  key('PageDown');
+  expect(screen.queryByRole('button', { name: /concerns/ })).toBeNull();
+});
+
+test('the warm-up is read from two metres, and who does it otherwise shows only when it is asked', async () => {
+  server.answers['GET /api/meetings/{meeting}'] = evening(0, {
+    warmUps: { items: [{ id: 'w1', title: 'Knee circles', minutes: 1.5, note: null }], loaded: {}, isCold: false },
+    care: [
+      studentCare('Bo', {
+        needs: [
+          careNeed({ box: 'warm_up', courseId: null, position: null, warmUpId: 'w1', title: 'Knee circles', do: ['skip'] }),
+        ],
+      }),
+    ],
+  });
+  await start();
+  key('Enter');
+  expect(screen.getByText('Knee circles')).toBeTruthy();
+  expect(screen.queryByText(/Bo/)).toBeNull();
+  fireEvent.click(screen.getByRole('button', { name: /concerns/ }));
+  expect(screen.getByText('Bo').parentElement?.textContent).toBe('Bo: leave out Knee circles');
 });
 
 test('a class that was begun goes on where it was after a reload, and ends with its log', async () => {

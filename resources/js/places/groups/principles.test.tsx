@@ -70,6 +70,6 @@ test('a group without a set says so, and where no set is there yet it leads to t
   server.answers['GET /api/groups/{group}/principles'] = kept({ principles: null, means: [], students: [] });
   server.answers['GET /api/principle-sets'] = [];
   open();
-  expect((await screen.findByRole('link', { name: /Principles/ })).getAttribute('href')).toBe('/principles');
+  expect((await screen.findByRole('link', { name: 'Go to Principles' })).getAttribute('href')).toBe('/principles');
   expect(screen.queryByRole('combobox')).toBeNull();
 });

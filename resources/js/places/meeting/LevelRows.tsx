@@ -28,23 +28,29 @@ export function LevelRows<L extends string, C>({ students, ladder, about, cellOf
   const { t } = useTranslation();
   const open = students.filter((student) => !marks.isMarked(student)).length;
   const onKey = rowKeys({ students, levels: ladder.levels, mark: marks.mark, takeBack: marks.takeBack });
-  const choose = (onLevel: (level: L) => void) => (level: string) => {
-    onLevel(level as L); // a row hands back a level of the ladder it was given
-  };
+  const row = (
+    name: string,
+    cell: unknown,
+    glyph: ReactNode,
+    level: string | null,
+    isUnsent: boolean,
+    onLevel: (level: L) => void,
+  ) => (
+    <Row
+      name={name}
+      cell={cell}
+      glyph={glyph}
+      level={level}
+      isUnsent={isUnsent}
+      about={about}
+      buttons={<LevelButtons ladder={ladder} label={name} level={level} isUnsent={isUnsent} onLevel={onLevel} />}
+    />
+  );
   return (
     <>
-      {students.length > 1 ? (
-        <Row
-          name={open === 0 ? t('meeting.allMarked') : t('meeting.restOf', { count: open })}
-          cell={null}
-          draw={NOTHING}
-          ladder={ladder}
-          level={null}
-          isUnsent={false}
-          about={about}
-          onLevel={choose(marks.markRest)}
-        />
-      ) : null}
+      {students.length > 1
+        ? row(open === 0 ? t('meeting.allMarked') : t('meeting.restOf', { count: open }), null, null, null, false, marks.markRest)
+        : null}
       {/* The keys bubble up from the buttons inside; the list itself is not operated. */}
       {/* eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions */}
       <ul className="m-0 list-none border-t border-line p-0" onKeyDown={onKey}>
@@ -52,18 +58,9 @@ export function LevelRows<L extends string, C>({ students, ladder, about, cellOf
           const cell = cellOf(student);
           return (
             <li key={student.id} data-student={student.id} className="row-of-many">
-              <Row
-                name={student.name}
-                cell={cell}
-                draw={() => draw(cell)}
-                ladder={ladder}
-                level={marks.levelOf(student)}
-                isUnsent={marks.isUnsent(student)}
-                about={about}
-                onLevel={choose((level) => {
-                  marks.mark(student, level);
-                })}
-              />
+              {row(student.name, cell, draw(cell), marks.levelOf(student), marks.isUnsent(student), (level) => {
+                marks.mark(student, level);
+              })}
             </li>
           );
         })}
@@ -72,30 +69,27 @@ export function LevelRows<L extends string, C>({ students, ladder, about, cellOf
   );
 }
 
-const NOTHING = () => null;
-
 interface RowProps {
   name: string;
   /** How they stand; null for a row that is about several. */
   cell: unknown;
-  draw: () => ReactNode;
-  ladder: Ladder<string>;
+  glyph: ReactNode;
   level: string | null;
   isUnsent: boolean;
   about: string;
-  onLevel: (level: string) => void;
+  buttons: ReactNode;
 }
 
 // One tap changes one row: the others are not drawn again.
 const Row = memo(
-  function Row({ name, draw, ladder, level, isUnsent, onLevel }: RowProps) {
+  function Row({ name, glyph, buttons }: RowProps) {
     return (
       <div className="grid items-center gap-x-2 border-b border-line pb-0.5 sm:grid-cols-[9rem_1fr] sm:pb-0 lg:grid-cols-[12rem_1fr]">
         <div className="flex min-h-7 min-w-0 items-center gap-2 leading-tight lg:text-lg">
-          {draw()}
+          {glyph}
           <span className="min-w-0 break-words">{name}</span>
         </div>
-        <LevelButtons ladder={ladder} label={name} level={level} isUnsent={isUnsent} onLevel={onLevel} />
+        {buttons}
       </div>
     );
   },

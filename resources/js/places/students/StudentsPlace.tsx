@@ -1,9 +1,9 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQueries, useQuery } from '@tanstack/react-query';
 import { useDeferredValue } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
-import type { StudentRow } from '../../api/client';
-import { studentsQuery } from '../../api/queries';
+import type { StudentLine, StudentRow } from '../../api/client';
+import { studentLinesQuery, studentsQuery } from '../../api/queries';
 import { ButtonLink, TextField, Tick } from '../../kit/controls';
 import { day } from '../../kit/format';
 import { Asked, Empty, Page } from '../../kit/page';
@@ -52,6 +52,13 @@ function Everyone({ rows }: { rows: StudentRow[] }) {
   const groups = [...new Map(rows.flatMap((row) => row.groups.map((one) => [one.id, one.name]))).entries()].sort((a, b) =>
     a[1].localeCompare(b[1]),
   );
+  // Names are there at once; where everyone stands comes group by group.
+  const asked = groups.filter(([id]) => group === '' || id === group).map(([id]) => id);
+  const lines = useQueries({
+    queries: asked.map((id) => studentLinesQuery(id)),
+    combine: (all) =>
+      new Map(all.flatMap((one, at) => (one.data ?? []).map((line) => [`${asked[at] ?? ''}/${line.studentId}`, line] as const))),
+  });
   // What is typed is drawn at once; the list follows.
   const withOff = address.get('off') !== null;
   const listed = withOff ? rows : rows.filter((row) => !row.isOffList);
@@ -106,17 +113,7 @@ function Everyone({ rows }: { rows: StudentRow[] }) {
                   ? t('students.offList')
                   : row.groups.length === 0
                     ? t('students.noGroup')
-                    : row.groups.map((one) => (
-                        <span key={one.id} className="block">
-                          {t('students.line', {
-                            group: one.name,
-                            secure:
-                              one.frontier === null ? t('students.secureNone') : t('students.secure', { number: one.frontier }),
-                            holds: t('students.holds', { count: one.holds }),
-                            slips: one.slipping === 0 ? '' : t('students.slips', { count: one.slipping }),
-                          })}
-                        </span>
-                      ))}
+                    : row.groups.map((one) => <Line key={one.id} group={one.name} line={lines.get(`${one.id}/${row.id}`)} />)}
               </span>
               <span className="text-sm text-soft">
                 {row.lastSeen === null ? t('students.neverSeen') : t('students.lastSeen', { day: day(row.lastSeen) })}
@@ -126,5 +123,22 @@ function Everyone({ rows }: { rows: StudentRow[] }) {
         ))}
       </ul>
     </>
+  );
+}
+
+/** A group a student is in, and where they stand in it once that is known. */
+function Line({ group, line }: { group: string; line: StudentLine | undefined }) {
+  const { t } = useTranslation();
+  return (
+    <span className="block">
+      {line === undefined
+        ? group
+        : t('students.line', {
+            group,
+            secure: line.frontier === null ? t('students.secureNone') : t('students.secure', { number: line.frontier }),
+            holds: t('students.holds', { count: line.holds }),
+            slips: line.slipping === 0 ? '' : t('students.slips', { count: line.slipping }),
+          })}
+    </span>
   );
 }

@@ -19,7 +19,7 @@ const row = (id: string, name: string, groups: StudentRow['groups'] = []): Stude
   groups,
   isOffList: false,
 });
-const tuesdays = { id: 'tue', name: 'Tuesdays', frontier: 13, holds: 9, slipping: 2 };
+const tuesdays = { id: 'tue', name: 'Tuesdays' };
 
 const page = (change: Partial<StudentPage> = {}): StudentPage => ({
   id: 'ada',
@@ -83,6 +83,7 @@ beforeEach(() => {
   queryClient.clear();
   server.reset({
     'GET /api/students': [row('a', 'Angèle M.', [tuesdays]), row('b', 'Bo Stone'), row('c', 'Cy Angelo')],
+    'GET /api/groups/{group}/lines': [{ studentId: 'a', frontier: 13, holds: 9, slipping: 2 }],
     'GET /api/students/{student}': page(),
     'GET /api/students/{student}/line': [
       { on: '2026-01-06', holding: 0, expected: 1.5, marks: 0 },
@@ -186,7 +187,16 @@ const open = () =>
   ]);
 
 describe('considerations', () => {
-  const knee = { id: 'k', what: 'knee', side: 'left', since: '2025-12-01', until: null, note: 'An old fall.', holds: true, isReadable: true };
+  const knee = {
+    id: 'k',
+    what: 'knee',
+    side: 'left',
+    since: '2025-12-01',
+    until: null,
+    note: 'An old fall.',
+    holds: true,
+    isReadable: true,
+  };
   const kept = () => server.got('PUT', '/api/students/{student}/considerations/{consideration}').map((one) => one.body);
   beforeEach(() => {
     server.answers['GET /api/session'] = may('see-considerations');

@@ -18,7 +18,7 @@ const focus = (principle: string, isNew = false): Meeting['focus'][number] => ({
   isNew,
   mean: 0.52,
   bite: 0.8,
-  why: { code: 'focus.slipping', with: { mean: 0.52 } },
+  why: { code: 'focus.slipping', with: { percent: 52 } },
 });
 const laid = (change: Partial<Term> = {}): Term => ({
   ...term(),
@@ -42,7 +42,7 @@ beforeEach(() => {
   queryClient.clear();
   server.reset({
     'GET /api/terms/{term}': laid(),
-    'POST /api/terms/{term}/changes/preview': { meetings: laid().meetings, says: [], costs: [], warnings: [] },
+    'POST /api/terms/{term}/changes/preview': { moved: [], cost: 0, meetings: laid().meetings, forecasts: [] },
   });
 });
 afterEach(cleanup);
@@ -59,14 +59,14 @@ test('each class has its focus with a why, what was cancelled is not there, and 
   const foot = [...document.querySelectorAll('tfoot td')].map((one) => one.textContent);
   expect(foot.slice(1, 3)).toEqual(['2 times', 'once']);
   await userEvent.click(within(rowOf('one') as HTMLElement).getByRole('button', { name: /^Why/ }));
-  expect(await screen.findByText(/0\.52/)).toBeTruthy();
+  expect(await screen.findByText(/down to 52 %/)).toBeTruthy();
   expect(screen.getByText(/three points/)).toBeTruthy();
 });
 
 test('only what is still to come is changed; a focus by hand for its week is proposed before it is done', async () => {
   open();
   await screen.findByRole('region', { name: 'A term of principles' });
-  expect(within(rowOf('past') as HTMLElement).queryByRole('button', { name: /^Change the focus/ })).toBeNull();
+  expect(within(rowOf('past') as HTMLElement).queryByRole('button', { name: /^Set the focus/ })).toBeNull();
   await userEvent.click(within(rowOf('one') as HTMLElement).getByRole('button', { name: /20 January/ }));
   const dialog = within(await screen.findByRole('dialog'));
   // What is not set by hand cannot be left to the plan again.
@@ -74,7 +74,7 @@ test('only what is still to come is changed; a focus by hand for its week is pro
   await userEvent.click(dialog.getAllByRole('combobox')[0] as HTMLElement);
   await userEvent.click(await screen.findByRole('option', { name: 'Quiet' }));
   await userEvent.click(dialog.getByRole('checkbox'));
-  await userEvent.click(dialog.getByRole('button', { name: 'Set it' }));
+  await userEvent.click(dialog.getByRole('button', { name: 'Look what it moves' }));
   await waitFor(() => {
     expect(
       server.got('POST', '/api/terms/{term}/changes/preview').map((one) => (one.body as { changes: unknown }).changes),
