@@ -8,6 +8,7 @@ use App\Models\Attendance;
 use App\Models\Consideration;
 use App\Models\CurrentSchool;
 use App\Models\Meeting;
+use App\Models\Student;
 use Gorvan\Core\Care\Spared;
 use Gorvan\Core\Care\StudentConsideration;
 use Gorvan\Core\Form\Form;
@@ -47,7 +48,7 @@ final class ReadCare
         $group = $meeting->term->group;
         $guests = $meeting->attendances->pluck('student_id')->diff($group->loadMissing('students')->students->pluck('id'))->all();
 
-        return $group->students->merge($guests === [] ? [] : \App\Models\Student::whereIn('id', $guests)->get())
+        return $group->students->merge($guests === [] ? [] : Student::whereIn('id', $guests)->get())
             ->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE)->pluck('name', 'id')->all();
     }
 

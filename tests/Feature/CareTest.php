@@ -109,6 +109,9 @@ test('an assistant sees what to do and never why; an instructor sees both', func
     $as(Role::Instructor);
     $reasons = $this->getJson("/api/meetings/{$this->meeting->id}/care")->assertOk()->json('0');
     expect($reasons['considerations'])->toBe(['neck'])->and(collect($reasons['reasons'])->firstWhere('do', 'support'))->text->toBe('A wall for the head.')->for->toBe('neck');
+    foreach (["meetings/{$this->meeting->id}/care", "students/{$this->students[0]}/considerations"] as $private) {
+        expect($this->getJson("/api/$private")->assertOk()->headers->get('Cache-Control'))->toContain('no-store'); // no browser writes it down
+    }
     $as(Role::Assistant);
     expect(collect(($this->care)()[$this->students[0]]['needs'])->pluck('do')->flatten()->all())->toContain('support');
     $this->getJson("/api/meetings/{$this->meeting->id}/care")->assertForbidden();

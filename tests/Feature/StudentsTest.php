@@ -182,3 +182,25 @@ test('two who were at one class are asked about before they are made one, nobody
     expect($page['groups'][0])->came->toBe(2)->classes->toBe(2);
     expect(collect($this->getJson('/api/students')->json())->firstWhere('id', $one)['lastSeen'])->toBe($this->meetings[1]->on);
 });
+
+test('a plan and whom to watch count the classes of both records of one person', function () {
+    $twin = $this->inside($this->user->school, fn () => Student::create(['name' => 'Twin'])->id);
+    $this->postJson("/api/groups/{$this->group->id}/students", ['students' => ['Twin'], 'same' => ['Twin' => $twin]])->assertCreated();
+    $this->inside($this->user->school, fn () => GroupMember::where('student_id', $twin)->update(['joined_on' => '2026-01-01']));
+    ($this->taught)(2, [$twin], []);
+    $this->clockAt('2026-01-28T12:00:00+01:00');
+    $comes = fn () => $this->inside($this->user->school, fn () => app(App\Actions\ReadPlanning::class)($this->term->fresh())->courses[0]->students);
+    $of = fn (string $student) => collect($comes())->firstWhere('id', $student)?->comes;
+    $alone = $of($this->away);
+    $this->postJson("/api/students/$this->away/joined", ['other' => $twin])->assertNoContent();
+    // Of three classes one was theirs and one their other record's.
+    expect($alone)->toEqualWithDelta((1 + 4 * 0.85) / (3 + 4), 1e-9)
+        ->and($of($this->away))->toEqualWithDelta((2 + 4 * 0.85) / (3 + 4), 1e-9)
+        ->and($of($twin))->toBeNull();
+});
+
+test('a group’s lines are of who is in it now, and another school’s group has none', function () {
+    $this->putJson("/api/students/$this->away/pause", ['isPaused' => true])->assertNoContent();
+    expect(array_column($this->getJson("/api/groups/{$this->group->id}/lines")->assertOk()->json(), 'studentId'))->not->toContain($this->away);
+    $this->getJson('/api/groups/'.Str::uuid().'/lines')->assertNotFound();
+});

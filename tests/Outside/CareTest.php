@@ -3,8 +3,12 @@
 declare(strict_types=1);
 
 use Gorvan\Core\Care\Adaptation;
+use Gorvan\Core\Care\CareAdvice;
+use Gorvan\Core\Care\CareRule;
+use Gorvan\Core\Care\Caution;
 use Gorvan\Core\Care\Consideration;
 use Gorvan\Core\Care\Joint;
+use Gorvan\Core\Care\Spared;
 use Gorvan\Core\Care\Strain;
 use Gorvan\Core\Care\WarmUp;
 use Gorvan\Core\Care\WarmUpChooser;
@@ -102,3 +106,25 @@ test('the warm-ups that come with the application are about sixteen, with openin
         }
     }
 });
+
+test('what stands wherever care is used keeps to the facts of the trade, and defers to clinicians and local rules (common practice)', function () {
+    $said = json_decode((string) file_get_contents(resource_path('js/messages/en/plan.json')), true)['care'];
+    foreach (['70 %', 'No pain', 'knee over the toes', 'never locked', 'dizziness', 'chest tightness', 'breathlessness', 'not medical advice', 'clinician', 'local emergency rules come first'] as $fact) {
+        expect($said)->toContain($fact);
+    }
+});
+
+test('the slow roll-down stays where the hang is skipped: a caution belongs to a variation (common practice)', function () {
+    $advice = CareRule::of(new Spared([Consideration::LowerBack]), [], [Strain::Fold], ['The hang' => [new Caution(Consideration::LowerBack, Adaptation::Skip)], 'The slow roll-down' => []]);
+    expect(array_map(fn (CareAdvice $one) => [$one->do, $one->variant], $advice))->toBe([[Adaptation::Skip, 'The hang']]);
+});
+
+test('knees, hips, backs, necks, balance and first-timers each find their caution (facts of the trade, common practice)', function (Consideration $who, Strain $strain) {
+    $usual = $strain->usualCaution();
+    // What is usual for a strain is for somebody the strain asks of, and whoever is asked of is never passed over in silence.
+    expect($strain->asksOf())->toContain($usual->for)
+        ->and(CareRule::of(new Spared([$who]), [$usual], [$strain]))->not->toBe([]);
+})->with([
+    [Consideration::Knee, Strain::DeepBend], [Consideration::Hip, Strain::DeepBend], [Consideration::LowerBack, Strain::Fold], [Consideration::Neck, Strain::NeckCircle],
+    [Consideration::Dizziness, Strain::NeckCircle], [Consideration::Balance, Strain::OneLeg], [Consideration::Dizziness, Strain::FastTurn], [Consideration::Pregnancy, Strain::Fold],
+]);

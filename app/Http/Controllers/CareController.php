@@ -37,7 +37,13 @@ final class CareController extends Controller
     {
         $today = $this->school->today();
 
-        return new JsonResponse(Consideration::where('student_id', $student->id)->orderBy('created_at')->orderBy('id')->get()->map(static fn (Consideration $one): ConsiderationData => ConsiderationData::of($one, $today))->all());
+        return self::unkept(Consideration::where('student_id', $student->id)->orderBy('created_at')->orderBy('id')->get()->map(static fn (Consideration $one): ConsiderationData => ConsiderationData::of($one, $today))->all());
+    }
+
+    /** An answer that no browser writes down. */
+    private static function unkept(mixed $data): JsonResponse
+    {
+        return (new JsonResponse($data))->header('Cache-Control', 'no-store, private');
     }
 
     #[Puts('/api/students/{student}/considerations/{consideration}', 'keepConsideration', 'Kept', takes: ['what' => 'string', 'side?' => 'enum:left,right|null', 'since?' => 'string|null', 'until?' => 'string|null', 'note?' => 'string|null'], status: 204, mayConflict: true)]
@@ -69,6 +75,6 @@ final class CareController extends Controller
     {
         $forms = $meeting->term->forms();
 
-        return new JsonResponse(StudentReasonsData::all($care($meeting, $forms), $care->names($meeting), $forms, $this->school->get()->warmUps()));
+        return self::unkept(StudentReasonsData::all($care($meeting, $forms), $care->names($meeting), $forms, $this->school->get()->warmUps()));
     }
 }

@@ -94,8 +94,9 @@ final class MeetingController extends Controller
         $placed = $this->form($course);
         $log = $meeting->standingLog();
         $taught = $this->season->taught([$meeting->id], $placed)[$meeting->id] ?? null;
-        $row = MeetingRow::of($meeting, $placed->form, $course->id, $taught, $this->school, $this->others($courses));
-        $forms = [$course->id => $placed->form, ...$this->others($courses)];
+        $others = $this->others($courses);
+        $forms = [$course->id => $placed->form, ...$others];
+        $row = MeetingRow::of($meeting, $placed->form, $course->id, $taught, $this->school, $others);
         $recap = $placed->form->passageOf($meeting->planned()?->course($course->id)->recap ?? []);
         $given = $this->taught->by($term->group_id, $placed, $this->school->today());
         $guests = $meeting->guests($log);
@@ -149,11 +150,12 @@ final class MeetingController extends Controller
         $recap = $placed->form->passageOf($meeting->planned()?->course($course->id)->recap ?? []);
         $entries = array_map($placed->idAt(...), $recap?->positions() ?? []);
         $standings = ($this->standings)($term->group, $placed, $this->school->today(), null, $entries);
-        $forms = [$course->id => $placed->form, ...$this->others($courses)];
+        $others = $this->others($courses);
+        $forms = [$course->id => $placed->form, ...$others];
 
         return new TonightData(
             TermSummary::find($term->id),
-            MeetingRow::of($meeting, $placed->form, $course->id, $taught, $this->school, $this->others($courses)),
+            MeetingRow::of($meeting, $placed->form, $course->id, $taught, $this->school, $others),
             $placed->id,
             $course->id,
             $this->taught->by($term->group_id, $placed, $this->school->today()),

@@ -79,3 +79,21 @@ test('levels are known by their names only', function () {
         ->and(Support::Cued->isAtLeast(Support::Alone))->toBeFalse()
         ->and(Support::Leading->isAtLeast(Support::Alone))->toBeTrue();
 });
+
+test('a school’s factor stretches what is read and touches no memory: 1 reads the very same bits', function () {
+    [$plain, $longer, $shorter] = [new MemoryModel, new MemoryModel(2.0), new MemoryModel(0.25)];
+    foreach ([0, 1, 7, 30, 4000] as $days) {
+        expect($plain->read($days, 5.3))->toBe($plain->recall($days, 5.3))
+            ->and($longer->read($days, 5.3))->toBe($plain->recall($days, 10.6))
+            ->and($shorter->read($days, 5.3))->toBe($plain->recall($days, 5.3 * 0.25));
+    }
+    foreach ([Evidence::taught(), Evidence::practised(), Evidence::ofMark(Support::Cued), Evidence::ofMark(Support::Alone)] as $evidence) {
+        expect($longer->first($evidence))->toEqual($plain->first($evidence))
+            ->and($longer->later(new MemoryState(5.0, 6.0), 9, $evidence))->toEqual($plain->later(new MemoryState(5.0, 6.0), 9, $evidence));
+    }
+    // The last day on which it is read as 0.8 or more is the day before.
+    foreach ([$plain, $longer, $shorter] as $model) {
+        $days = $model->daysUntil(0.8, 5.3);
+        expect($model->read($days, 5.3))->toBeLessThan(0.8)->and($model->read(max(0, $days - 1), 5.3))->toBeGreaterThanOrEqual(0.8);
+    }
+});

@@ -39,3 +39,12 @@ test('a factor is never part of a replay: it stretches the time a forecast reads
             ->and((new ForecastTest(1.0, [$days / 3.5]))->predicted($model, 2.0))->toEqualWithDelta($model->recall($days, 7.0), 1e-15);
     }
 });
+
+test('what was said and what was seen on the whole are means over every test, and follow the factor', function () {
+    $tests = [new ForecastTest(1.0, [1.0]), new ForecastTest(0.5, [1.0]), new ForecastTest(0.0, [0.0])];
+    $read = Reliability::of($tests);
+    expect($read->predicted)->toEqualWithDelta(2.8 / 3, 1e-12)->and($read->observed)->toEqualWithDelta(0.5, 1e-12);
+    $longer = Reliability::of($tests, 4.0);
+    expect($longer->observed)->toBe($read->observed)->and($longer->predicted)->toBeGreaterThan($read->predicted)
+        ->and(Reliability::of([])->predicted)->toBeNull();
+});

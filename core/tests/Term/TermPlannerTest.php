@@ -2,6 +2,10 @@
 
 declare(strict_types=1);
 
+use Gorvan\Core\Care\Joint;
+use Gorvan\Core\Care\WarmUp;
+use Gorvan\Core\Care\WarmUpKind;
+use Gorvan\Core\Care\WarmUpList;
 use Gorvan\Core\Form\Entry;
 use Gorvan\Core\Form\EntryKind;
 use Gorvan\Core\Form\Form;
@@ -30,6 +34,7 @@ use Gorvan\Core\Term\TermMeeting;
 use Gorvan\Core\Term\TermPlan;
 use Gorvan\Core\Term\TermPlanner;
 use Gorvan\Core\Term\TermRequest;
+use Gorvan\Core\Term\WarmUpOutset;
 use Gorvan\Core\Tests\Said;
 
 function evenForm(int $count, array $extras = []): Form
@@ -320,4 +325,32 @@ test('the run-through begins where the section begins, or as far back as its min
             expect((int) substr(part($meeting)->runThrough[0], 1))->toBeGreaterThanOrEqual(21);
         }
     }
+});
+
+test('a school that reads recall longer expects more of the same term, and one that reads it as it comes plans the very same', function () {
+    $plan = fn (float $reading) => laid(weeks(10), courseOf(evenForm(30)), outset: ['reading' => $reading]);
+    expect(json_encode($plan(1.0)->meetings))->toBe(json_encode(laid(weeks(10), courseOf(evenForm(30)))->meetings))
+        ->and($plan(2.0)->expected())->toBeGreaterThan($plan(1.0)->expected())
+        ->and($plan(0.25)->expected())->toBeLessThan($plan(1.0)->expected());
+});
+
+test('every open meeting gets its warm-up, by what it loads and within its box, and a term without a list gets none', function () {
+    $form = new Form('T', array_map(fn (int $at) => new Entry("e$at", EntryKind::Movement, "E$at", number: $at, joints: $at > 6 ? [Joint::Neck] : [Joint::Wrist]), range(1, 12)));
+    $course = courseOf($form);
+    $list = new WarmUpList([
+        new WarmUp('shake', 'Shake', WarmUpKind::General, 2.0),
+        new WarmUp('necks', 'Necks', WarmUpKind::Joint, 1.0, [Joint::Neck]),
+        new WarmUp('wrists', 'Wrists', WarmUpKind::Joint, 1.0, [Joint::Wrist]),
+    ]);
+    $request = fn (?WarmUpOutset $warmUps) => new TermRequest('seed', weeks(5, held: 1), [new CourseOutset($course, (new LessonCutter)->cut($form, 3.0), [], [])], null, $warmUps);
+    $plan = (new TermPlanner)->plan($request(new WarmUpOutset($list, ['c' => $form])));
+    expect(array_keys($plan->meetings))->toBe([1, 2, 3, 4]);
+    foreach ($plan->meetings as $meeting) {
+        $entries = $meeting->courses[0]->entries();
+        $loads = fn (string ...$ids) => array_intersect($entries, $ids) !== [];
+        expect($meeting->warmUp[0])->toBe('shake')
+            ->and(in_array('wrists', $meeting->warmUp, true))->toBe($loads('e1', 'e2', 'e3', 'e4', 'e5', 'e6'))
+            ->and(in_array('necks', $meeting->warmUp, true))->toBe($loads('e7', 'e8', 'e9', 'e10', 'e11', 'e12'));
+    }
+    expect((new TermPlanner)->plan($request(null))->meetings[1]->warmUp)->toBe([]);
 });

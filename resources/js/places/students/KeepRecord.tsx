@@ -19,24 +19,37 @@ const item = 'flex min-h-11 cursor-default items-center px-4 outline-none data-h
 /** Something that is done to a record, said when it is done, and taken back from there. */
 interface Step {
   say: string;
-  go: () => Promise<unknown>;
+  /** What came of it, where that is other than what was meant. */
+  go: () => Promise<Came | undefined>;
   back?: () => Promise<unknown>;
 }
+
+/** Whoever had no record was a mistake, and is gone: nothing is there to take back. */
+interface Came {
+  say: string;
+}
+
+/** Something that comes to what was meant. */
+const plainly = (go: () => Promise<unknown>) => async (): Promise<undefined> => {
+  await go();
+};
 
 function useSteps(): [(step: Step) => void, boolean] {
   const { t } = useTranslation();
   const tell = useTell();
   const run = useMutation({
     mutationFn: (step: Step) => step.go(),
-    onSuccess: async (_, { say, back }) => {
+    onSuccess: async (came, { say, back }) => {
       await readAgain('roster');
       tell(
-        say,
-        back && {
-          takeBack: () => {
-            run.mutate({ say: t('app.takenBack'), go: back });
-          },
-        },
+        came?.say ?? say,
+        back === undefined || came !== undefined
+          ? {}
+          : {
+              takeBack: () => {
+                run.mutate({ say: t('app.takenBack'), go: plainly(back) });
+              },
+            },
       );
     },
     onError: (error) => {
@@ -62,6 +75,12 @@ export function KeepRecord({ data }: { data: StudentPage }) {
     ask(
       api.POST('/api/groups/{group}/students', { params: { path: { group } }, body: { students: [name], same: { [name]: id } } }),
     );
+  /** Whether they are still there, once they are in no group: if not, so is this page. */
+  const left = async (): Promise<Came | undefined> => {
+    if (await isThere(id)) return undefined;
+    await navigate('/students');
+    return { say: t('students.keep.gone', { name }) };
+  };
   const close = () => {
     setDoing(null);
   };
@@ -103,7 +122,7 @@ export function KeepRecord({ data }: { data: StudentPage }) {
                               body: { students: [id] },
                             }),
                           );
-                          if (!(await isThere(id))) await navigate('/students');
+                          return left();
                         },
                         back: joins(group.id),
                       });
@@ -111,18 +130,18 @@ export function KeepRecord({ data }: { data: StudentPage }) {
                   ),
                   data.isPaused
                     ? entry(t('students.keep.back'), () => {
-                        step({ say: t('students.keep.cameBack', { name }), go: pause(false), back: pause(true) });
+                        step({ say: t('students.keep.cameBack', { name }), go: plainly(pause(false)), back: pause(true) });
                       })
                     : entry(
                         t('students.keep.pause'),
                         () => {
-                          step({ say: t('students.keep.paused', { name }), go: pause(true), back: pause(false) });
+                          step({ say: t('students.keep.paused', { name }), go: plainly(pause(true)), back: pause(false) });
                         },
                         current.length === 0,
                       ),
                   data.isOffList
                     ? entry(t('students.keep.on'), () => {
-                        step({ say: t('students.keep.onDone', { name }), go: list(false) });
+                        step({ say: t('students.keep.onDone', { name }), go: plainly(list(false)) });
                       })
                     : entry(t('students.keep.off'), () => {
                         const groups = current.map((one) => one.id);
@@ -130,7 +149,7 @@ export function KeepRecord({ data }: { data: StudentPage }) {
                           say: t('students.keep.offDone', { name }),
                           go: async () => {
                             await list(true)();
-                            if (!(await isThere(id))) await navigate('/students');
+                            return left();
                           },
                           back: async () => {
                             await list(false)();
@@ -146,19 +165,19 @@ export function KeepRecord({ data }: { data: StudentPage }) {
         </DropdownMenu.Portal>
       </DropdownMenu.Root>
       <Dialog open={doing === 'rename'} onOpenChange={close} title={t('students.keep.renameTitle', { name })}>
-        <Rename data={data} onDone={close} />
+        <Rename data={data} step={step} onDone={close} />
       </Dialog>
       <Dialog open={doing === 'join'} onOpenChange={close} title={t('students.keep.joinTitle', { name })}>
         <Join data={data} joins={joins} step={step} onDone={close} />
       </Dialog>
       <Dialog open={doing === 'same'} onOpenChange={close} title={t('students.keep.sameTitle', { name })}>
-        <Same data={data} onDone={close} />
+        <Same data={data} step={step} onDone={close} />
       </Dialog>
     </>
   );
 }
 
-/** Whoever had no record was a mistake, and is gone once they are in no group. */
+/** Whether the server still knows them. */
 async function isThere(student: string): Promise<boolean> {
   try {
     await ask(api.GET('/api/students/{student}', { params: { path: { student }, query: {} } }));
@@ -176,7 +195,7 @@ export function RecordState({ data }: { data: StudentPage }) {
   const apart = (other: { id: string; name: string }, kept: string) => {
     step({
       say: t('students.keep.tookApart', { name: kept, other: other.name }),
-      go: () => ask(api.POST('/api/students/{student}/apart', path(other.id))),
+      go: plainly(() => ask(api.POST('/api/students/{student}/apart', path(other.id)))),
     });
   };
   const says = [data.isPaused ? t('students.keep.pausedNow') : '', data.isOffList ? t('students.keep.offNow') : ''].filter(
@@ -224,7 +243,13 @@ export function RecordState({ data }: { data: StudentPage }) {
   );
 }
 
-function Rename({ data, onDone }: { data: StudentPage; onDone: () => void }) {
+interface DialogProps {
+  data: StudentPage;
+  step: (step: Step) => void;
+  onDone: () => void;
+}
+
+function Rename({ data, step, onDone }: DialogProps) {
   const { t } = useTranslation();
   const tell = useTell();
   const [name, setName] = useState(data.name);
@@ -237,7 +262,9 @@ function Rename({ data, onDone }: { data: StudentPage; onDone: () => void }) {
     onSuccess: async () => {
       await readAgain('roster');
       tell(t('students.keep.renamed', { name: name.trim() }), {
-        takeBack: () => void put(data.name, true).then(() => readAgain('roster')),
+        takeBack: () => {
+          step({ say: t('app.takenBack'), go: plainly(() => put(data.name, true)) });
+        },
       });
       onDone();
     },
@@ -273,11 +300,8 @@ function Rename({ data, onDone }: { data: StudentPage; onDone: () => void }) {
   );
 }
 
-interface JoinProps {
-  data: StudentPage;
+interface JoinProps extends DialogProps {
   joins: (group: string) => () => Promise<unknown>;
-  step: (step: Step) => void;
-  onDone: () => void;
 }
 
 function Join({ data, joins, step, onDone }: JoinProps) {
@@ -301,7 +325,7 @@ function Join({ data, joins, step, onDone }: JoinProps) {
         onClick={() => {
           step({
             say: t('students.keep.joined', { name: data.name, group: group.name }),
-            go: joins(group.id),
+            go: plainly(joins(group.id)),
             back: () =>
               ask(
                 api.DELETE('/api/groups/{group}/students', {
@@ -319,7 +343,7 @@ function Join({ data, joins, step, onDone }: JoinProps) {
   );
 }
 
-function Same({ data, onDone }: { data: StudentPage; onDone: () => void }) {
+function Same({ data, step, onDone }: DialogProps) {
   const { t } = useTranslation();
   const tell = useTell();
   const rows = (useQuery(studentsQuery).data ?? []).filter((one) => one.id !== data.id);
@@ -333,12 +357,12 @@ function Same({ data, onDone }: { data: StudentPage; onDone: () => void }) {
     onSuccess: async () => {
       await readAgain('roster');
       tell(t('students.keep.madeOne', { name: data.name, other: named }), {
-        takeBack: () =>
-          void ask(api.POST('/api/students/{student}/apart', path(other)))
-            .then(() => readAgain('roster'))
-            .then(() => {
-              tell(t('students.keep.tookApart', { name: data.name, other: named }));
-            }),
+        takeBack: () => {
+          step({
+            say: t('students.keep.tookApart', { name: data.name, other: named }),
+            go: plainly(() => ask(api.POST('/api/students/{student}/apart', path(other)))),
+          });
+        },
       });
       onDone();
     },

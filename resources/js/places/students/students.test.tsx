@@ -114,6 +114,17 @@ describe('everyone', () => {
     expect(found(rows, 'stone(', '')).toEqual([]);
   });
 
+  test('is there by name before it is known where they stand, and a group that is chosen is asked for alone', async () => {
+    server.refusals = { 'GET /api/groups/{group}/lines': { status: 503, code: 'http.closed' } };
+    server.answers['GET /api/students'] = [row('a', 'Ann', [tuesdays]), row('b', 'Bob', [{ id: 'fri', name: 'Fridays' }])];
+    showAt('/students?group=fri', [{ path: '/students', Component: StudentsPlace }]);
+    expect((await screen.findByText('Bob')).closest('a')?.textContent).toBe('BobFridaysnot been here yet');
+    expect(screen.queryByText('Ann')).toBeNull();
+    await waitFor(() => {
+      expect(server.got('GET', '/api/groups/{group}/lines')).toHaveLength(1);
+    });
+  });
+
   test('has a line each; what is looked for stands in the address, and nobody is said by name', async () => {
     const { router } = showAt('/students', [{ path: '/students', Component: StudentsPlace }]);
     expect(await screen.findByText('Tuesdays: secure to 13 · 9 hold · 2 slipping')).toBeTruthy();
@@ -295,6 +306,21 @@ describe('keeping a record', () => {
     expect(server.got('DELETE', '/api/groups/{group}/students').map((one) => one.body)).toEqual([{ students: ['ada'] }]);
   });
 
+  test('another name is taken back too', async () => {
+    open();
+    await choose('Rename');
+    await userEvent.type(await screen.findByRole('textbox', { name: 'Name' }), ' B.');
+    await userEvent.click(screen.getByRole('button', { name: 'Save' }));
+    expect(await screen.findByText('Ada B. it is.')).toBeTruthy();
+    await userEvent.click(await screen.findByRole('button', { name: 'Take back' }));
+    await waitFor(() => {
+      expect(server.got('PATCH', '/api/students/{student}').map((one) => one.body)).toEqual([
+        { name: 'Ada B.', isOther: false },
+        { name: 'Ada', isOther: true },
+      ]);
+    });
+  });
+
   test('only groups they are not in can be joined', async () => {
     open();
     await choose('Join a group');
@@ -339,6 +365,8 @@ describe('keeping a record', () => {
     server.refusals = { 'GET /api/students/{student}': { status: 404, code: 'http.gone' } };
     await choose('Take off the list');
     expect(await screen.findByText('everyone')).toBeTruthy();
+    expect(await screen.findByText('Ada had no record and is gone.')).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Take back' })).toBeNull();
   });
 });
 
