@@ -43,7 +43,7 @@ final class JoinStudents
             }
             Consideration::whereKey($changed['considerations'])->update(['student_id' => $kept->id]);
             $other->update(['same_as' => $kept->id, 'joined' => json_encode($changed, JSON_THROW_ON_ERROR)]);
-            $this->readAnew($kept, array_values([...$kept->others(), $other->id]));
+            $this->readAnew($kept, $other, array_values([...$kept->others(), $other->id]));
         });
     }
 
@@ -64,8 +64,7 @@ final class JoinStudents
             }
             Consideration::whereKey($changed['considerations'] ?? [])->update(['student_id' => $other->id]);
             $other->update(['same_as' => null, 'joined' => null]);
-            $this->readAnew($kept, array_values(array_diff($kept->others(), [$other->id])));
-            $this->measure->of([$other->id]);
+            $this->readAnew($kept, $other, array_values(array_diff($kept->others(), [$other->id])));
         });
     }
 
@@ -86,11 +85,11 @@ final class JoinStudents
     }
 
     /** @param  list<string>  $others  who else on record they are from now on */
-    private function readAnew(Student $kept, array $others): void
+    private function readAnew(Student $kept, Student $other, array $others): void
     {
         Student::whereKey($kept->id)->update(['also' => '{'.implode(',', $others).'}']);
-        $this->checkpoints->discard([$kept->id]);
-        $this->measure->of([$kept->id]);
+        $this->checkpoints->discard([$kept->id, $other->id]);
+        $this->measure->of([$kept->id, $other->id]);
         foreach (GroupMember::where('student_id', $kept->id)->whereNull('left_on')->pluck('group_id') as $group) {
             $this->replan->because($group, 'cause.joined_people', [$kept]);
         }

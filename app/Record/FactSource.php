@@ -65,16 +65,17 @@ final class FactSource
     }
 
     /**
-     * Under which records students stand: their own, and those of people who turned out to be them.
+     * Under which records students stand: their own, and those of people who turned out to be them. Such a record has nothing
+     * of its own as long as it is somebody else's.
      *
      * @param  list<string>  $students
      * @return array<string, string> student by record
      */
     private function owners(array $students): array
     {
-        $others = Student::whereIn('same_as', $students)->toBase()->pluck('same_as', 'id')->all();
+        $joined = Student::whereNotNull('same_as')->where(static fn ($any) => $any->whereIn('same_as', $students)->orWhereIn('id', $students))->toBase()->pluck('same_as', 'id')->all();
 
-        return [...array_combine($students, $students), ...$others];
+        return [...array_diff_key(array_combine($students, $students), $joined), ...array_intersect($joined, $students)];
     }
 
     private static function mark(stdClass $row, int $day, DateTimeImmutable $at): Fact

@@ -146,6 +146,7 @@ test('two who are one are read with the record of both, and apart again each has
     $this->postJson("/api/groups/{$this->group->id}/students", ['students' => ['Twin'], 'same' => ['Twin' => $twin]])->assertCreated();
     $this->putJson("/api/students/$twin/considerations/".Str::uuid(), ['what' => 'knee'])->assertNoContent();
     $this->postJson("/api/meetings/{$this->meetings[2]->id}/marks", ['marks' => [$this->mark($twin, $this->entries[0], 'Flowing')]])->assertOk();
+    $this->putJson("/api/meetings/{$this->meetings[2]->id}/attendance", ['attendance' => [$twin => ['isHere' => true]]])->assertNoContent();
     $this->clockAt('2026-01-24T20:00:00+01:00'); // what was noted is in a checkpoint by now
     $cells = fn (string $student) => array_column($this->getJson("/api/students/$student")->assertOk()->json('forms.0.standing.cells') ?? [], 'support', 'position');
     $own = $cells($this->away);
@@ -161,7 +162,10 @@ test('two who are one are read with the record of both, and apart again each has
         ->and($this->getJson("/api/students/$this->away/considerations")->json())->toHaveCount(1)
         ->and(array_column($this->getJson("/api/groups/{$this->group->id}")->json('students'), 'id'))->toContain($this->away)->not->toContain($twin);
     // What arrives late of the other one is theirs too.
-    $this->postJson("/api/meetings/{$this->meetings[2]->id}/marks", ['marks' => [$this->mark($twin, $this->entries[1], 'Alone')]]);
+    $this->postJson("/api/meetings/{$this->meetings[2]->id}/marks", ['marks' => [$this->mark($twin, $this->entries[1], 'Alone')]])->assertOk();
+    // Read both at once, as a class that names both is: nothing is lost of either, what came late too.
+    $this->inside($this->user->school, fn () => app(App\Actions\ReadStandings::class)($this->form->fresh()->placed(), [$this->away, $twin], '2026-01-24'));
+    expect($cells($this->away)[1])->toBe('Flowing');
     $this->postJson("/api/students/$twin/apart")->assertNoContent();
     $this->postJson("/api/students/$twin/apart")->assertNoContent();
     expect($cells($this->away))->toBe($own)->and($cells($twin)[1])->toBe('Flowing')
