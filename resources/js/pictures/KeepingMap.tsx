@@ -27,7 +27,7 @@ export function KeepingMap({ data, before, caption }: Props) {
   return (
     // The scrolling region takes the focus, so that the keyboard can scroll it.
     // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
-    <div className="relative w-full overflow-x-auto" role="region" aria-label={caption} tabIndex={0}>
+    <div className="wide relative w-full overflow-x-auto" role="region" aria-label={caption} tabIndex={0}>
       <table className="border-collapse text-sm">
         <caption className="sr-only">{caption}</caption>
         <thead>

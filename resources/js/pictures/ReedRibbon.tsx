@@ -26,7 +26,7 @@ export function ReedRibbon({ form, cells, before, chosen, onChoose, label }: Pro
     // The scrolling region takes the focus, so that the keyboard can scroll it.
     // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
     <div className="relative w-full overflow-x-auto pb-1" role="region" aria-label={label} tabIndex={0}>
-      <ol className="m-0 flex list-none p-0">
+      <ol className="m-0 flex list-none p-0 print:flex-wrap">
         {entries.map((entry) => {
           const cell = now.get(entry.position);
           const section = form.sections.find((one) => one.first === entry.position);

@@ -99,7 +99,7 @@ function FocusWeave({ term, shown, set, onChange }: WeaveProps) {
   return (
     // The scrolling region takes the focus, so that the keyboard can scroll it.
     // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
-    <div className="relative w-full overflow-x-auto" role="region" aria-label={t('principles.focus.title')} tabIndex={0}>
+    <div className="wide relative w-full overflow-x-auto" role="region" aria-label={t('principles.focus.title')} tabIndex={0}>
       <table className="sheet w-full border-collapse text-sm">
         <thead>
           <tr>
