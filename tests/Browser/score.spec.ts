@@ -33,19 +33,19 @@ test('the demo’s 72 movements go from a list to an audited score, cue cards fo
   await page.getByRole('button', { name: 'Change the form' }).click();
 
   // Its findings: one is mended, one accepted, and the accepted one comes back when its entry changes.
-  await expect(page.getByRole('tab', { name: 'Findings 6' })).toBeVisible();
+  await expect(page.getByRole('tab', { name: 'Findings 7' })).toBeVisible();
   await page.getByRole('button', { name: 'step with the left foot first' }).click();
-  await expect(page.getByRole('tab', { name: 'Findings 5' })).toBeVisible();
+  await expect(page.getByRole('tab', { name: 'Findings 6' })).toBeVisible();
   await page
     .getByRole('button', { name: /^add a caution/ })
     .first()
     .click();
-  await expect(page.getByRole('tab', { name: 'Findings 4' })).toBeVisible();
+  await expect(page.getByRole('tab', { name: 'Findings 5' })).toBeVisible();
   const sides = page.getByRole('listitem').filter({ hasText: '"Heel on the jetty" is done once on the left' });
   await sides.getByRole('button', { name: 'Accept…' }).click();
   await expect(sides.getByLabel('Why it stays as it is')).toHaveValue('one-sided by tradition');
   await sides.getByRole('button', { name: 'Accept it' }).click();
-  await expect(page.getByRole('tab', { name: 'Findings 3' })).toBeVisible();
+  await expect(page.getByRole('tab', { name: 'Findings 4' })).toBeVisible();
   await sides.getByRole('button', { name: 'Accept…' }).waitFor({ state: 'detached' });
   await row(page, 51).getByRole('gridcell', { name: 'Heel on the jetty' }).click();
   await page.keyboard.press('End');
@@ -54,9 +54,9 @@ test('the demo’s 72 movements go from a list to an audited score, cue cards fo
   await page.keyboard.press('ArrowLeft');
   await page.keyboard.type('3');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('tab', { name: 'Findings 4' })).toBeVisible();
+  await expect(page.getByRole('tab', { name: 'Findings 5' })).toBeVisible();
   await page.keyboard.press('Control+z');
-  await expect(page.getByRole('tab', { name: 'Findings 3' })).toBeVisible();
+  await expect(page.getByRole('tab', { name: 'Findings 4' })).toBeVisible();
 
   // Cue cards of a lesson, turned for a teacher who faces the class.
   await page.getByRole('link', { name: 'Cue cards' }).click();
