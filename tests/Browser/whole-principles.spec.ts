@@ -21,7 +21,8 @@ test('tonight’s focus is marked in a stop check, as seen where the class was s
       },
     meeting,
   );
-  expect(answer.marks).toEqual([
+  // Other tests may have marked this evening; of principles only this one does.
+  expect(answer.marks.filter((mark) => mark.principleId !== null)).toEqual([
     expect.objectContaining({ principleId: expect.any(String), entryId: expect.any(String), support: 'Stopped' }),
   ]);
   await expect(first.getByRole('button', { name: 'Stopped' })).toHaveAttribute('aria-pressed', 'true');

@@ -167,12 +167,13 @@ describe('is the forecast true?', () => {
     });
     open();
     expect(await screen.findByText(/right to within 2 points\. That is few: take it as a hint\./)).toBeTruthy();
-    expect(screen.getByText('From 200 looks on Gorvan can offer one. So far there are 12.')).toBeTruthy();
+    expect(screen.getByText('From 200 looks on Gorvan can offer one. So far: 12.')).toBeTruthy();
   });
 
   test('the factor is offered with what it would change, adopted once, and taken back', async () => {
     open();
     expect(await screen.findByText('Movements that hold today, over everyone: 90 now, 71 with it.')).toBeTruthy();
+    expect(screen.getByText(/things last 0\.71 times as long as Gorvan thought/)).toBeTruthy();
     await userEvent.dblClick(screen.getByRole('button', { name: 'Read by k = 0.71' }));
     await userEvent.click(await screen.findByRole('button', { name: 'Take back' }));
     await waitFor(() => {
