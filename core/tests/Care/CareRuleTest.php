@@ -66,3 +66,30 @@ test('one that ended before it began, an unknown one and a wrong day are refused
         ->and($read(['what' => 'dizziness', 'side' => 'left'])->side)->toBeNull()
         ->and($read(['what' => 'hip', 'side' => 'right', 'note' => 'n'])->toData())->toEqual((object) ['what' => 'hip', 'side' => 'right', 'note' => 'n']);
 });
+
+test('nothing a student spares is passed over in silence: each strain that asks of it is cautioned or named, and nobody else is told of it', function () {
+    mt_srand(2711);
+    for ($number = 0; $number < 300; $number++) {
+        $some = fn (array $cases, int $of) => array_values(array_filter($cases, fn () => mt_rand(1, $of) === 1));
+        $spared = new Spared(array_values(array_filter($some(Consideration::cases(), 4), fn (Consideration $one) => $one !== Consideration::FirstTime)));
+        $strains = $some(Strain::cases(), 2);
+        $cautions = array_map(fn (Consideration $for) => new Caution($for, Adaptation::cases()[mt_rand(0, 4)]), $some(Consideration::cases(), 4));
+        $advice = CareRule::of($spared, $cautions, $strains);
+        $ranks = [];
+        foreach ($advice as $one) {
+            expect($spared->has($one->for))->toBeTrue();
+            $ranks[] = $one->do?->rank() ?? PHP_INT_MAX;
+        }
+        $sorted = $ranks;
+        sort($sorted);
+        expect($ranks)->toBe($sorted);
+        foreach ($spared->considerations as $for) {
+            $isAsked = array_filter($strains, fn (Strain $strain) => in_array($for, $strain->asksOf(), true)) !== [];
+            $isCautioned = array_filter($cautions, fn (Caution $caution) => $caution->for === $for) !== [];
+            $told = array_filter($advice, fn (CareAdvice $one) => $one->for === $for);
+            expect($told !== [])->toBe($isAsked || $isCautioned)
+                // Named as having no caution only where there is none.
+                ->and(array_filter($told, fn (CareAdvice $one) => $one->do === null) !== [])->toBe($isAsked && ! $isCautioned);
+        }
+    }
+});

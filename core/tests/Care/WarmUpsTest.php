@@ -53,3 +53,41 @@ test('a list is written as it is read, and an id twice, an unknown joint and no 
         expect(Said::refused(fn () => WarmUpList::read(JsonNode::parse($bad))))->toContain($place);
     }
 });
+
+test('whatever the list, the box and what is loaded: it fits, nothing comes twice, a general one leads, and what stands apart stays apart', function () {
+    mt_srand(1126);
+    $loads = 0;
+    for ($number = 0; $number < 200; $number++) {
+        $items = [];
+        for ($at = 0, $count = mt_rand(0, 14); $at < $count; $at++) {
+            $kind = WarmUpKind::cases()[mt_rand(0, 5)];
+            $items["w$at"] = [$kind, mt_rand(1, 16) / 4, array_values(array_filter(Joint::cases(), fn () => mt_rand(0, 4) === 0))];
+        }
+        $minutes = mt_rand(0, 80) / 4;
+        $isCold = $number % 2 === 0;
+        $loaded = mt_rand(0, 3) === 0 ? [] : ['knee' => mt_rand(1, 4), 'neck' => mt_rand(1, 4)];
+        $chosen = WarmUpChooser::choose(warmUps($items), $minutes, $loaded, $isCold);
+        $kinds = array_map(fn (string $id) => $items[$id][0], $chosen);
+        $general = array_keys(array_filter($items, fn (array $of) => $of[0] === WarmUpKind::General));
+        $fitting = array_values(array_filter($general, fn (string $id) => $items[$id][1] <= $minutes));
+        expect(array_unique($chosen))->toBe($chosen)
+            ->and(array_sum(array_map(fn (string $id) => $items[$id][1], $chosen)))->toBeLessThanOrEqual($minutes)
+            ->and(array_diff(array_column($kinds, 'value'), ['general', 'joint']))->toBe([]);
+        if ($fitting !== []) {
+            expect($chosen[0])->toBe($fitting[0]);
+        }
+        // Whatever is for a joint reaches one that tonight loads.
+        foreach ($chosen as $id) {
+            if ($items[$id][0] === WarmUpKind::Joint) {
+                $loads++;
+                expect(array_intersect(array_column($items[$id][2], 'value'), array_keys($loaded)))->not->toBe([]);
+            }
+        }
+        // What is left over is less than the lightest general one that was not taken.
+        $left = $minutes - array_sum(array_map(fn (string $id) => $items[$id][1], $chosen));
+        foreach (array_diff($general, $chosen) as $id) {
+            expect($items[$id][1])->toBeGreaterThan($left);
+        }
+    }
+    expect($loads)->toBeGreaterThan(20);
+});

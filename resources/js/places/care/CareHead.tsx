@@ -5,6 +5,7 @@ import { careReasonsQuery, sessionQuery } from '../../api/queries';
 import { Asked } from '../../kit/page';
 import { Why } from '../../kit/Why';
 import { everywhereOf } from './care';
+import { useBodyWords } from './useBodyWords';
 
 interface Props {
   meeting: string;
@@ -54,8 +55,7 @@ export function CareHead({ meeting, care, noted, hasWhy = true }: Props) {
 function Reasons({ meeting }: { meeting: string }) {
   const { t } = useTranslation();
   const query = useQuery(careReasonsQuery(meeting));
-  const bodies = t('told.consideration', { returnObjects: true }) as unknown as Record<string, string>;
-  const strains = t('told.strain', { returnObjects: true }) as unknown as Record<string, string>;
+  const { considerations: bodies, strains } = useBodyWords();
   return (
     <Asked query={query}>
       {(all) => {

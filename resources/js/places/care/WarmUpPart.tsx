@@ -6,6 +6,7 @@ import { Tick } from '../../kit/controls';
 import { number } from '../../kit/format';
 import { useTell } from '../../kit/toasts';
 import { Why } from '../../kit/Why';
+import { useBodyWords } from './useBodyWords';
 
 interface Props {
   warmUps: WarmUps;
@@ -19,7 +20,7 @@ interface Props {
 /** What warms up tonight, with how it is done and why it was chosen. */
 export function WarmUpPart({ warmUps, minutes, group, hasNotes }: Props) {
   const { t } = useTranslation();
-  const joints = t('told.joint', { returnObjects: true }) as unknown as Record<string, string>;
+  const { joints } = useBodyWords();
   if (warmUps.items.length === 0) return <p className="text-soft">{t('school.tonight.none')}</p>;
   const loaded = Object.entries(warmUps.loaded).sort(([, a], [, b]) => b - a);
   const spare = minutes - warmUps.items.reduce((sum, one) => sum + one.minutes, 0);

@@ -1,5 +1,8 @@
 import type { Attendance, CareNeed, StudentCare } from '../../api/client';
 
+/** What a caution says to do, the strictest first, as core has it. */
+export const ADAPTATIONS = ['skip', 'seated', 'support', 'path', 'smaller'] as const;
+
 /** How careful somebody is in everything that is done tonight. */
 export type Everywhere = 'careful' | 'first' | null;
 
@@ -19,7 +22,7 @@ export interface Together {
 
 /** What somebody needs in one box, by what is done: a need with two adaptations stands under the strictest. Pure. */
 export function together(needs: CareNeed[]): Together[] {
-  const order = ['skip', 'seated', 'support', 'path', 'smaller'];
+  const order: readonly string[] = ADAPTATIONS;
   const by = new Map<string | null, CareNeed[]>();
   for (const need of needs) {
     const strictest = need.do[0];

@@ -3,9 +3,10 @@ import { useTranslation } from 'react-i18next';
 import type { WarmUp } from '../../api/client';
 import { Button, TextArea, TextField, Tick } from '../../kit/controls';
 import { Select } from '../../kit/Select';
+import { ADAPTATIONS } from '../care/care';
+import { useBodyWords } from '../care/useBodyWords';
 
 export const KINDS = ['general', 'joint', 'opening', 'check_in', 'closing', 'rest'] as const;
-const DOES = ['skip', 'seated', 'support', 'path', 'smaller'] as const;
 const MOST_MINUTES = 60;
 
 interface Props {
@@ -22,8 +23,7 @@ export function WarmUpEditor({ title, from, isSaving, onSave, onClose }: Props) 
   const [one, setOne] = useState(from);
   const [minutes, setMinutes] = useState(String(from.minutes));
   const [isTried, setTried] = useState(false);
-  const joints = t('told.joint', { returnObjects: true }) as unknown as Record<string, string>;
-  const bodies = t('told.consideration', { returnObjects: true }) as unknown as Record<string, string>;
+  const { joints, considerations: bodies } = useBodyWords();
   const change = (part: Partial<WarmUp>) => {
     setOne((was) => ({ ...was, ...part }));
   };
@@ -125,7 +125,7 @@ export function WarmUpEditor({ title, from, isSaving, onSave, onClose }: Props) 
               onValue={(value) => {
                 caution(at, { do: value });
               }}
-              of={DOES.map((value) => ({ value, text: t(`care.variantDo.${value}`) }))}
+              of={ADAPTATIONS.map((value) => ({ value, text: t(`care.variantDo.${value}`) }))}
             />
             <TextField
               label={t('school.warm.text')}

@@ -10,6 +10,7 @@ import { Asked, Empty, Heading } from '../../kit/page';
 import { useTell } from '../../kit/toasts';
 import { SchoolPages } from './SchoolPages';
 import { KINDS, WarmUpEditor } from './WarmUpEditor';
+import { useBodyWords } from '../care/useBodyWords';
 
 /** What the school warms up, opens, closes and rests with, in its order. */
 export function WarmUpsPlace() {
@@ -214,8 +215,7 @@ function Shown({ data }: { data: WarmUpList }) {
 
 function One({ of }: { of: WarmUp }) {
   const { t } = useTranslation();
-  const joints = t('told.joint', { returnObjects: true }) as unknown as Record<string, string>;
-  const bodies = t('told.consideration', { returnObjects: true }) as unknown as Record<string, string>;
+  const { joints, considerations: bodies } = useBodyWords();
   return (
     <div className="max-w-3xl min-w-0">
       <h3 className="inline text-lg break-words">{of.title}</h3>{' '}

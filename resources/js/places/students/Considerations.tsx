@@ -12,6 +12,7 @@ import { Select } from '../../kit/Select';
 import { useTell } from '../../kit/toasts';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
+import { useBodyWords } from '../care/useBodyWords';
 
 /** What has a left and a right. */
 const SIDED = ['knee', 'hip', 'ankle', 'shoulder', 'elbow', 'wrist'];
@@ -40,7 +41,7 @@ function Noted({ student }: { student: string }) {
   const tell = useTell();
   const query = useQuery(considerationsQuery(student));
   const [draft, setDraft] = useState<Draft | null>(null);
-  const bodies = t('told.consideration', { returnObjects: true }) as unknown as Record<string, string>;
+  const { considerations: bodies } = useBodyWords();
   const failed = (error: unknown) => {
     tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });
   };
@@ -167,7 +168,7 @@ function Editor({ student, from, onDone }: { student: string; from: Draft; onDon
   const tell = useTell();
   const [draft, setDraft] = useState(from);
   const [refusal, setProblem] = useProblem();
-  const bodies = t('told.consideration', { returnObjects: true }) as unknown as Record<string, string>;
+  const { considerations: bodies } = useBodyWords();
   const change = (part: Partial<Draft>) => {
     setDraft((was) => ({ ...was, ...part }));
     setProblem(null);
