@@ -6,6 +6,7 @@ use App\Http\Controllers\BookController;
 use App\Http\Controllers\CalendarController;
 use App\Http\Controllers\CareController;
 use App\Http\Controllers\ClassController;
+use App\Http\Controllers\CutController;
 use App\Http\Controllers\FormController;
 use App\Http\Controllers\FormFileController;
 use App\Http\Controllers\GroupController;
@@ -51,6 +52,8 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::get('forms/{form}/beats', [RunController::class, 'beats'])->can('read', 'form');
     Route::get('forms/{form}/cards', [RunController::class, 'cards'])->can('read', 'form');
     Route::get('forms/{form}/principles', [PrincipleController::class, 'shownIn'])->can('read', 'form');
+    Route::get('forms/{form}/workbench', [CutController::class, 'show'])->can('read', 'form');
+    Route::get('forms/{form}/prices', [CutController::class, 'prices'])->can('read', 'form');
     Route::put('forms/{form}/joins', [FormController::class, 'joins'])->can('edit-forms', 'form');
     Route::put('forms/{form}/cutting', [FormController::class, 'cutting'])->can('edit-forms', 'form');
     Route::delete('forms/{form}', [FormController::class, 'destroy'])->can('edit-forms', 'form');

@@ -8,6 +8,7 @@ use App\Models\Form;
 use App\Models\Viewer;
 use Gorvan\Core\Form\CutPin;
 use Gorvan\Core\Form\Edit\SetEntry;
+use Gorvan\Core\Lesson\LessonSize;
 use Gorvan\Core\Reading\Message;
 use Illuminate\Support\Facades\DB;
 
@@ -38,11 +39,11 @@ final class ChangeCutting
         return $this->revise->edit($form, null, $edits, $by);
     }
 
-    /** The size of the lessons of no group. @throws \Gorvan\Core\Lesson\CutImpossible and nothing is changed */
-    public function size(Form $form, ?float $target, ?int $lessons): void
+    /** The size of the lessons of no group. Where it cannot be kept, nothing is changed. */
+    public function size(Form $form, LessonSize $size): void
     {
-        DB::transaction(function () use ($form, $target, $lessons): void {
-            $form->update(['target' => $target, 'lesson_count' => $lessons]);
+        DB::transaction(function () use ($form, $size): void {
+            $form->update(['target' => $size->load, 'lesson_count' => $size->count, 'lesson_minutes' => $size->minutes, 'load_minutes' => $size->minutesPerLoad, 'lambda' => $size->lambda]);
             ($this->cut)($form);
         });
     }

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Gorvan\Core\Form\CutPin;
 use Gorvan\Core\Form\Passage;
+use Gorvan\Core\Lesson\LessonSize;
 use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Term\Approach;
 use Gorvan\Core\Term\Course as CoreCourse;
@@ -25,6 +26,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property float $share
  * @property float|null $lesson_load
  * @property int|null $lesson_count
+ * @property float|null $lesson_minutes
+ * @property float|null $load_minutes
+ * @property float|null $lambda
  * @property array<string, string|null> $pins
  * @property array{lessons: list<list<string>>}|null $cut
  * @property string|null $showing
@@ -43,7 +47,7 @@ final class Course extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['approach' => Approach::class, 'share' => 'float', 'lesson_load' => 'float', 'lesson_count' => 'integer', 'pins' => 'array', 'cut' => 'array', 'ordinal' => 'integer', 'rhythm' => 'integer'];
+        return ['approach' => Approach::class, 'share' => 'float', 'lesson_load' => 'float', 'lesson_count' => 'integer', 'lesson_minutes' => 'float', 'load_minutes' => 'float', 'lambda' => 'float', 'pins' => 'array', 'cut' => 'array', 'ordinal' => 'integer', 'rhythm' => 'integer'];
     }
 
     /** @return BelongsTo<Term, $this> */
@@ -71,12 +75,17 @@ final class Course extends Model
             new Passage(min($from, $to), max($from, $to)),
             $this->approach,
             $this->share,
-            $this->lesson_load,
-            $this->lesson_count,
+            $this->size(),
             array_map(static fn (?string $pin): ?CutPin => $pin === null ? null : CutPin::from($pin), $this->pins),
             $this->showing === null ? null : Showing::read(JsonNode::parse($this->showing)),
             $this->rhythm,
         );
+    }
+
+    /** How large its lessons should be, where the teacher says it. */
+    public function size(): LessonSize
+    {
+        return new LessonSize($this->lesson_load, $this->lesson_count, $this->lesson_minutes, $this->load_minutes, $this->lambda);
     }
 
     /** @return list<list<string>> the lessons it was cut into, each as its entries */

@@ -7,6 +7,7 @@ namespace App\Models;
 use Gorvan\Core\Form\File\FormFileReader;
 use Gorvan\Core\Lesson\LessonCut;
 use Gorvan\Core\Lesson\LessonCutter;
+use Gorvan\Core\Lesson\LessonSize;
 use Gorvan\Core\Reading\JsonNode;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -19,6 +20,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $version
  * @property float|null $target
  * @property int|null $lesson_count
+ * @property float|null $lesson_minutes
+ * @property float|null $load_minutes
+ * @property float|null $lambda
  * @property \Illuminate\Database\Eloquent\Collection<int, Entry> $entries
  * @property int $lessons  of its own cut, for lists
  * @property float $load
@@ -32,7 +36,7 @@ final class Form extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['document' => 'object', 'target' => 'float', 'lesson_count' => 'integer', 'version' => 'integer', 'lessons' => 'integer', 'load' => 'float'];
+        return ['document' => 'object', 'target' => 'float', 'lesson_count' => 'integer', 'lesson_minutes' => 'float', 'load_minutes' => 'float', 'lambda' => 'float', 'version' => 'integer', 'lessons' => 'integer', 'load' => 'float'];
     }
 
     /** @return HasMany<Entry, $this> in the order of the form; those taken out of it are not among them */
@@ -66,6 +70,12 @@ final class Form extends Model
         return new PlacedForm($this->id, (new FormFileReader)->readNode(JsonNode::of((object) $root))->form, array_values($this->entries->pluck('id')->all()));
     }
 
+    /** How large its lessons should be, where the teacher says it. */
+    public function size(): LessonSize
+    {
+        return new LessonSize($this->target, $this->lesson_count, $this->lesson_minutes, $this->load_minutes, $this->lambda);
+    }
+
     /**
      * The cut the form asks for, with its pins and bars, for no group.
      *
@@ -75,6 +85,8 @@ final class Form extends Model
      */
     public function cut(LessonCutter $cutter, ?PlacedForm $placed = null): LessonCut
     {
-        return $cutter->cut(($placed ?? $this->placed())->form, $this->lesson_count === null ? $this->target : null, $this->lesson_count);
+        $size = $this->size();
+
+        return $cutter->weighing($size->lambda)->cut(($placed ?? $this->placed())->form, $size->target(), $size->count);
     }
 }

@@ -42,6 +42,10 @@ const router = createBrowserRouter([
       { path: 'forms', Component: FormsPlace },
       { path: 'forms/new', Component: NewFormPlace },
       { path: 'forms/:form', Component: FormPlace },
+      {
+        path: 'forms/:form/cut',
+        lazy: async () => ({ Component: (await import('./places/lessons/WorkbenchPlace')).WorkbenchPlace }),
+      },
       { path: 'forms/:form/score', Component: ScorePlace },
       { path: 'forms/:form/floor', Component: FloorPlace },
       { path: 'forms/:form/time', Component: TimePlace },

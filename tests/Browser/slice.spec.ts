@@ -79,9 +79,11 @@ test('from a pasted list to a marked class, as a teacher would', async ({ page }
   await expect(page.getByText('1 pin', { exact: true })).toBeVisible();
 
   // More lessons than the form can give is refused with the range, and nothing changes.
+  await page.getByRole('link', { name: 'Cut it on the workbench' }).click();
+  await page.getByRole('radio', { name: 'Number' }).click();
   await page.getByLabel('Number of lessons').fill('1');
-  await page.getByRole('button', { name: 'Cut again' }).click();
   await expect(page.getByRole('alert')).toContainText('feasible');
+  await page.getByRole('link', { name: 'Lessons', exact: true }).click();
 
   // A group of twenty.
   await page.getByRole('link', { name: 'Make a group for it' }).click();

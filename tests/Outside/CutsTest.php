@@ -91,6 +91,42 @@ test('what is called infeasible is infeasible for HiGHS too (source: the HiGHS s
     }
 });
 
+test('the price of a moved notch is what HiGHS pays more for a cut there, on 40 random forms (source: the HiGHS solver on npm)', function () {
+    mt_srand(1146);
+    $asked = $prices = [];
+    for ($number = 3; count($prices) < 40; $number++) {
+        $form = randomForm($number);
+        try {
+            $cut = (new LessonCutter)->cut($form, $number % 2 === 0 ? mt_rand(10, 60) / 10 : null, $number % 2 === 0 ? null : mt_rand(2, max(2, intdiv($form->count(), 3))));
+        } catch (CutImpossible) {
+            continue;
+        }
+        $pinned = array_values(array_filter(range(1, $form->count() - 1), fn (int $at) => $form->at($at)->cut === CutPin::Always));
+        $moving = $number % 3 === 0 || $pinned === [] ? null : $pinned[mt_rand(0, count($pinned) - 1)];
+        foreach (array_unique([1, $form->count() - 1, ...array_map(fn () => mt_rand(1, $form->count() - 1), range(1, 8)), ...($moving === null ? [] : [$moving])]) as $after) {
+            $pins = array_map(fn ($join) => $join->after === $moving ? null : $join->pin?->value, $cut->joins);
+            $prices[] = [(new LessonCutter)->prices($form, $cut, null, $moving)->after($after)?->price, $pins[$after - 1] === 'never'];
+            $asked[] = [...asked($cut, count($cut->lessons)), 'pins' => $pins];
+            $asked[] = [...asked($cut, count($cut->lessons)), 'pins' => array_replace($pins, [$after - 1 => 'always'])];
+        }
+    }
+    $answers = Reference::ask('cuts.mjs', $asked);
+    $dear = $free = $none = $barred = 0;
+    foreach ($prices as $at => [$price, $isBarred]) {
+        [$best, $there] = [$answers[2 * $at], $answers[2 * $at + 1]];
+        expect($best['status'])->toBe('Optimal');
+        if ($isBarred || $there['status'] !== 'Optimal') {
+            expect($price)->toBeNull();
+            $isBarred ? $barred++ : $none++;
+
+            continue;
+        }
+        expect($price)->toEqualWithDelta($there['objective'] - $best['objective'], 1e-8 * max(1.0, $best['objective']));
+        $price > 1e-6 ? $dear++ : $free++;
+    }
+    expect($dear)->toBeGreaterThan(60)->and($free)->toBeGreaterThan(10)->and($none + $barred)->toBeGreaterThan(5);
+});
+
 /** What the lessons cost, computed from themselves. */
 function costOf(LessonCut $cut): float
 {

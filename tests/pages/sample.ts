@@ -52,8 +52,6 @@ export function form(change: Partial<Form> = {}): Form {
     title: 'Tide stair',
     family: null,
     announced: 6,
-    chosenTarget: null,
-    chosenLessons: null,
     target: 2.4,
     lambda: 0.5,
     objective: 1.25,

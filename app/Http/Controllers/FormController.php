@@ -108,14 +108,10 @@ final class FormController extends Controller
         return new JsonResponse(FormData::saved($form->refresh(), null, $moved));
     }
 
-    #[Puts('/api/forms/{form}/cutting', 'sizeLessons', 'Cut again', FormData::class, takes: ['target?' => 'number|null', 'lessons?' => 'integer|null'])]
+    #[Puts('/api/forms/{form}/cutting', 'sizeLessons', 'Cut again', FormData::class, takes: CutController::SIZE)]
     public function cutting(Request $request, Form $form, ChangeCutting $change): JsonResponse
     {
-        $given = $request->validate([
-            'target' => ['nullable', 'numeric', 'gt:0', 'max:1000', 'prohibits:lessons'],
-            'lessons' => ['nullable', 'integer', 'min:1', 'max:600'],
-        ]);
-        $change->size($form, isset($given['target']) ? (float) $given['target'] : null, isset($given['lessons']) ? (int) $given['lessons'] : null);
+        $change->size($form, CutController::size($request));
 
         return new JsonResponse(FormData::saved($form->refresh()));
     }

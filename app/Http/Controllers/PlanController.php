@@ -26,6 +26,7 @@ use App\Models\PlanQuestion;
 use App\Models\QuestionKind;
 use App\Models\Term;
 use App\Models\User;
+use Gorvan\Core\Form\CutPin;
 use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Term\Approach;
@@ -84,7 +85,7 @@ final class PlanController extends Controller
         return new JsonResponse($this->told($courses->add($term, $form, ['approach' => $given['approach'], 'share' => (float) $given['share'], ...$this->ends($given, $form)], $this->viewer($request))), 201);
     }
 
-    #[Patches('/api/courses/{course}', 'changeCourse', 'Changed', ChangeData::class, takes: ['approach?' => 'enum:outline,piece,sides', 'share?' => 'number', 'rhythm?' => 'integer|null', 'from?' => 'integer|null', 'to?' => 'integer|null', 'showing?' => 'any'], status: 200, mayConflict: true)]
+    #[Patches('/api/courses/{course}', 'changeCourse', 'Changed', ChangeData::class, takes: ['approach?' => 'enum:outline,piece,sides', 'share?' => 'number', 'rhythm?' => 'integer|null', 'from?' => 'integer|null', 'to?' => 'integer|null', 'showing?' => 'any', 'size?' => CutController::SIZE, 'joins?' => [['after' => 'integer', 'pin' => 'enum:always,never|null']], 'isFree?' => 'boolean'], status: 200, mayConflict: true)]
     public function changeCourse(Request $request, Course $course, ChangeCourses $courses): JsonResponse
     {
         $given = $request->validate([
@@ -94,14 +95,47 @@ final class PlanController extends Controller
             'showing' => ['sometimes', 'nullable', 'array'],
             'showing.on' => ['required_with:showing', 'date_format:Y-m-d'],
             'showing.to' => ['required_with:showing', 'integer', 'min:1', 'max:600'],
+            'size' => ['sometimes', 'array'],
+            'joins' => ['sometimes', 'array', 'max:600'],
+            'joins.*.after' => ['required', 'integer', 'min:1', 'distinct'],
+            'joins.*.pin' => ['present', 'nullable', Rule::enum(CutPin::class)],
+            'isFree' => ['sometimes', 'boolean'],
             ...$this->target(),
         ]);
-        $is = array_intersect_key($given, ['approach' => true, 'share' => true, 'rhythm' => true]);
+        $is = [...array_intersect_key($given, ['approach' => true, 'share' => true, 'rhythm' => true]), ...$this->cutting($course, $given)];
         if (array_key_exists('showing', $given)) {
             $is['showing'] = $given['showing'] === null ? null : $this->showing($course, (string) $given['showing']['on'], (int) $given['showing']['to']);
         }
 
-        return new JsonResponse($this->told($courses->change($course, [...$is, ...$this->ends($given, $course->form)], $this->viewer($request), isset($given['approach']) || array_key_exists('to', $given))));
+        return new JsonResponse($this->told($courses->change($course, [...$is, ...$this->ends($given, $course->form)], $this->viewer($request), isset($given['approach']) || array_intersect_key($given, ['to' => true, 'size' => true, 'joins' => true, 'isFree' => true]) !== [])));
+    }
+
+    /**
+     * What is said of how the course is cut: its size, and pins and bars by entry.
+     *
+     * @param  array<string, mixed>  $given
+     * @return array<string, mixed> columns of the course
+     */
+    private function cutting(Course $course, array $given): array
+    {
+        $is = [];
+        if (isset($given['size'])) {
+            $size = CutController::size(Request::create('/', 'POST', (array) $given['size']));
+            $is = ['lesson_load' => $size->load, 'lesson_count' => $size->count, 'lesson_minutes' => $size->minutes, 'load_minutes' => $size->minutesPerLoad, 'lambda' => $size->lambda];
+        }
+        if (isset($given['joins']) || ($given['isFree'] ?? false) === true) {
+            $form = $course->form->placed()->form;
+            $pins = ($given['isFree'] ?? false) === true ? [] : $course->pins;
+            foreach ($given['joins'] ?? [] as $at => $join) {
+                if ($join['after'] >= $form->count()) {
+                    throw Refused::because(Message::of('join.none', after: (int) $join['after']), "joins.$at.after");
+                }
+                $pins[$form->at((int) $join['after'])->id] = $join['pin'];
+            }
+            $is['pins'] = (object) $pins;
+        }
+
+        return $is;
     }
 
     #[Removes('/api/courses/{course}', 'removeCourse', 'Removed', mayConflict: true)]

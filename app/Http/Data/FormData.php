@@ -40,10 +40,6 @@ final readonly class FormData
         #[OA\Property]
         public ?int $announced,
         #[OA\Property]
-        public ?float $chosenTarget,
-        #[OA\Property]
-        public ?int $chosenLessons,
-        #[OA\Property]
         public float $target,
         #[OA\Property]
         public float $lambda,
@@ -106,8 +102,6 @@ final readonly class FormData
             title: $form->title,
             family: $form->family,
             announced: $form->announced,
-            chosenTarget: $row?->target,
-            chosenLessons: $row?->lesson_count,
             target: $cut->target,
             lambda: $cut->lambda,
             objective: $cut->objective,

@@ -42,12 +42,6 @@ final readonly class CueCard
 
     public static function of(Entry $entry, CueView $view): self
     {
-        $cues = $entry->cues;
-        foreach ($entry->phases as $phase) {
-            if ($phase->cue !== null) {
-                $cues[] = $phase->cue;
-            }
-        }
         $own = $entry->side === null ? null : $view->own($entry->side);
 
         return new self(
@@ -56,7 +50,7 @@ final readonly class CueCard
             own: $own === null || $own === $entry->side ? null : $own->value,
             left: $view->side(Side::Left),
             right: $view->side(Side::Right),
-            cues: $cues,
+            cues: $entry->allCues(),
             breaths: array_map(static fn (Phase $phase): string => ($phase->breath ?? Breath::Free)->value, $entry->phases),
             turn: self::turn($entry->turn, $view),
             travel: self::travel($entry->travel, $view),

@@ -131,6 +131,16 @@ final readonly class Entry
         };
     }
 
+    /**
+     * What is said while it is done: its own cues, then those of its phases.
+     *
+     * @return list<string>
+     */
+    public function allCues(): array
+    {
+        return [...$this->cues, ...array_values(array_filter(array_map(static fn (Phase $phase): ?string => $phase->cue, $this->phases), static fn (?string $cue): bool => $cue !== null))];
+    }
+
     /** Where the weight is when it ends: as stated, or as its last phase leaves it. */
     public function weightAtEnd(): ?WeightRange
     {

@@ -27,6 +27,41 @@ final readonly class LessonCut
     ) {
     }
 
+    /**
+     * A cut as it stands, with what it costs by the size of its lessons: the sum that {@see LessonCutter} minimises.
+     *
+     * @param  list<EntryLoad>  $loads
+     * @param  list<JoinRest>  $joins
+     * @param  list<Lesson>  $lessons
+     */
+    public static function made(float $target, float $lambda, array $loads, array $joins, array $lessons, Passage $passage): self
+    {
+        $cost = 0.0;
+        foreach ($lessons as $at => $lesson) {
+            $cost += ($target > 0.0 ? (($lesson->load - $target) / $target) ** 2 : 0.0) + ($at < count($lessons) - 1 ? $lambda * (1.0 - $joins[$lesson->to - 1]->rest) : 0.0);
+        }
+
+        return new self($target, $lambda, $cost, $loads, $joins, $lessons, $passage);
+    }
+
+    /**
+     * Load of the lightest lesson and of the heaviest; 0 where there is none.
+     *
+     * @return array{float, float}
+     */
+    public function range(): array
+    {
+        $loads = array_map(static fn (Lesson $lesson): float => $lesson->load, $this->lessons);
+
+        return $loads === [] ? [0.0, 0.0] : [min($loads), max($loads)];
+    }
+
+    /** How many lessons end where it is not good to stop. */
+    public function poorStops(): int
+    {
+        return count(array_filter(array_slice($this->lessons, 0, -1), fn (Lesson $lesson): bool => ! $this->joins[$lesson->to - 1]->isGood()));
+    }
+
     /** Of the passage that was cut. */
     public function totalLoad(): float
     {

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Lesson;
 
+use Gorvan\Core\Form\CutPin;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\LoadModel;
+use Gorvan\Core\Lesson\Internal\CutTables;
 use Gorvan\Core\Lesson\Internal\Passages;
 use LogicException;
 
@@ -21,9 +23,6 @@ final readonly class LessonCutter
     public const TARGET = 4.0;
 
     public const LAMBDA = 0.5;
-
-    /** Objectives this near each other, for their size, are equal. */
-    private const TIE = 1e-12;
 
     public function __construct(
         private LoadModel $loads = new LoadModel,
@@ -57,10 +56,10 @@ final readonly class LessonCutter
             $target ??= self::TARGET;
             $lessons = $this->count($passages, $target);
         }
-        [$objective, $ends] = $this->best($passages, $target, $lessons);
+        $tables = new CutTables($passages, $target, $lessons, $this->lambda);
         $made = [];
         $from = $scope->target->from;
-        foreach ($ends as $to) {
+        foreach ($tables->ends() as $to) {
             $made[] = new Lesson($from, $to, $passages->load($from, $to));
             $from = $to + 1;
         }
@@ -68,7 +67,33 @@ final readonly class LessonCutter
             throw new LogicException("the lessons end at $from and not at {$scope->target->to}");
         }
 
-        return new LessonCut($target, $this->lambda, $objective, $loads, $joins, $made, $scope->target);
+        return new LessonCut($target, $this->lambda, $tables->objective(), $loads, $joins, $made, $scope->target);
+    }
+
+    /** The same with another weight of good places to stop; its own where null. Pure. */
+    public function weighing(?float $lambda): self
+    {
+        return $lambda === null ? $this : new self($this->loads, $this->rests, $lambda);
+    }
+
+    /**
+     * What a cut after each join would cost against the best, with the number and the size of the lessons and every other
+     * pin and bar held, the free cuts chosen anew.
+     *
+     * @param  int|null  $moving  the position before a notch that is in the hand: its pin is let go
+     */
+    public function prices(Form $form, LessonCut $cut, ?CutScope $scope = null, ?int $moving = null): CutPrices
+    {
+        $scope ??= CutScope::whole($form);
+        $pins = $moving === null || ($scope->pins[$moving] ?? $form->at($moving)->cut) !== CutPin::Always ? $scope->pins : [$moving => null] + $scope->pins;
+        $passages = new Passages($cut->loads, $this->rests->of($form, $pins), $scope->target);
+        $tables = new CutTables($passages, $cut->target, count($cut->lessons), $cut->lambda);
+        $through = [];
+        for ($after = $scope->target->from; $after < $scope->target->to; $after++) {
+            $through[$after] = $tables->objectiveThrough($after);
+        }
+
+        return CutPrices::of($tables->objective(), $through);
     }
 
     /**
@@ -92,10 +117,14 @@ final readonly class LessonCutter
         usort($kept, static fn (Lesson $a, Lesson $b): int => $a->from <=> $b->from);
         $target = $kept === [] ? self::TARGET : $passages->total() / count($kept);
 
-        return new LessonCut($target, $this->lambda, 0.0, $loads, $joins, $kept, $scope->target);
+        return LessonCut::made($target, $this->lambda, $loads, $joins, $kept, $scope->target);
     }
 
-    /** The load of a lesson when so many are asked for. @throws CutImpossible */
+    /**
+     * The load of a lesson when so many are asked for.
+     *
+     * @throws CutImpossible
+     */
     private function targetFor(Passages $passages, int $lessons): float
     {
         if ($lessons < 1 || $lessons > $passages->count()) {
@@ -110,7 +139,11 @@ final readonly class LessonCutter
         return $target;
     }
 
-    /** How many lessons: the total over the target, halves up, moved into what is feasible. @throws CutImpossible */
+    /**
+     * How many lessons: the total over the target, halves up, moved into what is feasible.
+     *
+     * @throws CutImpossible
+     */
     private function count(Passages $passages, float $target): int
     {
         $range = $passages->feasibleRange($target) ?? throw $this->capCannotBeKept($passages, $target);
@@ -125,59 +158,5 @@ final readonly class LessonCutter
         [$from, $to] = $passages->heaviestBlock();
 
         return CapCannotBeKept::by($from, $to, $passages->load($from, $to), $target, Passages::CAP * $target);
-    }
-
-    /** @return array{float, list<int>} the objective and the last position of each lesson */
-    private function best(Passages $passages, float $target, int $lessons): array
-    {
-        [$first, $last] = [$passages->first(), $passages->last()];
-        $cost = []; // [start][end] => what a lesson from start to end adds, its cut included
-        for ($from = $first; $from <= $last; $from++) {
-            foreach ($passages->endsFrom($from, $target) as $to) {
-                $deviation = $target > 0.0 ? ($passages->load($from, $to) - $target) / $target : 0.0;
-                $cost[$from][$to] = $deviation ** 2 + ($to < $last ? $this->lambda * (1.0 - $passages->rest($to)) : 0.0);
-            }
-        }
-        $tail = [0 => [$last + 1 => 0.0]]; // [lessons left][start] => the least cost from start to the end
-        for ($left = 1; $left <= $lessons; $left++) {
-            $tail[$left] = [];
-            for ($from = $last - $left + 1; $from >= $first; $from--) {
-                $least = INF;
-                foreach ($cost[$from] ?? [] as $to => $own) {
-                    $least = min($least, $own + ($tail[$left - 1][$to + 1] ?? INF));
-                }
-                if ($least < INF) {
-                    $tail[$left][$from] = $least;
-                }
-            }
-        }
-        $objective = $tail[$lessons][$first] ?? throw new LogicException("no cut into $lessons lessons was found where one is feasible");
-
-        return [$objective, $this->earliest($cost, $tail, $first, $lessons, self::TIE * abs($objective))];
-    }
-
-    /**
-     * Of all cuts whose cost is the least, the one whose first cut is earliest, then its second, …: each end is the first
-     * that still leads to the least cost from its start, by the very sums the table was made of.
-     *
-     * @param  array<int, array<int, float>>  $cost
-     * @param  array<int, array<int, float>>  $tail
-     * @return list<int>
-     */
-    private function earliest(array $cost, array $tail, int $first, int $lessons, float $tie): array
-    {
-        $ends = [];
-        $from = $first;
-        for ($left = $lessons; $left >= 1; $left--) {
-            foreach ($cost[$from] as $to => $own) {
-                if ($own + ($tail[$left - 1][$to + 1] ?? INF) <= $tail[$left][$from] + $tie) {
-                    $ends[] = $to;
-                    $from = $to + 1;
-                    break;
-                }
-            }
-        }
-
-        return $ends;
     }
 }

@@ -17,8 +17,6 @@ final readonly class RecapFinder
 
     private const STRETCH = 4;
 
-    private const GOOD_REST = 0.6;
-
     /** @param  list<JoinRest>  $joins */
     public function __construct(private Form $form, private array $joins)
     {
@@ -44,7 +42,7 @@ final readonly class RecapFinder
             return null;
         }
         foreach (array_slice($before, self::ENTRIES - 1) as $start) {
-            if (($this->joins[$start - 2] ?? null)?->rest >= self::GOOD_REST) {
+            if (($this->joins[$start - 2] ?? null)?->isGood() === true) {
                 return $start;
             }
         }

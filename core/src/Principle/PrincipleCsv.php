@@ -9,6 +9,7 @@ use Gorvan\Core\Form\PostureState;
 use Gorvan\Core\Reading\BadInput;
 use Gorvan\Core\Reading\CsvCell;
 use Gorvan\Core\Reading\CsvRows;
+use Gorvan\Core\Reading\CsvText;
 use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Malformed;
 use Gorvan\Core\Reading\Missing;
@@ -16,7 +17,6 @@ use Gorvan\Core\Reading\NotAllowed;
 use Gorvan\Core\Reading\Repeated;
 use Gorvan\Core\Reading\SeveralProblems;
 use Gorvan\Core\Reading\Unreadable;
-use LogicException;
 use stdClass;
 
 /**
@@ -29,25 +29,13 @@ final class PrincipleCsv
 
     public static function written(PrincipleSet $set): string
     {
-        $file = fopen('php://temp', 'r+');
-        if ($file === false) {
-            throw new LogicException('there is no memory to write in');
-        }
-        fputcsv($file, self::COLUMNS, escape: '', eol: "\r\n");
-        foreach ($set->principles as $one) {
-            fputcsv($file, array_map(CsvCell::guarded(...), [
-                $one->id, $one->title, (string) $one->family, (string) $one->says,
-                implode("\n", array_map(self::oneLine(...), $one->look)),
-                implode("\n", array_map(static fn (CommonError $error): string => self::oneLine($error->wrong).' => '.self::oneLine($error->right), $one->errors)),
-                implode("\n", $one->after),
-                implode("\n", array_map(static fn (PostureState $state): string => "$state->part = $state->state", $one->states)),
-            ]), escape: '', eol: "\r\n");
-        }
-        rewind($file);
-        $text = (string) stream_get_contents($file);
-        fclose($file);
-
-        return $text;
+        return CsvText::of([self::COLUMNS, ...array_map(static fn (Principle $one): array => [
+            $one->id, $one->title, (string) $one->family, (string) $one->says,
+            implode("\n", array_map(self::oneLine(...), $one->look)),
+            implode("\n", array_map(static fn (CommonError $error): string => self::oneLine($error->wrong).' => '.self::oneLine($error->right), $one->errors)),
+            implode("\n", $one->after),
+            implode("\n", array_map(static fn (PostureState $state): string => "$state->part = $state->state", $one->states)),
+        ], $set->principles)]);
     }
 
     /**

@@ -11,6 +11,7 @@ use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Reading\Missing;
 use Gorvan\Core\Reading\NotAllowed;
+use Gorvan\Core\Reading\Prerequisites;
 use Gorvan\Core\Reading\Repeated;
 use stdClass;
 
@@ -51,7 +52,11 @@ final readonly class PrincipleSet
         return $set;
     }
 
-    /** What a `gorvan.principles/1` file says beside its bites. @throws \Gorvan\Core\Reading\BadInput */
+    /**
+     * What a `gorvan.principles/1` file says beside its bites.
+     *
+     * @throws \Gorvan\Core\Reading\BadInput
+     */
     public static function read(JsonNode $node): self
     {
         $families = array_map(static fn (JsonNode $one): string => $one->text(), $node->optional('families')?->itemsAtMost(self::MOST_FAMILIES) ?? []);
@@ -140,11 +145,17 @@ final readonly class PrincipleSet
                 }
             }
         }
-        $circle = Prerequisites::circle($this->principles);
+        $circle = Prerequisites::circle($this->after());
         if ($circle !== []) {
             $at = (int) array_search($circle[0], $this->ids(), true);
             throw Contradiction::prerequisitesInACircle("\$.principles[$at].after", array_map(fn (string $id): string => $this->principle($id)->title ?? $id, $circle));
         }
+    }
+
+    /** @return array<string, list<string>> what each comes after, by id in the set's order */
+    public function after(): array
+    {
+        return array_map(static fn (Principle $one): array => $one->after, array_column($this->principles, null, 'id'));
     }
 
     /** A principle and its place in the order, for a sentence. */

@@ -26,4 +26,10 @@ final class Gone extends BadInput
     {
         return new self($place, Message::of('gone.principle', id: $id));
     }
+
+    /** An entry, or a drill, that something names. */
+    public static function named(string $place, string $id): self
+    {
+        return new self($place, Message::of('gone.named', id: $id));
+    }
 }

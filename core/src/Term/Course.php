@@ -10,6 +10,7 @@ use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Lesson\CutScope;
 use Gorvan\Core\Lesson\LessonCut;
 use Gorvan\Core\Lesson\LessonCutter;
+use Gorvan\Core\Lesson\LessonSize;
 use Gorvan\Core\Lesson\SideStretches;
 
 /**
@@ -31,8 +32,7 @@ final readonly class Course
 
     /**
      * @param  float  $share  of the minutes for review, new work and run-through, more than 0 and at most 1
-     * @param  float|null  $lessonLoad  load of a lesson, where the teacher says it
-     * @param  int|null  $lessons  how many lessons, where the teacher says that
+     * @param  LessonSize  $size  of its lessons, where the teacher says it
      * @param  array<string, CutPin|null>  $pins  by the id of the entry before the join, instead of the form's own
      * @param  int|null  $rhythm  lessons in a row, at most; 0 for as many as come; null for the approach's own
      * @param  array<string, LearnedPace>  $paces  by round, the name of a {@see LessonKind}; the approach's own where there is none
@@ -44,8 +44,7 @@ final readonly class Course
         public Passage $target,
         public Approach $approach,
         public float $share = 1.0,
-        public ?float $lessonLoad = null,
-        public ?int $lessons = null,
+        public LessonSize $size = new LessonSize,
         public array $pins = [],
         public ?Showing $showing = null,
         public ?int $rhythm = null,
@@ -129,10 +128,10 @@ final readonly class Course
      */
     public function cut(LessonCutter $cutter, array $minutes, array $learned): LessonCut
     {
-        return $cutter->cut(
+        return $cutter->weighing($this->size->lambda)->cut(
             $this->form,
-            $this->lessons !== null ? null : ($this->lessonLoad ?? $this->targetFrom($minutes)),
-            $this->lessons,
+            $this->size->count !== null ? null : ($this->size->target($this->minutesPerLoad()) ?? $this->targetFrom($minutes)),
+            $this->size->count,
             $this->scope($learned),
         );
     }

@@ -8,6 +8,7 @@ use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Lesson\LessonCut;
 use Gorvan\Core\Lesson\LessonCutter;
+use Gorvan\Core\Lesson\LessonSize;
 use Gorvan\Core\Reading\Contradiction;
 use Gorvan\Core\Reading\Fields;
 use Gorvan\Core\Reading\Instant;
@@ -45,7 +46,7 @@ final readonly class PlanFile
                 $form,
                 self::target($root->optional('target'), $form),
                 $approach,
-                lessonLoad: $lessonTarget?->number(0.01, 1000),
+                size: new LessonSize($lessonTarget?->number(0.01, 1000)),
                 showing: self::showing($root->optional('showing'), $form, $term),
             ),
             $root->optional('seed')?->text(Fields::SHORT) ?? self::SEED,

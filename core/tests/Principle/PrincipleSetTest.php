@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 use Gorvan\Core\Principle\Edit\SetEdit;
 use Gorvan\Core\Principle\Edit\SetEditReader;
-use Gorvan\Core\Principle\Prerequisites;
 use Gorvan\Core\Principle\Principle;
 use Gorvan\Core\Principle\PrincipleCsv;
 use Gorvan\Core\Principle\PrincipleFile;
 use Gorvan\Core\Principle\PrincipleSet;
 use Gorvan\Core\Principle\SetDifference;
 use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Reading\Prerequisites;
 use Gorvan\Core\Tests\Said;
 
 /** @param  array<string, list<string>>  $after  by id */
@@ -32,7 +32,7 @@ test('a set says which of its principles come after each other in a circle, from
 });
 
 test('principles are ordered so that nothing comes before what it comes after, else as the set has them', function () {
-    expect(Prerequisites::order(keepings(['a' => ['d'], 'b' => [], 'c' => ['a'], 'd' => ['b'], 'e' => []])->principles))->toBe(['b', 'd', 'a', 'c', 'e']);
+    expect(Prerequisites::order(keepings(['a' => ['d'], 'b' => [], 'c' => ['a'], 'd' => ['b'], 'e' => []])->after()))->toBe(['b', 'd', 'a', 'c', 'e']);
 });
 
 test('an id stands once, a family is one of the families, and a set is never empty', function () {

@@ -8,6 +8,7 @@ use Gorvan\Core\Form\EntryKind;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Lesson\LessonCutter;
+use Gorvan\Core\Lesson\LessonSize;
 use Gorvan\Core\Memory\MemoryModel;
 use Gorvan\Core\Memory\MemoryState;
 use Gorvan\Core\Memory\Track;
@@ -50,8 +51,8 @@ test('the course cuts its own target by its own pins, or by what the teacher say
     $course = new Course('c', reeds(20), new Passage(5, 14), Approach::PieceByPiece, 1.0, pins: ['e7' => CutPin::Always, 'gone' => CutPin::Never]);
     $cut = $course->cut(new LessonCutter, [60], []);
     expect(array_map(fn ($lesson) => $lesson->to, $cut->lessons))->toContain(7, 14)->and($cut->lessons[0]->from)->toBe(5)
-        ->and((new Course('c', reeds(20), new Passage(1, 20), Approach::PieceByPiece, lessons: 3))->cut(new LessonCutter, [60], [])->lessons)->toHaveCount(3)
-        ->and((new Course('c', reeds(20), new Passage(1, 20), Approach::PieceByPiece, lessonLoad: 6.0))->cut(new LessonCutter, [60], [])->target)->toBe(6.0);
+        ->and((new Course('c', reeds(20), new Passage(1, 20), Approach::PieceByPiece, size: new LessonSize(count: 3)))->cut(new LessonCutter, [60], [])->lessons)->toHaveCount(3)
+        ->and((new Course('c', reeds(20), new Passage(1, 20), Approach::PieceByPiece, size: new LessonSize(6.0)))->cut(new LessonCutter, [60], [])->target)->toBe(6.0);
 });
 
 test('a plan comes back as it went, with what is not known here', function () {

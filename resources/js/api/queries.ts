@@ -114,6 +114,29 @@ export const formQuery = (form: string, course: string | null = null) =>
     queryKey: course === null ? ['form', form] : ['form', form, course],
     queryFn: () => ask(api.GET('/api/forms/{form}', { params: { path: { form }, query: course === null ? {} : { course } } })),
   });
+/** What the size of lessons is tried as; what is not said is left out. */
+export interface TriedSize {
+  load?: number;
+  count?: number;
+  minutes?: number;
+  minutesPerLoad?: number;
+  lambda?: number;
+}
+const sizeAsked = (course: string | null, size: TriedSize) => ({ ...(course === null ? {} : { course }), ...size });
+/** The lessons as they are and as they would be. */
+export const workbenchQuery = (form: string, course: string | null, size: TriedSize) =>
+  queryOptions({
+    queryKey: ['workbench', form, course, size],
+    queryFn: () => ask(api.GET('/api/forms/{form}/workbench', { params: { path: { form }, query: sizeAsked(course, size) } })),
+    placeholderData: (before) => before,
+  });
+/** What a notch in the hand costs at each join. */
+export const pricesQuery = (form: string, course: string | null, size: TriedSize, moving: number) =>
+  queryOptions({
+    queryKey: ['prices', form, course, size, moving],
+    queryFn: () =>
+      ask(api.GET('/api/forms/{form}/prices', { params: { path: { form }, query: { ...sizeAsked(course, size), moving } } })),
+  });
 export const scoreQuery = (form: string) =>
   queryOptions({
     queryKey: ['score', form],
@@ -204,6 +227,8 @@ const touched = {
     'cards',
     'losses',
   ],
+  /** Where a form is cut, and so its lessons and what is planned of them. */
+  cut: ['form', 'forms', 'workbench', 'prices', 'lesson', 'score', 'versions', 'term', 'today', 'meeting', 'group'],
   group: ['groups', 'forms', 'today'],
   /** What a set says, what it is joined to, and who works with it. */
   principles: [
@@ -239,7 +264,7 @@ const touched = {
   /** How recall is read. */
   factor: ['reliability', 'studentLines', 'student', 'studentLine', 'recallCurve', 'group', 'meeting', 'today', 'term', 'class'],
   /** A plan that was changed, as distinct from which terms there are. */
-  plan: ['term', 'terms', 'changes', 'questions', 'today', 'meeting', 'class', 'group', 'groupPrinciples'],
+  plan: ['workbench', 'prices', 'term', 'terms', 'changes', 'questions', 'today', 'meeting', 'class', 'group', 'groupPrinciples'],
 } as const;
 export type Touched = keyof typeof touched;
 

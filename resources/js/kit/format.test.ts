@@ -18,4 +18,6 @@ test('minutes run past the hour and past midnight', () => {
 test('times and numbers are short', () => {
   expect([45, 60, 948].map(duration)).toEqual(['45 s', '1 min', '15 min 48 s']);
   expect([number(4), number(0.5), number(3.25)]).toEqual(['4', '0.5', '3.25']);
+  // The noughts of a whole number are not decimals.
+  expect([number(40, 0), number(100, 0), number(0), number(39.96, 1)]).toEqual(['40', '100', '0', '40']);
 });

@@ -26,7 +26,8 @@ export function laterClock(at: string, minutes: number): string {
 }
 
 export function number(value: number, places = 2): string {
-  return value.toFixed(places).replace(/\.?0+$/, '');
+  const written = value.toFixed(places);
+  return written.includes('.') ? written.replace(/\.?0+$/, '') : written;
 }
 
 /** A recall 0..1 as two digits, like .82 */

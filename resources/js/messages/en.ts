@@ -16,6 +16,7 @@ import floor from './en/floor.json';
 import forms from './en/forms.json';
 import groups from './en/groups.json';
 import keys from './en/keys.json';
+import lessons from './en/lessons.json';
 import kind from './en/kind.json';
 import meeting from './en/meeting.json';
 import places from './en/places.json';
@@ -53,6 +54,7 @@ export const en = {
   forms,
   groups,
   keys,
+  lessons,
   kind,
   meeting,
   places,

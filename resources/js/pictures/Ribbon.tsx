@@ -17,6 +17,8 @@ interface Props {
   /** Makes the notches movable: from the join after one position to the join after another. */
   onMoveNotch?: (from: number, to: number) => void;
   onFreeNotch?: (after: number) => void;
+  /** A notch is in the hand: from the join it was taken at to the one it is over; null when it is put down. */
+  onHoldNotch?: (held: Held | null) => void;
   arcs?: boolean;
   /** How many times as wide as there is room for; the rest is scrolled to. */
   zoom?: number;
@@ -24,6 +26,12 @@ interface Props {
   findings?: Map<number, Severity>;
   /** A band of its own under the strip: how much each position shows of something, 1 to 3. */
   band?: Band | null;
+}
+
+/** A notch in the hand. */
+export interface Held {
+  from: number;
+  to: number;
 }
 
 export interface Band {
@@ -50,6 +58,7 @@ export const Ribbon = memo(function Ribbon({
   onSelect,
   onMoveNotch,
   onFreeNotch,
+  onHoldNotch,
   arcs = true,
   zoom = 1,
   findings,
@@ -188,7 +197,15 @@ export const Ribbon = memo(function Ribbon({
             </text>
           ))}
           {form.lessons.slice(0, -1).map((lesson) => (
-            <Notch key={lesson.to} after={lesson.to} form={form} strip={strip} onMove={onMoveNotch} onFree={onFreeNotch} />
+            <Notch
+              key={lesson.to}
+              after={lesson.to}
+              form={form}
+              strip={strip}
+              onMove={onMoveNotch}
+              onFree={onFreeNotch}
+              onHold={onHoldNotch}
+            />
           ))}
           {form.joins
             .filter((join) => join.pin === 'never')
@@ -283,12 +300,18 @@ interface NotchProps {
   strip: Strip;
   onMove?: ((from: number, to: number) => void) | undefined;
   onFree?: ((after: number) => void) | undefined;
+  onHold?: ((held: Held | null) => void) | undefined;
 }
 
 /** A lesson cut. Dragged or keyed to another join it becomes a pin there. */
-function Notch({ after, form, strip, onMove, onFree }: NotchProps) {
+function Notch({ after, form, strip, onMove, onFree, onHold }: NotchProps) {
   const { t } = useTranslation();
-  const [target, setTarget] = useState<number | null>(null);
+  const [target, setHeld] = useState<number | null>(null);
+  const setTarget = (to: number | null) => {
+    if (to === target) return;
+    setHeld(to);
+    onHold?.(to === null ? null : { from: after, to });
+  };
   const [isDragged, setDragged] = useState(false);
   const shown = target ?? after;
   const x = strip.x(shown + 1) - 1;

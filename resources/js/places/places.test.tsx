@@ -13,7 +13,6 @@ import { meetingQuery } from '../api/queries';
 import { useShownMeeting } from '../api/useOutbox';
 import { Toasts } from '../kit/toasts';
 import '../messages';
-import { Cutting } from './forms/Cutting';
 import { EntryLoad } from './forms/EntryLoad';
 import { Attendance } from './meeting/Attendance';
 import { Marking } from './meeting/Marking';
@@ -351,21 +350,6 @@ describe('a form', () => {
   test('the last entry has no join after it', () => {
     show(<EntryLoad form={form()} position={6} onPin={vi.fn()} />);
     expect(screen.queryByRole('button')).toBeNull();
-  });
-
-  test('either the size or the number of lessons is asked for, never both', async () => {
-    const onSize = vi.fn();
-    show(
-      <Cutting form={form()} isBusy={false} onSize={onSize}>
-        {null}
-      </Cutting>,
-    );
-    await userEvent.type(screen.getByLabelText('Load of a lesson'), '3.5');
-    await userEvent.click(screen.getByRole('button', { name: 'Cut again' }));
-    await userEvent.type(screen.getByLabelText('Number of lessons'), '4');
-    expect(screen.getByLabelText<HTMLInputElement>('Load of a lesson').value).toBe('');
-    await userEvent.click(screen.getByRole('button', { name: 'Cut again' }));
-    expect(onSize.mock.calls).toEqual([[{ target: 3.5 }], [{ lessons: 4 }]]);
   });
 });
 

@@ -3,7 +3,7 @@ import type { Entry, Form, Shown } from '../../api/client';
 import { Button } from '../../kit/controls';
 import { entryName } from '../../kit/entryName';
 import { duration, number } from '../../kit/format';
-import type { Pin } from './FormPlace';
+import type { Pin } from '../lessons/useCutting';
 import { useEntryWords } from './useEntryWords';
 
 interface Props {

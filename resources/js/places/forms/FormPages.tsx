@@ -5,6 +5,7 @@ import { Page } from '../../kit/page';
 
 const pages = [
   ['', 'lessons'],
+  ['/cut', 'cut'],
   ['/score', 'score'],
   ['/floor', 'floor'],
   ['/time', 'time'],

@@ -1,27 +1,23 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams } from 'react-router';
 import { api, ask, type Form } from '../../api/client';
 import { formQuery, scoreQuery, shownInQuery } from '../../api/queries';
-import { Button, ButtonLink } from '../../kit/controls';
+import { Button, ButtonLink, RefusalLine } from '../../kit/controls';
 import { duration, number } from '../../kit/format';
 import { sentence } from '../../messages/say';
 import { Select } from '../../kit/Select';
 import { Asked, Heading, Warnings } from '../../kit/page';
-import { useTell } from '../../kit/toasts';
-import { useProblem } from '../../kit/useProblem';
 import { Ribbon } from '../../pictures/Ribbon';
 import { RibbonTools } from './RibbonTools';
 import type { WidthBy } from '../../pictures/strip';
 import { usePassageWords } from '../meeting/PlanList';
+import { useCutting } from '../lessons/useCutting';
 import { Removing } from '../Removing';
 import { findingsByPosition } from '../score/Findings';
-import { Cutting } from './Cutting';
 import { EntryLoad } from './EntryLoad';
 import { FormPages } from './FormPages';
-
-export type Pin = 'always' | 'never' | null;
 
 /** A form: its ribbon, its lessons, and why they are cut so. */
 export function FormPlace() {
@@ -32,53 +28,16 @@ export function FormPlace() {
 
 function Score({ form }: { form: Form }) {
   const { t } = useTranslation();
-  const client = useQueryClient();
-  const tell = useTell();
   const words = usePassageWords(form);
   const [by, setBy] = useState<WidthBy>('load');
   const [zoom, setZoom] = useState(1);
   const audit = useQuery(scoreQuery(form.id)).data?.audit;
   const [chosen, setChosen] = useState<number | null>(null);
-  const [refusal, setProblem] = useProblem();
 
-  const store = (changed: Form) => {
-    setProblem(null);
-    client.setQueryData(formQuery(form.id).queryKey, changed);
-    // Its cut in a course is another answer than its own.
-    void client.invalidateQueries({ queryKey: ['form', form.id], predicate: ({ queryKey }) => queryKey.length > 2 });
-    for (const key of ['forms', 'score', 'versions', 'term', 'today', 'meeting', 'group'])
-      void client.invalidateQueries({ queryKey: [key] });
-  };
-  // One after the other, so that the last change made is the last one answered.
-  const scope = { id: `cut-${form.id}` };
-  const pin = useMutation({
-    scope,
-    mutationFn: (joins: { after: number; pin: Pin }[]) =>
-      ask(api.PUT('/api/forms/{form}/joins', { params: { path: { form: form.id } }, body: { joins } })),
-    onSuccess: store,
-    onError: setProblem,
+  const [moved, setMoved] = useState(form.moved);
+  const hand = useCutting(form, null, (changed) => {
+    setMoved(changed.moved);
   });
-  const size = useMutation({
-    scope,
-    mutationFn: (body: { target?: number | null; lessons?: number | null }) =>
-      ask(api.PUT('/api/forms/{form}/cutting', { params: { path: { form: form.id } }, body })),
-    onSuccess: store,
-    onError: setProblem,
-  });
-
-  /** Sets pins, and offers to put back what stood there. */
-  function setPins(joins: { after: number; pin: Pin }[]) {
-    const before = joins.map(({ after }) => ({ after, pin: (form.joins[after - 1]?.pin ?? null) as Pin }));
-    pin.mutate(joins, {
-      onSuccess: () => {
-        tell(t('forms.pinned'), {
-          takeBack: () => {
-            pin.mutate(before);
-          },
-        });
-      },
-    });
-  }
   const shown = useQuery(shownInQuery(form.id)).data ?? [];
   const principles = [...new Set(shown.map((one) => one.title))];
   const [banded, setBanded] = useState('');
@@ -131,12 +90,9 @@ function Score({ form }: { form: Form }) {
         }
         selected={chosen === null ? null : { from: chosen, to: chosen }}
         onSelect={setChosen}
-        onMoveNotch={(from, to) => {
-          const isPinned = form.joins[from - 1]?.pin === 'always';
-          setPins([{ after: to, pin: 'always' }, ...(isPinned ? [{ after: from, pin: null }] : [])]);
-        }}
+        onMoveNotch={hand.moveNotch}
         onFreeNotch={(after) => {
-          if (form.joins[after - 1]?.pin !== null) setPins([{ after, pin: null }]);
+          if (form.joins[after - 1]?.pin !== null) hand.setPins([{ after, pin: null }]);
         }}
       />
       <p className="mt-1 text-sm text-soft">
@@ -160,18 +116,14 @@ function Score({ form }: { form: Form }) {
           )}
         </p>
       ) : null}
-      <Warnings title={t('forms.movedTitle')} lines={form.moved.map(sentence)} />
-      {refusal ? (
-        <p role="alert" className="mt-3 border-l-4 border-persimmon bg-sheet px-4 py-2 font-medium">
-          {refusal.message}
-        </p>
-      ) : null}
+      <Warnings title={t('forms.movedTitle')} lines={moved.map(sentence)} />
+      <RefusalLine refusal={hand.refusal} />
       <EntryLoad
         shows={shown.filter((one) => one.position === chosen)}
         form={form}
         position={chosen}
         onPin={(after, to) => {
-          setPins([{ after, pin: to }]);
+          hand.setPins([{ after, pin: to }]);
         }}
       />
       <Heading
@@ -229,13 +181,8 @@ function Score({ form }: { form: Form }) {
             </tbody>
           </table>
         </div>
-        <Cutting
-          form={form}
-          isBusy={size.isPending || pin.isPending}
-          onSize={(body) => {
-            size.mutate(body);
-          }}
-        >
+        <div>
+          <ButtonLink to={`/forms/${form.id}/cut`}>{t('lessons.open')}</ButtonLink>
           {pins.length > 0 ? (
             <div className="mt-4">
               <h3 className="text-lg">{t('forms.pins', { count: pins.length })}</h3>
@@ -248,17 +195,12 @@ function Score({ form }: { form: Form }) {
                   </li>
                 ))}
               </ul>
-              <Button
-                className="mt-2"
-                onClick={() => {
-                  setPins(pins.map((join) => ({ after: join.after, pin: null })));
-                }}
-              >
+              <Button className="mt-2" onClick={hand.free}>
                 {t('forms.clearPins')}
               </Button>
             </div>
           ) : null}
-        </Cutting>
+        </div>
       </div>
       <p className="no-print mt-6 flex flex-wrap items-center gap-4">
         <Link to="/forms" className="text-pine underline underline-offset-4">

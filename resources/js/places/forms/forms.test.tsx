@@ -165,7 +165,7 @@ describe('a form', () => {
     open('/forms/form');
     const pages = await screen.findByRole('navigation', { name: 'Pages of this form' });
     expect([...pages.querySelectorAll('a')].map((link) => link.getAttribute('href'))).toEqual(
-      ['', '/score', '/floor', '/time', '/cards', '/versions', '/files'].map((path) => `/forms/form${path}`),
+      ['', '/cut', '/score', '/floor', '/time', '/cards', '/versions', '/files'].map((path) => `/forms/form${path}`),
     );
     expect(await screen.findByText('Nothing is found fault with.')).toBeTruthy();
   });

@@ -4,7 +4,7 @@ import { useForm } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { api, ask, type Course, Problem, type Term } from '../../api/client';
 import { formQuery, formsQuery, readAgain } from '../../api/queries';
-import { Button, RefusalLine, TextField } from '../../kit/controls';
+import { Button, ButtonLink, RefusalLine, TextField } from '../../kit/controls';
 import { entryChoices } from '../../kit/entryName';
 import { Form } from '../../kit/Form';
 import { number } from '../../kit/format';
@@ -111,6 +111,7 @@ export function CoursePanel({ term, course, onDone }: { term: Term; course: Cour
         />
         <FormSelect control={control} name="showingTo" label={t('terms.showingTo')} of={entries} />
       </div>
+      <ButtonLink to={`/forms/${course.form.id}/cut?course=${course.id}`}>{t('lessons.toCourse')}</ButtonLink>
       <Pace group={term.term.groupId} course={course} />
       <RefusalLine refusal={refusal} />
       <div className="flex flex-wrap gap-2">

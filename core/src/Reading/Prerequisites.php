@@ -2,20 +2,20 @@
 
 declare(strict_types=1);
 
-namespace Gorvan\Core\Principle;
+namespace Gorvan\Core\Reading;
 
-/** What comes before what. Pure. */
+/** What comes before what: ids, each with the ids it comes after. What is named and is not among them is no part of it. Pure. */
 final class Prerequisites
 {
     /**
      * A circle in which each comes after the next, and the last after the first.
      *
-     * @param  list<Principle>  $principles  all that `after` names are among them
+     * @param  array<string, list<string>>  $after  by id, in order
      * @return list<string> ids, from the earliest in order; empty where there is no circle
      */
-    public static function circle(array $principles): array
+    public static function circle(array $after): array
     {
-        $rest = self::taken($principles)[1];
+        $rest = self::taken($after)[1];
         if ($rest === []) {
             return [];
         }
@@ -24,11 +24,11 @@ final class Prerequisites
         $at = (string) array_key_first($rest);
         while (! isset($path[$at])) {
             $path[$at] = count($path);
-            $at = self::firstLeft($rest[$at]->after, $rest);
+            $at = self::firstLeft($rest[$at], $rest);
         }
         $circle = array_map(strval(...), array_slice(array_keys($path), $path[$at]));
-        foreach ($principles as $one) {
-            $first = array_search($one->id, $circle, true);
+        foreach (array_keys($after) as $id) {
+            $first = array_search((string) $id, $circle, true);
             if ($first !== false) {
                 return [...array_slice($circle, $first), ...array_slice($circle, 0, $first)];
             }
@@ -38,31 +38,28 @@ final class Prerequisites
     }
 
     /**
-     * An order in which nothing comes before what it comes after: of what may come, the earliest in the set's own order.
+     * An order in which nothing comes before what it comes after: of what may come, the earliest in the order given.
      *
-     * @param  list<Principle>  $principles  without a circle
+     * @param  array<string, list<string>>  $after  without a circle
      * @return list<string> ids
      */
-    public static function order(array $principles): array
+    public static function order(array $after): array
     {
-        return self::taken($principles)[0];
+        return self::taken($after)[0];
     }
 
     /**
-     * @param  list<Principle>  $principles
-     * @return array{list<string>, array<string, Principle>} what could be put in order, and what is left
+     * @param  array<string, list<string>>  $after
+     * @return array{list<string>, array<string, list<string>>} what could be put in order, and what is left
      */
-    private static function taken(array $principles): array
+    private static function taken(array $after): array
     {
-        $left = [];
-        foreach ($principles as $one) {
-            $left[$one->id] = $one;
-        }
+        $left = $after;
         $taken = [];
         do {
             $next = null;
-            foreach ($left as $id => $one) {
-                if (array_intersect_key(array_flip($one->after), $left) === []) {
+            foreach ($left as $id => $before) {
+                if (array_intersect_key(array_flip($before), $left) === []) {
                     $next = (string) $id;
                     break;
                 }
@@ -78,7 +75,7 @@ final class Prerequisites
 
     /**
      * @param  list<string>  $after
-     * @param  array<string, Principle>  $rest
+     * @param  array<string, list<string>>  $rest
      */
     private static function firstLeft(array $after, array $rest): string
     {

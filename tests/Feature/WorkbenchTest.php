@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Course;
+
+beforeEach(function () {
+    $this->clockAt('2026-01-20T20:00:00+01:00');
+    $this->made = $this->school();
+    $this->actingAs($this->made['user']);
+    $this->form = $this->made['form']->id;
+    $this->course = $this->inside($this->made['user']->school, fn () => Course::first()->id);
+});
+
+test('a size is tried beside the lessons as they are, and nothing of it is kept', function () {
+    $bench = $this->getJson("/api/forms/$this->form/workbench?count=4")->assertOk()->json();
+    expect(count($bench['tried']['lessons']))->toBe(4)
+        ->and(count($bench['kept']['lessons']))->not->toBe(4)
+        ->and($bench['size'])->toBe(['load' => null, 'count' => null, 'minutes' => null, 'minutesPerLoad' => null, 'lambda' => null])
+        ->and($bench['tried']['heaviest'])->toEqualWithDelta(max(array_column($bench['tried']['lessons'], 'load')), 1e-9)
+        ->and(count($this->getJson("/api/forms/$this->form")->json('lessons')))->toBe(count($bench['kept']['lessons']));
+});
+
+test('minutes of new work and of a simple movement make the size, and are remembered when kept', function () {
+    $this->putJson("/api/forms/$this->form/cutting", ['minutes' => 20, 'minutesPerLoad' => 10, 'lambda' => 0])->assertOk();
+    $bench = $this->getJson("/api/forms/$this->form/workbench")->assertOk()->json();
+    expect($bench['kept']['target'])->toEqual(2.0)->and($bench['kept']['lambda'])->toEqual(0.0)
+        ->and($bench['size'])->toEqual(['load' => null, 'count' => null, 'minutes' => 20, 'minutesPerLoad' => 10, 'lambda' => 0]);
+    $this->putJson("/api/forms/$this->form/cutting", [])->assertOk();
+    expect($this->getJson("/api/forms/$this->form/workbench")->json('kept.target'))->toEqual(4.0);
+});
+
+test('what cannot be is a sentence with its numbers, and changes nothing', function (array $size, string $code) {
+    $before = $this->getJson("/api/forms/$this->form")->json('lessons');
+    $this->getJson("/api/forms/$this->form/workbench?".http_build_query($size))->assertUnprocessable()->assertJsonPath('code', $code);
+    $this->putJson("/api/forms/$this->form/cutting", $size)->assertUnprocessable()->assertJsonPath('code', $code);
+    $this->patchJson("/api/courses/$this->course", ['size' => $size])->assertUnprocessable();
+    expect($this->getJson("/api/forms/$this->form")->json('lessons'))->toBe($before);
+})->with([[['minutes' => 0.5], 'cut.size.minutes'], [['minutesPerLoad' => 100], 'cut.size.minutes_per_load'], [['lambda' => 11], 'cut.size.lambda'], [['count' => 99], 'cut.lessons']]);
+
+test('the price of a notch is the cost of the cut it makes, less that of the best', function () {
+    $prices = $this->getJson("/api/forms/$this->form/prices?count=3")->assertOk()->json();
+    $dear = collect($prices['prices'])->first(fn ($one) => $one['price'] > 0.01);
+    $bench = fn () => $this->getJson("/api/forms/$this->form/workbench?count=3")->json();
+    expect($prices['best'])->toEqual($bench()['tried']['objective']);
+    $this->putJson("/api/forms/$this->form/joins", ['joins' => [['after' => $dear['after'], 'pin' => 'always']]])->assertOk();
+    $pinned = $bench();
+    expect($pinned['tried']['objective'])->toEqualWithDelta($prices['best'] + $dear['price'], 1e-9)
+        ->and($pinned['free']['objective'])->toEqual($prices['best'])
+        // Taken up again, it is told against the best without it.
+        ->and(collect($this->getJson("/api/forms/$this->form/prices?count=3&moving={$dear['after']}")->json('prices'))->firstWhere('after', $dear['after'])['price'])->toEqual($dear['price']);
+});
+
+test('a course is cut by its own hand and size, its term is planned again, and both can be taken back', function () {
+    $lessons = fn () => $this->getJson("/api/forms/$this->form?course=$this->course")->json('lessons');
+    $before = $lessons();
+    $own = $this->getJson("/api/forms/$this->form")->json('lessons');
+    $after = $before[0]['to'] === 1 ? 2 : 1;
+    $change = $this->patchJson("/api/courses/$this->course", ['joins' => [['after' => $after, 'pin' => 'always']], 'size' => ['count' => 4]])->assertOk()->json();
+    expect($lessons()[0]['to'])->toBe($after)->and(count($lessons()))->toBe(4)
+        ->and($this->getJson("/api/forms/$this->form")->json('lessons'))->toBe($own)
+        ->and($this->getJson("/api/forms/$this->form/workbench?course=$this->course")->json('size.count'))->toBe(4);
+    $this->postJson("/api/plan-changes/{$change['id']}/take-back")->assertSuccessful();
+    expect($lessons())->toBe($before)
+        ->and($this->getJson("/api/forms/$this->form/workbench?course=$this->course")->json('size.count'))->toBeNull();
+    $this->patchJson("/api/courses/$this->course", ['joins' => [['after' => 600, 'pin' => null]]])->assertUnprocessable();
+});
+
+test('a course of another form has no bench here', function () {
+    $this->getJson("/api/forms/$this->form/workbench?course=".Illuminate\Support\Str::uuid())->assertUnprocessable()->assertJsonPath('code', 'course.unknown');
+});
