@@ -46,6 +46,10 @@ const router = createBrowserRouter([
         path: 'forms/:form/cut',
         lazy: async () => ({ Component: (await import('./places/lessons/WorkbenchPlace')).WorkbenchPlace }),
       },
+      {
+        path: 'forms/:form/lessons/:number',
+        lazy: async () => ({ Component: (await import('./places/lessons/LessonPlace')).LessonPlace }),
+      },
       { path: 'forms/:form/score', Component: ScorePlace },
       { path: 'forms/:form/floor', Component: FloorPlace },
       { path: 'forms/:form/time', Component: TimePlace },

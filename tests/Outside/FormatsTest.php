@@ -10,6 +10,8 @@ use Gorvan\Core\Form\File\CsvFormReader;
 use Gorvan\Core\Form\File\CsvFormWriter;
 use Gorvan\Core\Form\File\EntryCells;
 use Gorvan\Core\Form\Track\FloorTrack;
+use Gorvan\Core\Lesson\Content\LessonsFile;
+use Gorvan\Core\Lesson\Content\WrittenLesson;
 use Gorvan\Core\Tests\Sample;
 use Tests\Outside\Reference;
 
@@ -32,6 +34,17 @@ test('what is written as CSV is read by papaparse as the same cells, row for row
                 $this->assertSame($own[$column], preg_replace("/^'(?='*[=+\-@])/", '', $cells[$column]), "$n $at $column");
             }
         }
+    }
+});
+
+test('a list of lessons is read by papaparse as it was meant, whatever a teacher typed (source: papaparse)', function () {
+    $form = Sample::form(array_map(static fn (string $text): array => ['title' => trim("T $text")], awkward()));
+    $lessons = array_map(static fn (int $at, string $text): WrittenLesson => new WrittenLesson("l$at", [$form->at($at + 1)->id], title: "T$text", note: "=$text", checks: [$text, 'level']), array_keys(awkward()), awkward());
+    $rows = Reference::ask('csv.mjs', ['texts' => [LessonsFile::csv($form, $lessons)], 'rows' => []])['read'][0];
+    expect(count($rows))->toBe(count($lessons) + 1)->and($rows[0][0])->toBe('lesson');
+    foreach (awkward() as $at => $text) {
+        $row = array_combine($rows[0], $rows[$at + 1]);
+        expect($row['lesson'])->toBe((string) ($at + 1))->and($row['title'])->toBe("T$text")->and($row['note'])->toBe("'=$text")->and($row['checks'])->toEndWith("$text | level");
     }
 });
 

@@ -313,6 +313,8 @@ export const cueCard = (position: number, change: Partial<CueCard> = {}): CueCar
   left: { code: 'side.left', with: {} },
   right: { code: 'side.right', with: {} },
   cues: [],
+  keyWords: [],
+  firstWords: [],
   breaths: [],
   turn: null,
   travel: [],

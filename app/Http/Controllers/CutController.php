@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Refused;
 use App\Actions\TryCut;
 use App\Http\Data\CutData;
 use App\Http\Data\PricesData;
@@ -15,7 +14,6 @@ use App\Models\Course;
 use App\Models\Form;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Lesson\LessonSize;
-use Gorvan\Core\Reading\Message;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -30,7 +28,7 @@ final class CutController extends Controller
     #[Reads('/api/forms/{form}/workbench', 'workbench', 'The lessons as they are, as tried, and without a hand in them', WorkbenchData::class, query: self::QUERY)]
     public function show(Request $request, Form $form, TryCut $try): JsonResponse
     {
-        $course = $this->course($request, $form);
+        $course = Course::asked($request->query('course'), $form);
         $placed = $form->placed();
         $kept = ($course ?? $form)->size();
         $size = $this->tried($request) ?? $kept;
@@ -43,7 +41,7 @@ final class CutController extends Controller
     #[Reads('/api/forms/{form}/prices', 'cutPrices', 'What one notch costs at each join, the free ones chosen anew', PricesData::class, query: [...self::QUERY, 'moving' => 'integer'])]
     public function prices(Request $request, Form $form, TryCut $try, LessonCutter $cutter): JsonResponse
     {
-        $course = $this->course($request, $form);
+        $course = Course::asked($request->query('course'), $form);
         $placed = $form->placed();
         $moving = $request->validate(['moving' => ['nullable', 'integer', 'min:1', 'max:'.max(1, $placed->form->count() - 1)]])['moving'] ?? null;
         $tried = $try($placed, $course, $this->tried($request) ?? ($course ?? $form)->size());
@@ -74,12 +72,5 @@ final class CutController extends Controller
     private function tried(Request $request): ?LessonSize
     {
         return $request->hasAny(['load', 'count', 'minutes', 'minutesPerLoad', 'lambda']) ? self::size($request) : null;
-    }
-
-    private function course(Request $request, Form $form): ?Course
-    {
-        $wanted = $request->validate(['course' => ['nullable', 'uuid']])['course'] ?? null;
-
-        return $wanted === null ? null : Course::with('term.group')->where('form_id', $form->id)->whereKey($wanted)->first() ?? throw Refused::because(Message::of('course.unknown'), 'course');
     }
 }

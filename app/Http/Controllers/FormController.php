@@ -7,7 +7,6 @@ namespace App\Http\Controllers;
 use App\Actions\ChangeCutting;
 use App\Actions\PacedCourse;
 use App\Actions\ReadForm;
-use App\Actions\Refused;
 use App\Actions\RemoveForm;
 use App\Actions\SaveForm;
 use App\Http\Data\AuditData;
@@ -25,7 +24,6 @@ use App\Models\Group;
 use Gorvan\Core\Form\CutPin;
 use Gorvan\Core\Form\Kinship;
 use Gorvan\Core\Lesson\LessonCutter;
-use Gorvan\Core\Reading\Message;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -80,11 +78,10 @@ final class FormController extends Controller
     #[Reads('/api/forms/{form}', 'form', 'A form, cut for no group or as a course has it', FormData::class, query: ['course' => 'string'])]
     public function show(Request $request, Form $form, PacedCourse $paced): JsonResponse
     {
-        $wanted = $request->validate(['course' => ['nullable', 'uuid']])['course'] ?? null;
-        if ($wanted === null) {
+        $course = Course::asked($request->query('course'), $form);
+        if ($course === null) {
             return new JsonResponse(FormData::saved($form));
         }
-        $course = Course::where('form_id', $form->id)->find($wanted) ?? throw Refused::because(Message::of('course.unknown'), 'course');
 
         $placed = $form->placed();
 

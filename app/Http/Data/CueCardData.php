@@ -7,6 +7,7 @@ namespace App\Http\Data;
 use Gorvan\Core\Care\Adaptation;
 use Gorvan\Core\Care\Caution;
 use Gorvan\Core\Cue\CueCard;
+use Gorvan\Core\Cue\CueFading;
 use Gorvan\Core\Reading\Message;
 use OpenApi\Attributes as OA;
 
@@ -16,6 +17,8 @@ final readonly class CueCardData
 {
     /**
      * @param  list<string>  $cues
+     * @param  list<string>  $keyWords  what is left of the cues as they fade, and `firstWords` what is left then
+     * @param  list<string>  $firstWords
      * @param  list<string>  $breaths
      * @param  list<string>  $checks
      * @param  list<Message>  $cautions
@@ -43,6 +46,10 @@ final readonly class CueCardData
         public Message $right,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $cues,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $keyWords,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $firstWords,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $breaths,
         #[OA\Property(ref: MessageData::class, nullable: true)]
@@ -72,7 +79,9 @@ final readonly class CueCardData
             $card->own,
             $card->left,
             $card->right,
-            $card->cues,
+            CueFading::All->of($card->cues),
+            CueFading::KeyWords->of($card->cues),
+            CueFading::FirstWord->of($card->cues),
             $card->breaths,
             $card->turn,
             $card->travel,

@@ -114,6 +114,25 @@ export const formQuery = (form: string, course: string | null = null) =>
     queryKey: course === null ? ['form', form] : ['form', form, course],
     queryFn: () => ask(api.GET('/api/forms/{form}', { params: { path: { form }, query: course === null ? {} : { course } } })),
   });
+const ofCourse = (course: string | null) => (course === null ? {} : { course });
+/** The lessons of a form, or of a course of it, each with whether something is written for it. */
+export const lessonsQuery = (form: string, course: string | null) =>
+  queryOptions({
+    queryKey: ['lessons', form, course],
+    queryFn: () => ask(api.GET('/api/forms/{form}/lessons', { params: { path: { form }, query: ofCourse(course) } })),
+  });
+/** Who learns a form in which term. */
+export const formCoursesQuery = (form: string) =>
+  queryOptions({
+    queryKey: ['formCourses', form],
+    queryFn: () => ask(api.GET('/api/forms/{form}/courses', { params: { path: { form } } })),
+  });
+export const lessonQuery = (form: string, number: string, course: string | null) =>
+  queryOptions({
+    queryKey: ['lesson', form, number, course],
+    queryFn: () =>
+      ask(api.GET('/api/forms/{form}/lessons/{number}', { params: { path: { form, number }, query: ofCourse(course) } })),
+  });
 /** What the size of lessons is tried as; what is not said is left out. */
 export interface TriedSize {
   load?: number;
@@ -122,7 +141,7 @@ export interface TriedSize {
   minutesPerLoad?: number;
   lambda?: number;
 }
-const sizeAsked = (course: string | null, size: TriedSize) => ({ ...(course === null ? {} : { course }), ...size });
+const sizeAsked = (course: string | null, size: TriedSize) => ({ ...ofCourse(course), ...size });
 /** The lessons as they are and as they would be. */
 export const workbenchQuery = (form: string, course: string | null, size: TriedSize) =>
   queryOptions({
@@ -213,6 +232,9 @@ const touched = {
   form: ['forms', 'today'],
   /** A form's entries, as distinct from which forms there are. */
   score: [
+    'lessons',
+    'lesson',
+    'workbench',
     'form',
     'forms',
     'term',
@@ -227,8 +249,9 @@ const touched = {
     'cards',
     'losses',
   ],
+  lesson: ['lessons', 'lesson'],
   /** Where a form is cut, and so its lessons and what is planned of them. */
-  cut: ['form', 'forms', 'workbench', 'prices', 'lesson', 'score', 'versions', 'term', 'today', 'meeting', 'group'],
+  cut: ['form', 'forms', 'workbench', 'prices', 'lessons', 'lesson', 'score', 'versions', 'term', 'today', 'meeting', 'group'],
   group: ['groups', 'forms', 'today'],
   /** What a set says, what it is joined to, and who works with it. */
   principles: [
@@ -257,7 +280,7 @@ const touched = {
     'groupPrinciples',
     'considerations',
   ],
-  term: ['terms', 'today', 'groups', 'group'],
+  term: ['formCourses', 'terms', 'today', 'groups', 'group'],
   /** What a student spares, and what an evening makes of it. */
   care: ['considerations', 'careReasons', 'meeting', 'today'],
   warmUps: ['warmUps', 'meeting', 'today', 'term', 'class'],

@@ -214,7 +214,13 @@ final readonly class BiteDifference
     /** @param  array{float, float}  $travel */
     private static function travelled(array $travel): Message
     {
-        return $travel === [0.0, 0.0] ? Message::of('foot.in_place') : Message::of('foot.travel', forward: $travel[0], right: $travel[1]);
+        [$forward, $right] = $travel;
+        $ways = [
+            ...($forward === 0.0 ? [] : [Message::of('foot.way', count: abs($forward) === 1.0 ? 1 : 2, steps: abs($forward), way: Message::of($forward > 0 ? 'foot.forward' : 'foot.back'))]),
+            ...($right === 0.0 ? [] : [Message::of('foot.way', count: abs($right) === 1.0 ? 1 : 2, steps: abs($right), way: Message::of($right > 0 ? 'foot.to_right' : 'foot.to_left'))]),
+        ];
+
+        return $ways === [] ? Message::of('foot.in_place') : Message::of('foot.ways', ways: $ways);
     }
 
     /** The entry before, extras aside. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gorvan\Core\Lesson\Content;
 
 use Gorvan\Core\Care\Caution;
+use Gorvan\Core\Cue\CueFading;
 use Gorvan\Core\Cue\CueView;
 use Gorvan\Core\Form\CommonError;
 use Gorvan\Core\Form\Entry;

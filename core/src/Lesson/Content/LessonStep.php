@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Lesson\Content;
 
+use Gorvan\Core\Cue\CueFading;
 use Gorvan\Core\Reading\BadInput;
 use Gorvan\Core\Reading\Fields;
 use Gorvan\Core\Reading\JsonNode;

@@ -85,8 +85,7 @@ final readonly class PartnerDrill implements Written
         return Fields::written([
             'entry' => $this->entry,
             'contact' => $this->contact,
-            'steps' => array_map(static fn (PartnerStep $step): stdClass => $step->toData(), $this->steps),
             'limit' => $this->limit,
-        ], ['not_for' => array_map(static fn (Consideration $one): string => $one->value, $this->notFor), ...$this->others]);
+        ], ['steps' => array_map(static fn (PartnerStep $step): stdClass => $step->toData(), $this->steps), 'not_for' => array_map(static fn (Consideration $one): string => $one->value, $this->notFor), ...$this->others]);
     }
 }

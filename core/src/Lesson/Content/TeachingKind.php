@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Lesson\Content;
 
+use Gorvan\Core\Cue\CueFading;
+
 /** What a lesson is for (engine 17). */
 enum TeachingKind: string
 {

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 use Gorvan\Core\Care\Consideration;
 use Gorvan\Core\Care\Spared;
+use Gorvan\Core\Cue\CueFading;
 use Gorvan\Core\Cue\CueView;
 use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Lesson\Content\BiteDifference;
-use Gorvan\Core\Lesson\Content\CueFading;
 use Gorvan\Core\Lesson\Content\LessonContent;
 use Gorvan\Core\Lesson\Content\LessonsFile;
 use Gorvan\Core\Lesson\Content\PartnerDrill;
@@ -37,9 +37,9 @@ test('an entry on the other side is compared field by field with the first one r
     $bite = BiteDifference::of($form, 4);
     expect($bite?->like)->toBe(2)->and($bite?->isMirrored)->toBeTrue()
         ->and(Said::all($bite->differs ?? []))->toBe(implode("\n", [
-            'it begins with 80 % on the left foot, not the weight even on both feet',
+            'it begins with 80 % on the left foot, not with the weight on both feet',
             'it takes 3 breaths, not 2',
-            'it ends with 70 % on the right foot, not 90 % on the right foot',
+            'it ends with 70 % on the right foot, not with 90 % on the right foot',
             'the turn is 45° to the right, not 90° to the right',
         ]));
 });

@@ -7,10 +7,13 @@ import { number } from '../../kit/format';
 import { sided } from '../../kit/sided';
 import { sentence } from '../../messages/say';
 import { BoxCare } from '../care/BoxCare';
+import { cuesLeft, type Fading, FADINGS } from '../lessons/lesson';
 import { focusesOf, type ShownFocus } from '../meeting/focus';
 import { usePresence } from '../meeting/usePresence';
 import type { Run } from './run';
 import type { Step } from './steps';
+
+const QUIET = 'min-h-11 text-left text-[clamp(1rem,3vmin,1.5rem)] text-pine underline underline-offset-4 sm:min-h-14';
 
 interface Props {
   page: MeetingPage;
@@ -30,6 +33,7 @@ interface Props {
 export function Movement({ page, form, run, step, card, following, isTurned, onTurn }: Props) {
   const { t } = useTranslation();
   const [asksWhom, setAsksWhom] = useState(false);
+  const [fading, setFading] = useState<Fading>('all');
   const focus = run.box === 'focus' ? focusesOf(page.meeting, page.principles) : [];
   const entry = step === undefined ? undefined : form?.entries[step.position - 1];
   const needs = useCareHere(page).flatMap(({ name, needs: all }) =>
@@ -52,14 +56,23 @@ export function Movement({ page, form, run, step, card, following, isTurned, onT
                 })}
           </p>
           {card === undefined ? null : (
-            <button
-              type="button"
-              onClick={onTurn}
-              aria-keyshortcuts="M"
-              className="min-h-11 text-left text-[clamp(1rem,3vmin,1.5rem)] text-pine underline underline-offset-4 sm:min-h-14"
-            >
-              {t(isTurned ? 'class.sameWay' : 'class.mirrored')}
-            </button>
+            <>
+              <button type="button" onClick={onTurn} aria-keyshortcuts="M" className={QUIET}>
+                {t(isTurned ? 'class.sameWay' : 'class.mirrored')}
+              </button>
+              {card.cues.length === 0 ? null : (
+                <button
+                  type="button"
+                  className={QUIET}
+                  aria-label={t('class.fade', { now: t(`lessons.page.fading.${fading}`) })}
+                  onClick={() => {
+                    setFading(FADINGS[(FADINGS.indexOf(fading) + 1) % FADINGS.length] ?? 'all');
+                  }}
+                >
+                  {t(`lessons.page.fading.${fading}`)}
+                </button>
+              )}
+            </>
           )}
         </div>
         <p className="font-serif text-[clamp(2rem,9vmin,5rem)] leading-[1.08] font-semibold break-words" data-testid="movement">
@@ -80,7 +93,7 @@ export function Movement({ page, form, run, step, card, following, isTurned, onT
         ) : (
           <>
             <ul className="m-0 list-none p-0 text-[clamp(1.25rem,5vmin,2.9rem)] leading-snug">
-              {card.cues.map((cue) => (
+              {cuesLeft(card, fading).map((cue) => (
                 <li key={cue}>{sided(cue, card)}</li>
               ))}
             </ul>

@@ -13,6 +13,7 @@ import { Ribbon } from '../../pictures/Ribbon';
 import { RibbonTools } from './RibbonTools';
 import type { WidthBy } from '../../pictures/strip';
 import { usePassageWords } from '../meeting/PlanList';
+import { LessonsFile } from '../lessons/LessonsFile';
 import { useCutting } from '../lessons/useCutting';
 import { Removing } from '../Removing';
 import { findingsByPosition } from '../score/Findings';
@@ -157,8 +158,14 @@ function Score({ form }: { form: Form }) {
             <tbody>
               {form.lessons.map((lesson) => (
                 <tr key={lesson.number} className="border-t border-line">
-                  <th scope="row" className="py-1.5 pr-4 text-left font-medium">
-                    {lesson.number}
+                  <th scope="row" className="pr-4 text-left font-medium">
+                    <Link
+                      className="inline-flex min-h-11 min-w-11 items-center text-pine underline underline-offset-4"
+                      to={`/forms/${form.id}/lessons/${String(lesson.number)}`}
+                      aria-label={t('lessons.page.title', { number: lesson.number })}
+                    >
+                      {lesson.number}
+                    </Link>
                   </th>
                   <td className="pr-4">
                     <strong className="font-medium">{words.numbers(lesson)}</strong>{' '}
@@ -183,6 +190,7 @@ function Score({ form }: { form: Form }) {
         </div>
         <div>
           <ButtonLink to={`/forms/${form.id}/cut`}>{t('lessons.open')}</ButtonLink>
+          <LessonsFile form={form.id} />
           {pins.length > 0 ? (
             <div className="mt-4">
               <h3 className="text-lg">{t('forms.pins', { count: pins.length })}</h3>

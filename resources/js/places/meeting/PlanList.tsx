@@ -1,4 +1,5 @@
 import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
 import type { Form, GroupPrinciples, Meeting, Passage, StudentCare, WarmUps } from '../../api/client';
 import { entryCall } from '../../kit/entryName';
 import { number } from '../../kit/format';
@@ -71,13 +72,13 @@ export function PlanList({ meeting, form, forms = {}, isLarge = false, principle
       ? courses.map((one) => ({ course: one.courseId, form: forms[one.courseId] as Form }))
       : [{ course: meeting.courses[0]?.courseId ?? '', form }];
   const focus = (meeting.pins.focus as string | undefined) ?? null;
-  const each = (draw: (part: Part, form: Form) => React.ReactNode, has: (part: Part) => boolean = () => true) =>
+  const each = (draw: (part: Part, form: Form, course: string) => React.ReactNode, has: (part: Part) => boolean = () => true) =>
     parts
       .filter((one) => has(partOf(meeting, one.course)))
       .map((one) => (
         <div key={one.course}>
           {parts.length > 1 ? <h3 className="text-sm font-medium text-soft">{one.form.title}</h3> : null}
-          {draw(partOf(meeting, one.course), one.form)}
+          {draw(partOf(meeting, one.course), one.form, one.course)}
         </div>
       ));
   const reasons = (box: BoxName): string[] => {
@@ -117,7 +118,7 @@ export function PlanList({ meeting, form, forms = {}, isLarge = false, principle
     ),
     focus: () => <FocusPart focus={focusesOf(meeting, principles)} words={focus} />,
     close: () => <p className="text-soft">{t('plan.close')}</p>,
-    new: () => each((part, of) => <NewPart part={part} form={of} />),
+    new: () => each((part, of, course) => <NewPart part={part} form={of} course={course} />),
     review: () => each((part, of) => <ReviewPart part={part} form={of} />),
     run_through: () =>
       each(
@@ -160,7 +161,7 @@ export function PlanList({ meeting, form, forms = {}, isLarge = false, principle
   );
 }
 
-function NewPart({ part, form }: { part: Part; form: Form }) {
+function NewPart({ part, form, course }: { part: Part; form: Form; course: string }) {
   const { t } = useTranslation();
   const words = usePassageWords(form);
   const why = part.why ? (
@@ -178,7 +179,16 @@ function NewPart({ part, form }: { part: Part; form: Form }) {
       {part.lessons.map((lesson, at) => (
         <p key={`${lesson.kind}${String(lesson.from)}`}>
           {lesson.kind === 'join' ? `${t('plan.join')} ` : lesson.kind === 'detail' ? `${t('plan.detail')} ` : null}
-          <strong>{words.numbers(lesson)}</strong> {words.titles(lesson)} {at === 0 ? why : null}
+          <strong>{words.numbers(lesson)}</strong> {words.titles(lesson)}{' '}
+          {lesson.number === null ? null : (
+            <Link
+              className="no-print text-sm text-pine underline underline-offset-4"
+              to={`/forms/${form.id}/lessons/${String(lesson.number)}?course=${course}`}
+            >
+              {t('kind.lesson', { number: lesson.number })}
+            </Link>
+          )}{' '}
+          {at === 0 ? why : null}
         </p>
       ))}
       {part.recap ? <p className="text-soft">{t('plan.recap', { passage: words.whole(part.recap) })}</p> : null}

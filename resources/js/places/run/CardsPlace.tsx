@@ -8,8 +8,10 @@ import { formQuery } from '../../api/queries';
 import { Choice, PrintButton } from '../../kit/controls';
 import { Asked } from '../../kit/page';
 import { sided } from '../../kit/sided';
+import { Select } from '../../kit/Select';
 import { useAddressed } from '../../kit/useAddressed';
 import { FormPages } from '../forms/FormPages';
+import { cuesLeft, type Fading, FADINGS } from '../lessons/lesson';
 import { PassageChoice } from './PassageChoice';
 import { passageIn } from './passageIn';
 import { say } from '../../messages/say';
@@ -35,6 +37,7 @@ function Deck({ form }: { form: Form }) {
     first ? { from: first.from, to: first.to } : { from: 1, to: form.entries.length },
   );
   const view: View = VIEWS.find((one) => one === search.get('view')) ?? 'facing';
+  const fading: Fading = FADINGS.find((one) => one === search.get('cues')) ?? 'all';
   const paper = search.get('paper') === 'letter' ? 'letter' : 'a4';
   const asked = { ...passage, view };
   const query = useQuery({
@@ -78,6 +81,16 @@ function Deck({ form }: { form: Form }) {
               ))}
             </ToggleGroup.Root>
           </div>
+          <div className="w-40">
+            <Select
+              label={t('cards.cues')}
+              value={fading}
+              onValue={(cues) => {
+                say({ cues: cues === 'all' ? null : cues });
+              }}
+              of={FADINGS.map((value) => ({ value, text: t(`lessons.page.fading.${value}`) }))}
+            />
+          </div>
           <div className="w-32">
             <Choice
               label={t('cards.paper')}
@@ -99,7 +112,7 @@ function Deck({ form }: { form: Form }) {
         {(cards) => (
           <ol className="cards m-0 mt-4 grid list-none gap-4 p-0 lg:grid-cols-2">
             {cards.map((card) => (
-              <Card key={card.position} card={card} footer={`${form.title} · ${t(`cards.views.${view}`)}`} />
+              <Card key={card.position} card={card} fading={fading} footer={`${form.title} · ${t(`cards.views.${view}`)}`} />
             ))}
           </ol>
         )}
@@ -109,7 +122,7 @@ function Deck({ form }: { form: Form }) {
   );
 }
 
-function Card({ card, footer }: { card: CueCard; footer: string }) {
+function Card({ card, fading, footer }: { card: CueCard; fading: Fading; footer: string }) {
   const { t } = useTranslation();
   const sides: Record<string, string> = t('cards.sideWord', { returnObjects: true });
   const done = [
@@ -130,7 +143,7 @@ function Card({ card, footer }: { card: CueCard; footer: string }) {
       {done.length > 0 ? <p className="card-said mt-1 text-lg">{done.join(' · ')}</p> : null}
       {card.cues.length > 0 ? (
         <ul className="card-cues mt-3 list-none p-0 font-serif text-2xl">
-          {card.cues.map((cue) => (
+          {cuesLeft(card, fading).map((cue) => (
             <li key={cue}>{sided(cue, card)}</li>
           ))}
         </ul>

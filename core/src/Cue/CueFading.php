@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Gorvan\Core\Lesson\Content;
+namespace Gorvan\Core\Cue;
 
 /** How much of its cues a step still has: a class is cued less and less (*practice*). */
 enum CueFading: string

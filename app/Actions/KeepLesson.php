@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Course;
+use App\Models\Form;
+use App\Models\KeptLesson;
+use Gorvan\Core\Lesson\Content\LeadUps;
+use Gorvan\Core\Lesson\Content\WrittenLesson;
+use Gorvan\Core\Reading\Message;
+use Illuminate\Support\Facades\DB;
+
+/** Keeps what a teacher writes into a lesson, under the id the page made; the same sent twice is one. */
+final class KeepLesson
+{
+    /** Of one form. */
+    private const MOST = 600;
+
+    /**
+     * @param  int  $version  of the lesson it was written on; 0 for a new one
+     * @param  string|null  $usedFrom  the lesson it was made from
+     *
+     * @throws Refused|\Gorvan\Core\Reading\BadInput and nothing is changed
+     */
+    public function __invoke(Form $form, ?Course $course, WrittenLesson $lesson, int $version, ?string $usedFrom = null): KeptLesson
+    {
+        LeadUps::of($lesson->drills, $form->placed()->form);
+
+        return DB::transaction(function () use ($form, $course, $lesson, $version, $usedFrom): KeptLesson {
+            Form::lockForUpdate()->findOrFail($form->id);
+            $row = KeptLesson::find($lesson->id);
+            if ($row === null) {
+                return $this->made($form, $course, $lesson, $usedFrom);
+            }
+            if ($row->form_id !== $form->id || $row->course_id !== $course?->id) {
+                throw Refused::conflict(Message::of('lesson.reused'), 'id');
+            }
+            $isSame = json_encode(json_decode($row->document)) === $lesson->json();
+            if ($row->version !== $version && ! ($isSame && $row->version === $version + 1)) {
+                throw Refused::conflict(Message::of('lesson.changed'), 'version');
+            }
+            if (! $isSame || $row->form_version !== $form->version) {
+                $row->update(['document' => $lesson->json(), 'version' => $version + 1, 'form_version' => $form->version]);
+            }
+
+            return $row->refresh();
+        });
+    }
+
+    private function made(Form $form, ?Course $course, WrittenLesson $lesson, ?string $usedFrom): KeptLesson
+    {
+        if (KeptLesson::where('form_id', $form->id)->count() >= self::MOST) {
+            throw Refused::because(Message::of('lesson.too_many', most: self::MOST));
+        }
+        $row = new KeptLesson;
+        $row->forceFill(['id' => $lesson->id, 'form_id' => $form->id, 'course_id' => $course?->id, 'used_from' => $usedFrom, 'document' => $lesson->json(), 'version' => 1, 'form_version' => $form->version])->save();
+
+        return $row->refresh();
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Gorvan\Core\Lesson\Content\WrittenLesson;
+use Gorvan\Core\Reading\JsonNode;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A lesson as a teacher has written it, for the form alone or as one group learns it in one term.
+ *
+ * @property string $form_id
+ * @property string|null $course_id
+ * @property string|null $used_from  the lesson it was made from
+ * @property string $document
+ * @property int $version
+ * @property int $form_version  of the form it was last looked over with
+ * @property Form $form
+ * @property Course|null $course
+ */
+final class KeptLesson extends Model
+{
+    use BelongsToSchool;
+
+    protected $table = 'lessons';
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['version' => 'integer', 'form_version' => 'integer'];
+    }
+
+    /** @return BelongsTo<Form, $this> */
+    public function form(): BelongsTo
+    {
+        return $this->belongsTo(Form::class, 'form_id');
+    }
+
+    /** @return BelongsTo<Course, $this> */
+    public function course(): BelongsTo
+    {
+        return $this->belongsTo(Course::class, 'course_id');
+    }
+
+    public function written(): WrittenLesson
+    {
+        return WrittenLesson::read(JsonNode::parse($this->document));
+    }
+}

@@ -1,0 +1,8 @@
+import { useQuery } from '@tanstack/react-query';
+import { sessionQuery } from '../api/queries';
+
+/** What whoever is signed in may do, by the names of abilities. */
+export function useMay(): (ability: string) => boolean {
+  const session = useQuery(sessionQuery);
+  return (ability) => session.data?.person?.may.includes(ability) === true;
+}

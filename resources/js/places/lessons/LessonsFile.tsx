@@ -1,0 +1,58 @@
+import { useMutation } from '@tanstack/react-query';
+import { useTranslation } from 'react-i18next';
+import { api, ask } from '../../api/client';
+import { readAgain } from '../../api/queries';
+import { RefusalLine } from '../../kit/controls';
+import { useMay } from '../../kit/useMay';
+import { useTell } from '../../kit/toasts';
+import { useProblem } from '../../kit/useProblem';
+
+/** Lessons out and in as a file. */
+export function LessonsFile({ form }: { form: string }) {
+  const { t } = useTranslation();
+  const tell = useTell();
+  const may = useMay();
+  const [refusal, setProblem] = useProblem();
+  const read = useMutation({
+    mutationFn: async (file: File) =>
+      ask(api.POST('/api/forms/{form}/lessons-file', { params: { path: { form } }, body: { text: await file.text() } })),
+    onSuccess: async ({ count }) => {
+      setProblem(null);
+      await readAgain('lesson');
+      tell(t('lessons.file.done', { count }));
+    },
+    onError: setProblem,
+  });
+  const link = 'inline-flex min-h-11 items-center text-pine underline underline-offset-4';
+  return (
+    <section className="mt-4" aria-label={t('lessons.file.title')}>
+      <h3 className="text-lg">{t('lessons.file.title')}</h3>
+      <p className="flex flex-wrap gap-x-4">
+        <a className={link} href={`/api/forms/${form}/lessons-file?as=json`} download>
+          {t('lessons.file.json')}
+        </a>
+        <a className={link} href={`/api/forms/${form}/lessons-file?as=csv`} download>
+          {t('lessons.file.csv')}
+        </a>
+      </p>
+      {may('edit-forms') ? (
+        <label className="mt-1 flex flex-col gap-1 text-sm font-medium">
+          {t('lessons.file.read')}
+          <input
+            type="file"
+            accept=".json,application/json"
+            className="min-h-11 text-sm"
+            disabled={read.isPending}
+            onChange={(event) => {
+              const file = event.target.files?.[0];
+              if (file) read.mutate(file);
+              event.target.value = '';
+            }}
+          />
+          <span className="font-normal text-soft">{t('lessons.file.hint')}</span>
+        </label>
+      ) : null}
+      <RefusalLine refusal={refusal} />
+    </section>
+  );
+}
