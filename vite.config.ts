@@ -3,8 +3,9 @@ import { readdirSync, readFileSync } from 'node:fs';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import laravel from 'laravel-vite-plugin';
-import { defineConfig } from 'vite';
+import { defineConfig, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { generateSW } from 'workbox-build';
 
 /** The page all addresses are drawn in; with it a class can be opened without a network. */
 const PAGE = 'resources/views/app.blade.php';
@@ -16,12 +17,47 @@ const SHAPES = readdirSync('app/Http/Data')
   .digest('hex')
   .slice(0, 16);
 
+/** The page of a personal link; its worker and what that keeps are its own, apart from the teachers'. */
+const MINE = 'resources/views/mine.blade.php';
+
+function minePages(): Plugin {
+  return {
+    name: 'mine-worker',
+    apply: 'build',
+    async closeBundle() {
+      await generateSW({
+        swDest: 'public/mine/sw.js',
+        globDirectory: 'public/build',
+        globPatterns: ['assets/*.{js,css}', 'assets/{alegreya,atkinson}*latin-wght*.woff2'],
+        modifyURLPrefix: { '': '/build/' },
+        maximumFileSizeToCacheInBytes: 4_000_000,
+        cacheId: 'gorvan-mine',
+        inlineWorkboxRuntime: true,
+        sourcemap: false,
+        manifestTransforms: [
+          (entries) => {
+            const all = entries.map((entry) => `${entry.url}${String(entry.revision)}`).join() + readFileSync(MINE, 'utf8');
+            const revision = createHash('sha256').update(all).digest('hex').slice(0, 16);
+            return { manifest: [...entries, { url: '/mine/home', revision, size: 0 }], warnings: [] };
+          },
+        ],
+        navigateFallback: '/mine/home',
+        navigateFallbackDenylist: [/^\/mine\/api/],
+        cleanupOutdatedCaches: true,
+        clientsClaim: true,
+        skipWaiting: true,
+      });
+    },
+  };
+}
+
 export default defineConfig({
   define: { __SHAPES__: JSON.stringify(SHAPES) },
   plugins: [
-    laravel({ input: ['resources/css/app.css', 'resources/js/main.tsx'], refresh: true }),
+    laravel({ input: ['resources/css/app.css', 'resources/js/main.tsx', 'resources/js/mine/mine.tsx'], refresh: true }),
     react(),
     tailwindcss(),
+    minePages(),
     VitePWA({
       // A new version waits until somebody says so: it never interrupts a class.
       registerType: 'prompt',
@@ -46,7 +82,7 @@ export default defineConfig({
           },
         ],
         navigateFallback: '/',
-        navigateFallbackDenylist: [/^\/api\//, /^\/sanctum\//, /^\/feed\//, /^\/up$/, /\.\w+$/],
+        navigateFallbackDenylist: [/^\/api\//, /^\/mine\//, /^\/sanctum\//, /^\/feed\//, /^\/up$/, /\.\w+$/],
         // Chinese titles come in a hundred small files: those that were seen once are kept.
         runtimeCaching: [
           {

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\OpenPersonalLink;
 use App\Http\Middleware\RefuseNul;
 use App\Http\Middleware\SecureHeaders;
 use App\Http\Middleware\UseSchool;
@@ -11,6 +12,7 @@ use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Routing\Middleware\SubstituteBindings;
+use Illuminate\Support\Facades\Route;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -18,6 +20,7 @@ return Application::configure(basePath: dirname(__DIR__))
         api: __DIR__.'/../routes/api.php',
         commands: __DIR__.'/../routes/console.php',
         health: '/up',
+        then: static fn () => Route::prefix('mine/api')->middleware(RefuseNul::class)->group(base_path('routes/mine.php')),
     )
     ->withCommands([__DIR__.'/../app/Console'])
     ->withMiddleware(function (Middleware $middleware): void {
@@ -27,7 +30,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->statefulApi();
         $middleware->api(append: [RefuseNul::class]);
         $middleware->append(SecureHeaders::class);
-        $middleware->alias(['school' => UseSchool::class]);
+        $middleware->alias(['school' => UseSchool::class, 'mine' => OpenPersonalLink::class]);
         // Models are bound inside the school, so the school has to be known first.
         $middleware->prependToPriorityList(SubstituteBindings::class, UseSchool::class);
         $middleware->redirectGuestsTo(fn () => null);

@@ -13,6 +13,7 @@ use App\Http\Controllers\GroupController;
 use App\Http\Controllers\LessonController;
 use App\Http\Controllers\MeetingController;
 use App\Http\Controllers\PlanController;
+use App\Http\Controllers\PracticeController;
 use App\Http\Controllers\PrincipleController;
 use App\Http\Controllers\RunController;
 use App\Http\Controllers\SchoolController;
@@ -105,6 +106,15 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::put('students/{student}/considerations/{consideration}', [CareController::class, 'keep'])->can('see-considerations', 'student');
     Route::delete('students/{student}/considerations/{consideration}', [CareController::class, 'remove'])->can('see-considerations', 'student');
     Route::get('meetings/{meeting}/care', [CareController::class, 'reasons'])->can('see-considerations', 'meeting');
+
+    Route::get('groups/{group}/practice', [PracticeController::class, 'show'])->can('read', 'group');
+    Route::put('groups/{group}/practice', [PracticeController::class, 'say'])->can('plan', 'group');
+    Route::get('groups/{group}/home', [PracticeController::class, 'home'])->can('read', 'group');
+    Route::post('groups/{group}/links', [PracticeController::class, 'makeLinks'])->can('plan', 'group');
+    Route::get('students/{student}/home', [PracticeController::class, 'ofStudent'])->can('read', 'student');
+    Route::post('students/{student}/link', [PracticeController::class, 'makeLink'])->can('plan', 'student');
+    Route::delete('students/{student}/link', [PracticeController::class, 'revokeLink'])->can('plan', 'student');
+    Route::put('student-questions/{studentQuestion}/answer', [PracticeController::class, 'answer'])->can('mark', 'studentQuestion');
 
     Route::get('school/warm-ups', [SchoolController::class, 'warmUps'])->can('read');
     Route::put('school/warm-ups', [SchoolController::class, 'saveWarmUps'])->can('edit-forms');

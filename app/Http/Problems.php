@@ -25,15 +25,15 @@ final class Problems
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->dontReport([BadInput::class, CutImpossible::class, Refused::class, KnownNames::class]);
-        $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*') || $request->expectsJson());
+        $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*', 'mine/api', 'mine/api/*') || $request->expectsJson());
         $exceptions->render(static fn (BadInput $e): JsonResponse => self::told(422, Words::placed($e), $e->place, array_map(Words::placed(...), $e->problems)));
         $exceptions->render(static fn (CutImpossible $e): JsonResponse => self::told(422, $e->reason));
         $exceptions->render(static fn (Refused $e): JsonResponse => self::told($e->status, $e->reason, $e->place));
         $exceptions->render(static fn (KnownNames $e): JsonResponse => self::told(409, Message::of('students.known', names: array_column($e->names, 'name'), count: count($e->names)), 'students', known: $e->names));
         $exceptions->render(static fn (ValidationException $e): JsonResponse => self::invalid($e));
         $exceptions->render(static fn (PostTooLargeException $e): JsonResponse => self::told(413, Message::of('http.large')));
-        $exceptions->render(static fn (AuthenticationException $e, Request $request): ?JsonResponse => $request->is('api/*') ? self::told(401, Message::of('http.signed_out')) : null);
-        $exceptions->render(static fn (HttpExceptionInterface $e, Request $request): ?JsonResponse => $request->is('api/*') ? match ($e->getStatusCode()) {
+        $exceptions->render(static fn (AuthenticationException $e, Request $request): ?JsonResponse => $request->is('api/*', 'mine/api', 'mine/api/*') ? self::told(401, Message::of('http.signed_out')) : null);
+        $exceptions->render(static fn (HttpExceptionInterface $e, Request $request): ?JsonResponse => $request->is('api/*', 'mine/api', 'mine/api/*') ? match ($e->getStatusCode()) {
             401 => self::told(401, Message::of('http.signed_out')),
             403 => self::told(403, Message::of('refused.may_not')),
             404 => self::told(404, Message::of('http.gone')),
@@ -43,7 +43,7 @@ final class Problems
             503 => self::told(503, Message::of('http.closed')),
             default => null,
         } : null);
-        $exceptions->respond(static fn ($response, \Throwable $e, Request $request) => $request->is('api/*') && $response->getStatusCode() === 500
+        $exceptions->respond(static fn ($response, \Throwable $e, Request $request) => $request->is('api/*', 'mine/api', 'mine/api/*') && $response->getStatusCode() === 500
             ? self::told(500, Message::of('http.broken')) : $response);
     }
 

@@ -20,6 +20,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string|null $principle_set_id  of the principles it works on
  * @property int $focuses  principles a meeting
  * @property bool $is_room_cold
+ * @property float|null $practice_minutes  a day at home
+ * @property int|null $practice_days  between two meetings
  * @property PrincipleSet|null $principles
  * @property \Illuminate\Support\Carbon|null $pace_since  lessons that came in before do not teach its pace
  * @property \Illuminate\Database\Eloquent\Collection<int, Student> $students
@@ -33,7 +35,7 @@ final class Group extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['pace_since' => 'datetime', 'focuses' => 'integer', 'is_room_cold' => 'boolean'];
+        return ['pace_since' => 'datetime', 'focuses' => 'integer', 'is_room_cold' => 'boolean', 'practice_minutes' => 'float', 'practice_days' => 'integer'];
     }
 
     /** @return BelongsTo<Form, $this> */

@@ -24,6 +24,8 @@ final class Recorded
         return array_values(array_filter($students, static fn (string $student): bool => Mark::where('student_id', $student)->exists()
             || Attendance::where('student_id', $student)->exists()
             || Consideration::where('student_id', $student)->exists()
+            || HomePractice::where('student_id', $student)->exists()
+            || StudentQuestion::where('student_id', $student)->exists()
             || LoggedClass::whereRaw('students @> array[?::uuid]', [$student])->exists()));
     }
 }

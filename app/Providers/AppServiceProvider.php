@@ -30,6 +30,9 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict(! $this->app->isProduction());
         JsonResource::withoutWrapping();
         Abilities::register();
+        // A class shares one address: only what opened nothing counts.
+        RateLimiter::for('personal-link', static fn (Request $request): Limit => Limit::perMinute(10)->by('mine|'.$request->ip())
+            ->after(static fn (Response $response): bool => ! $response->isSuccessful()));
         RateLimiter::for('sign-in', static function (Request $request): Limit {
             $email = $request->input('email');
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Record;
 
 use App\Models\CurrentSchool;
+use App\Models\HomePractice;
 use App\Models\LoggedClass;
 use App\Models\Mark;
 use App\Models\Student;
@@ -14,6 +15,7 @@ use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Record\ClassLog;
 use Gorvan\Core\Record\Contact;
 use Gorvan\Core\Record\Fact;
+use Gorvan\Core\Record\FactKind;
 use Gorvan\Core\Record\Keeping;
 use Gorvan\Core\Record\Subject;
 use Gorvan\Core\Record\SubjectKind;
@@ -44,6 +46,11 @@ final class FactSource
             $day = $row->on !== null ? Day::number($row->on) : Fact::dayFor(Day::of($at, $zone), Day::of(new DateTimeImmutable($row->received_at), $zone));
             if ($day <= $until && ($after === null || $day > $after)) {
                 $facts[$owners[$row->student_id]][] = self::mark($row, $day, $at);
+            }
+        }
+        foreach ($this->atHome($records, $after, $until) as $row) {
+            foreach ($row->practised() as $entry) {
+                $facts[$owners[$row->student_id]][] = Fact::contact("$row->id/$entry", FactKind::Home, Subject::entry($entry), Day::number($row->on), $row->at->toDateTimeImmutable());
             }
         }
         $logs = $this->logs($records, $after, $until);
@@ -104,6 +111,18 @@ final class FactSource
         return Mark::standing()->whereIn('student_id', $students)
             ->where(static fn ($day) => $day->whereNull('on')->orWhere(static fn ($on) => $on->where('on', '<=', Day::text(min($until, 2_000_000)))->when($after !== null, static fn ($later) => $later->where('on', '>', Day::text((int) $after)))))
             ->toBase()->get(['id', 'student_id', 'entry_id', 'principle_id', 'side', 'support', 'at', 'on', 'received_at']);
+    }
+
+    /**
+     * @param  list<string>  $students
+     * @return iterable<HomePractice>
+     */
+    private function atHome(array $students, ?int $after, int $until): iterable
+    {
+        return HomePractice::whereIn('student_id', $students)->whereNull('withdrawn_at')
+            ->where('on', '<=', Day::text(min($until, 2_000_000)))
+            ->when($after !== null, static fn ($later) => $later->where('on', '>', Day::text((int) $after)))
+            ->get(['id', 'school_id', 'student_id', 'on', 'at', 'entries']);
     }
 
     /**

@@ -22,6 +22,10 @@ return new class extends Migration
                 $table->double('lambda')->nullable()->comment('what a poor place to stop weighs; null for the usual');
             });
         }
+        Schema::table('groups', static function (Blueprint $table): void {
+            $table->double('practice_minutes')->nullable()->comment('a day at home; null for the usual');
+            $table->integer('practice_days')->nullable()->comment('between two meetings; null for the usual');
+        });
         $this->rows('lessons', static function (Blueprint $table): void {
             $table->uuid('form_id');
             $table->uuid('course_id')->nullable()->comment('null for no group');
@@ -62,6 +66,7 @@ return new class extends Migration
             $table->smallInteger('minutes')->nullable();
             $table->boolean('from_memory')->nullable()->comment('false with the sheet, null not said');
             $table->integer('clock_ahead')->nullable();
+            $table->timestampTz('withdrawn_at', 6)->nullable()->comment('taken back by the student');
             $table->foreign(['school_id', 'student_id'])->references(['school_id', 'id'])->on('students')->cascadeOnDelete();
             $table->index(['school_id', 'student_id', 'on']);
         });

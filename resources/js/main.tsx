@@ -109,6 +109,10 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./places/groups/BookPlace')).BookPlace }),
       },
       {
+        path: 'groups/:group/practice',
+        lazy: async () => ({ Component: (await import('./places/practice/PracticePlace')).PracticePlace }),
+      },
+      {
         path: 'groups/:group/terms',
         lazy: async () => ({ Component: (await import('./places/groups/GroupTermsPlace')).GroupTermsPlace }),
       },

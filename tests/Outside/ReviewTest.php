@@ -15,9 +15,9 @@ test('60 random reviews of up to 120 entries are worth what HiGHS finds to be mo
         for ($at = 0, $count = $number < 4 ? $number + 1 : mt_rand(5, 120); $at < $count; $at++) {
             $entries[] = mt_rand(0, 6) === 0 ? null : new ReviewItem(mt_rand(-2000, 10000) / 1e4, [mt_rand(0, 300) / 100, 0.25 * mt_rand(0, 8)][mt_rand(0, 1)]);
         }
-        $problem = new ReviewProblem($entries, [mt_rand(0, 6000) / 100, 0.25 * mt_rand(0, 160), 0.0][$number % 20 === 19 ? 2 : mt_rand(0, 1)], [1.5, 0.0, 0.6, 3.0][$number % 4]);
+        $problem = new ReviewProblem($entries, [mt_rand(0, 6000) / 100, 0.25 * mt_rand(0, 160), 0.0][$number % 20 === 19 ? 2 : mt_rand(0, 1)], [1.5, 0.0, 0.6, 3.0][$number % 4], [null, null, 3, 1, 0][$number % 5]);
         $problems[] = $problem;
-        $asked[] = ['entries' => array_map(fn (?ReviewItem $item) => $item === null ? null : ['value' => $item->value, 'minutes' => $item->minutes], $entries), 'budget' => $problem->budget, 'setup' => $problem->setUp];
+        $asked[] = ['entries' => array_map(fn (?ReviewItem $item) => $item === null ? null : ['value' => $item->value, 'minutes' => $item->minutes], $entries), 'budget' => $problem->budget, 'setup' => $problem->setUp, 'most' => $problem->most];
     }
     $several = 0;
     foreach (Reference::ask('review.mjs', $asked) as $at => $best) {
@@ -39,6 +39,7 @@ test('60 random reviews of up to 120 entries are worth what HiGHS finds to be mo
             ->and($choice->value())->toEqualWithDelta($best['value'], 1e-9)
             ->and($own)->toEqualWithDelta($best['value'], 1e-9)
             ->and($minutes)->toEqualWithDelta($choice->minutes(), 1e-9)->toBeLessThanOrEqual($problems[$at]->budget + 1e-9);
+        expect(count($choice->passages))->toBeLessThanOrEqual($problems[$at]->most ?? 999);
         $several += (int) (count($choice->passages) > 1);
     }
     expect($several)->toBeGreaterThan(10);

@@ -7,7 +7,7 @@ const highs = await loadHighs();
 const number = (value) => (value < 0 ? `- ${(-value).toPrecision(17)}` : `+ ${value.toPrecision(17)}`);
 const quarters = (minutes) => Math.ceil(Math.round(minutes * 4 * 1e9) / 1e9);
 
-function model({ entries, budget, setup }) {
+function model({ entries, budget, setup, most }) {
   const known = entries.flatMap((entry, at) => (entry === null ? [] : [at]));
   if (known.length === 0) return null;
   const rows = [];
@@ -18,6 +18,7 @@ function model({ entries, budget, setup }) {
     cost.push(`+ ${quarters(entries[at].minutes)} x${at}`, `+ ${quarters(setup)} y${at}`);
   }
   rows.push(` b: ${cost.join(' ')} <= ${Math.floor(Math.round(budget * 4 * 1e9) / 1e9)}`);
+  if (most != null) rows.push(` m: ${known.map((at) => `y${at}`).join(' + ')} <= ${most}`);
   return [
     'Maximize',
     ` obj: ${known.map((at) => `${number(entries[at].value)} x${at}`).join(' ')}`,

@@ -22,7 +22,7 @@ final class SecureHeaders
             'Content-Security-Policy',
             "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; object-src 'none'; base-uri 'self'; frame-ancestors 'none'; form-action 'self'",
         );
-        if ($request->is('api/*')) {
+        if ($request->is('api/*', 'mine/api', 'mine/api/*')) {
             $response->headers->set('Cache-Control', 'no-store');
         }
 

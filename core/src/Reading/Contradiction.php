@@ -7,7 +7,7 @@ namespace Gorvan\Core\Reading;
 /** Two things that are said cannot both be. */
 final class Contradiction extends BadInput
 {
-    /** @param  string  $what  term, closure or consideration; days `Y-m-d` */
+    /** @param  string  $what  term, closure, consideration or practice; days `Y-m-d` */
     public static function endsBeforeItStarts(string $place, string $what, string $from, string $to): self
     {
         return new self($place, Message::of("contradiction.$what", from: $from, to: $to));

@@ -37,4 +37,10 @@ final class OutOfRange extends BadInput
     {
         return new self($place, Message::of('range.term'));
     }
+
+    /** @param  string  $on  the last day that would do, `Y-m-d` */
+    public static function laterThan(string $place, string $on): self
+    {
+        return new self($place, Message::of('range.later', on: $on));
+    }
 }

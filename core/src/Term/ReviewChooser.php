@@ -25,62 +25,72 @@ final readonly class ReviewChooser
             $values[] = $item->value ?? null;
             $costs[] = $item === null ? 0 : ReviewProblem::quarters($item->minutes);
         }
-        [$opens, $goesOn] = self::decide($values, $costs, $budget, $setUp);
+        [$opens, $goesOn] = self::decide($values, $costs, $budget, $setUp, $problem->most);
 
-        return self::walk($values, $costs, $budget, $setUp, $opens, $goesOn);
+        return self::walk($values, $costs, $budget, $setUp, $problem->most, $opens, $goesOn);
     }
 
     /**
-     * From the last entry to the first: the best of what is left for each number of quarters, where the entry before was
-     * chosen (`joined`) and where it was not (`fresh`).
+     * From the last entry to the first: the best of what is left for each number of passages that may still be opened and each
+     * number of quarters, where the entry before was chosen (`joined`) and where it was not (`fresh`). Where any number may be
+     * opened there is one such table, which opening a passage leaves.
      *
      * @param  list<float|null>  $values
      * @param  list<int>  $costs  quarters
-     * @return array{array<int, string>, array<int, string>} by entry a byte for each number of quarters left: whether a passage opens
-     *                                           there, and whether one that is open goes on
+     * @return array{array<int, array<int, string>>, array<int, array<int, string>>} by passages still to be opened and entry a byte
+     *                                                                 for each number of quarters left: whether a passage opens there, and whether one that is open goes on
      */
-    private static function decide(array $values, array $costs, int $budget, int $setUp): array
+    private static function decide(array $values, array $costs, int $budget, int $setUp, ?int $most): array
     {
-        $fresh = $joined = array_fill(0, $budget + 1, 0.0);
-        $freshUsed = $joinedUsed = array_fill(0, $budget + 1, 0);
-        $opens = $goesOn = [];
+        $layers = range(0, $most ?? 0);
+        $none = array_fill(0, $budget + 1, 0.0);
+        $fresh = $joined = array_fill_keys($layers, $none);
+        $noneUsed = array_fill(0, $budget + 1, 0);
+        $freshUsed = $joinedUsed = array_fill_keys($layers, $noneUsed);
+        $opens = $goesOn = array_fill_keys($layers, []);
         for ($at = count($values) - 1; $at >= 0; $at--) {
             $value = $values[$at];
-            $open = $on = str_repeat("\0", $budget + 1);
+            $nothing = str_repeat("\0", $budget + 1);
             if ($value === null) {
                 [$joined, $joinedUsed] = [$fresh, $freshUsed];
-                [$opens[$at], $goesOn[$at]] = [$open, $on];
+                foreach ($layers as $may) {
+                    $opens[$may][$at] = $goesOn[$may][$at] = $nothing;
+                }
 
                 continue;
             }
-            [$nextFresh, $nextFreshUsed] = [$fresh, $freshUsed];
-            [$newJoined, $newJoinedUsed] = [$fresh, $freshUsed];
             $cost = $costs[$at];
-            for ($left = $cost; $left <= $budget; $left++) {
-                $with = $value + $joined[$left - $cost];
-                $used = $cost + $joinedUsed[$left - $cost];
-                $gain = $with - $fresh[$left];
-                // Whoever stops here ends the passage earlier, and so wins what is equal.
-                if ($gain > self::TIE || ($gain >= -self::TIE && $used < $freshUsed[$left])) {
-                    $newJoined[$left] = $with;
-                    $newJoinedUsed[$left] = $used;
-                    $on[$left] = "\1";
+            [$nextFresh, $nextFreshUsed, $nextJoined, $nextJoinedUsed] = [$fresh, $freshUsed, $fresh, $freshUsed];
+            foreach ($layers as $may) {
+                $below = $most === null ? 0 : $may - 1;
+                [$open, $on] = [$nothing, $nothing];
+                for ($left = $cost; $left <= $budget; $left++) {
+                    $with = $value + $joined[$may][$left - $cost];
+                    $used = $cost + $joinedUsed[$may][$left - $cost];
+                    $gain = $with - $fresh[$may][$left];
+                    // Whoever stops here ends the passage earlier, and so wins what is equal.
+                    if ($gain > self::TIE || ($gain >= -self::TIE && $used < $freshUsed[$may][$left])) {
+                        $nextJoined[$may][$left] = $with;
+                        $nextJoinedUsed[$may][$left] = $used;
+                        $on[$left] = "\1";
+                    }
+                    $early = $left + $setUp;
+                    if ($early > $budget || $below < 0) {
+                        continue;
+                    }
+                    $with = $value + $joined[$below][$left - $cost];
+                    $used = $cost + $joinedUsed[$below][$left - $cost] + $setUp;
+                    $gain = $with - $fresh[$may][$early];
+                    // Whoever opens here begins earlier, and so wins what is equal, but for a passage that is worth nothing.
+                    if ($gain > self::TIE || ($gain >= -self::TIE && ($used < $freshUsed[$may][$early] || ($used === $freshUsed[$may][$early] && $used > 0)))) {
+                        $nextFresh[$may][$early] = $with;
+                        $nextFreshUsed[$may][$early] = $used;
+                        $open[$early] = "\1";
+                    }
                 }
-                $early = $left + $setUp;
-                if ($early > $budget) {
-                    continue;
-                }
-                $gain = $with - $fresh[$early];
-                $used += $setUp;
-                // Whoever opens here begins earlier, and so wins what is equal, but for a passage that is worth nothing.
-                if ($gain > self::TIE || ($gain >= -self::TIE && ($used < $freshUsed[$early] || ($used === $freshUsed[$early] && $used > 0)))) {
-                    $nextFresh[$early] = $with;
-                    $nextFreshUsed[$early] = $used;
-                    $open[$early] = "\1";
-                }
+                [$opens[$may][$at], $goesOn[$may][$at]] = [$open, $on];
             }
-            [$fresh, $freshUsed, $joined, $joinedUsed] = [$nextFresh, $nextFreshUsed, $newJoined, $newJoinedUsed];
-            [$opens[$at], $goesOn[$at]] = [$open, $on];
+            [$fresh, $freshUsed, $joined, $joinedUsed] = [$nextFresh, $nextFreshUsed, $nextJoined, $nextJoinedUsed];
         }
 
         return [$opens, $goesOn];
@@ -89,17 +99,18 @@ final readonly class ReviewChooser
     /**
      * @param  list<float|null>  $values
      * @param  list<int>  $costs
-     * @param  array<int, string>  $opens
-     * @param  array<int, string>  $goesOn
+     * @param  array<int, array<int, string>>  $opens
+     * @param  array<int, array<int, string>>  $goesOn
      */
-    private static function walk(array $values, array $costs, int $left, int $setUp, array $opens, array $goesOn): ReviewChoice
+    private static function walk(array $values, array $costs, int $left, int $setUp, ?int $most, array $opens, array $goesOn): ReviewChoice
     {
         $passages = [];
         $from = null;
         $value = 0.0;
         $quarters = 0;
+        $may = $most ?? 0;
         foreach ($values as $at => $own) {
-            $isIn = ($from === null ? $opens[$at][$left] : $goesOn[$at][$left]) === "\1";
+            $isIn = ($from === null ? $opens[$may][$at][$left] : $goesOn[$may][$at][$left]) === "\1";
             if (! $isIn) {
                 if ($from !== null) {
                     $passages[] = new ChosenPassage(new Passage($from, $at), $value, $quarters / ReviewProblem::QUARTERS);
@@ -111,6 +122,7 @@ final readonly class ReviewChooser
             if ($from === null) {
                 [$from, $value, $quarters] = [$at + 1, 0.0, $setUp];
                 $left -= $setUp;
+                $may -= $most === null ? 0 : 1;
             }
             $value += $own ?? 0.0;
             $quarters += $costs[$at];

@@ -20,8 +20,9 @@ final readonly class ReviewProblem
      * @param  list<ReviewItem|null>  $entries
      * @param  float  $budget  minutes, 0 or more
      * @param  float  $setUp  minutes each passage costs before its first entry
+     * @param  int|null  $most  passages, at most; null for any number
      */
-    public function __construct(public array $entries, public float $budget, public float $setUp = self::SET_UP)
+    public function __construct(public array $entries, public float $budget, public float $setUp = self::SET_UP, public ?int $most = null)
     {
     }
 

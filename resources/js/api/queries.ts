@@ -227,6 +227,25 @@ export const logQuery = (meeting: string) =>
     queryFn: () => ask(api.GET('/api/meetings/{meeting}/log', { params: { path: { meeting } } })),
   });
 
+/** What everyone in a group takes home from the last class. */
+export const groupPracticeQuery = (group: string) =>
+  queryOptions({
+    queryKey: ['groupPractice', group],
+    queryFn: () => ask(api.GET('/api/groups/{group}/practice', { params: { path: { group } } })),
+  });
+/** What came back from the homes of a group lately. */
+export const groupHomeQuery = (group: string) =>
+  queryOptions({
+    queryKey: ['groupHome', group],
+    queryFn: () => ask(api.GET('/api/groups/{group}/home', { params: { path: { group } } })),
+  });
+/** A student at home: link, practice, questions. */
+export const studentHomeQuery = (student: string) =>
+  queryOptions({
+    queryKey: ['studentHome', student],
+    queryFn: () => ask(api.GET('/api/students/{student}/home', { params: { path: { student } } })),
+  });
+
 /** What is out of date once one of these was made, changed or taken away. */
 const touched = {
   form: ['forms', 'today'],
@@ -250,6 +269,8 @@ const touched = {
     'losses',
   ],
   lesson: ['lessons', 'lesson'],
+  /** What passes between class and home. */
+  home: ['groupHome', 'studentHome', 'groupPractice'],
   /** Where a form is cut, and so its lessons and what is planned of them. */
   cut: ['form', 'forms', 'workbench', 'prices', 'lessons', 'lesson', 'score', 'versions', 'term', 'today', 'meeting', 'group'],
   group: ['groups', 'forms', 'today'],

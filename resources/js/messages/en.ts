@@ -19,10 +19,12 @@ import keys from './en/keys.json';
 import lessons from './en/lessons.json';
 import kind from './en/kind.json';
 import meeting from './en/meeting.json';
+import mine from './en/mine.json';
 import places from './en/places.json';
 import keeping from './en/keeping.json';
 import keepingSeen from './en/keepingSeen.json';
 import plan from './en/plan.json';
+import practice from './en/practice.json';
 import principles from './en/principles.json';
 import recall from './en/recall.json';
 import school from './en/school.json';
@@ -57,10 +59,12 @@ export const en = {
   lessons,
   kind,
   meeting,
+  mine,
   places,
   keeping,
   keepingSeen,
   plan,
+  practice,
   principles,
   recall,
   school,

@@ -12,6 +12,7 @@ export function GroupTabs({ group, term }: { group: string; term?: string | null
         { to: `/groups/${group}`, text: t('groups.standing'), isExact: true },
         { to: `/groups/${group}/principles`, text: t('principles.group.tab') },
         { to: `/groups/${group}/people`, text: t('groups.peoplePart') },
+        { to: `/groups/${group}/practice`, text: t('practice.tab') },
         { to: `/groups/${group}/book`, text: t('book.tab') },
       ]}
     />

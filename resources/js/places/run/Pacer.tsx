@@ -59,7 +59,8 @@ function tick(audio: AudioContext, breath: string) {
   tone.stop(audio.currentTime + 0.4);
 }
 
-function Walking({ form, beats, passage }: { form: Form; beats: Beat[]; passage: Passage }) {
+/** A passage breathed beat by beat; whoever walks it can stop, go back and hear it. */
+export function Walking({ form, beats, passage }: { form: Form; beats: Beat[]; passage: Passage }) {
   const { t } = useTranslation();
   const [walk, setWalk] = useState<Walk>(START);
   const [isOn, setOn] = useState(false);

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\NoteHomePractice;
+use App\Actions\PersonalLinks;
+use App\Actions\Refused;
+use App\Http\Data\MineData;
+use App\Http\HomePages;
+use App\Http\Middleware\OpenPersonalLink;
+use App\Http\OpenApi\Makes;
+use App\Http\OpenApi\Puts;
+use App\Http\OpenApi\Reads;
+use App\Http\OpenApi\Removes;
+use App\Models\HomePractice;
+use App\Models\Student;
+use App\Models\StudentQuestion;
+use DateTimeImmutable;
+use Gorvan\Core\Reading\Message;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+use Symfony\Component\HttpFoundation\Cookie;
+
+/** A student's own page, behind a personal link. */
+final class MineController extends Controller
+{
+    private const MOST_QUESTIONS = 10;
+
+    #[Makes('/mine/api/open', 'openMine', 'Opened on this device', takes: ['token' => 'string'], status: 204)]
+    public function open(Request $request, PersonalLinks $links): Response
+    {
+        $token = $request->input('token');
+        $opened = is_string($token) ? $links->open($token) : null;
+        if ($opened === null) {
+            throw Refused::forbidden(Message::of('home.closed'));
+        }
+        [$key, $link] = $opened;
+
+        return response()->noContent()->withCookie(new Cookie(OpenPersonalLink::COOKIE, $key, $link->expires_at, '/mine', null, $request->isSecure(), true, false, Cookie::SAMESITE_STRICT));
+    }
+
+    #[Reads('/mine/api', 'mine', 'All that is the student’s own', MineData::class)]
+    public function show(Request $request, HomePages $pages): JsonResponse
+    {
+        return new JsonResponse($pages->mine($this->student($request)));
+    }
+
+    #[Puts('/mine/api/practices/{id}', 'notePractice', 'Noted', takes: ['on' => 'string', 'at' => 'string', 'minutes' => 'integer|null', 'fromMemory' => 'boolean|null', 'entries' => ['string']], status: 204, mayConflict: true)]
+    public function practised(Request $request, string $id, NoteHomePractice $note): Response
+    {
+        $given = $request->validate([
+            'on' => ['required', 'date_format:Y-m-d'],
+            'at' => ['required', $this->instant()],
+            'minutes' => ['present', 'nullable', 'integer', 'min:1', 'max:240'],
+            'fromMemory' => ['present', 'nullable', 'boolean'],
+            'entries' => ['present', 'array', 'max:600'],
+            'entries.*' => ['uuid'],
+        ]);
+        $note($this->student($request), $this->id($id), $given['on'], new DateTimeImmutable($given['at']), $given['minutes'], $given['fromMemory'], array_values($given['entries']));
+
+        return response()->noContent();
+    }
+
+    #[Removes('/mine/api/practices/{id}', 'takeBackPractice', 'Taken back')]
+    public function takeBack(Request $request, string $id, NoteHomePractice $note): Response
+    {
+        $student = $this->student($request);
+        $found = HomePractice::where('student_id', $student->id)->find($this->id($id));
+        if ($found !== null) {
+            $note->takeBack($found, $student);
+        }
+
+        return response()->noContent();
+    }
+
+    #[Puts('/mine/api/questions/{id}', 'askTeacher', 'Asked', takes: ['text' => 'string', 'at' => 'string'], status: 204, mayConflict: true)]
+    public function ask(Request $request, string $id): Response
+    {
+        $given = $request->validate(['text' => ['required', 'string', 'max:2000'], 'at' => ['required', $this->instant()]]);
+        $student = $this->student($request);
+        $known = StudentQuestion::find($this->id($id));
+        if ($known !== null && $known->student_id !== $student->id) {
+            throw Refused::conflict(Message::of('home.reused'), 'id');
+        }
+        if ($known === null) {
+            if (StudentQuestion::where('student_id', $student->id)->where('received_at', '>', now()->subDay())->count() >= self::MOST_QUESTIONS) {
+                throw Refused::because(Message::of('home.too_many_questions', most: self::MOST_QUESTIONS));
+            }
+            (new StudentQuestion)->forceFill(['id' => $id, 'student_id' => $student->id, 'text' => $given['text'], 'at' => new DateTimeImmutable($given['at']), 'received_at' => now()])->save();
+        }
+
+        return response()->noContent();
+    }
+
+    private function id(string $id): string
+    {
+        return Str::isUuid($id) ? $id : throw Refused::because(Message::of('home.id'), 'id');
+    }
+
+    private function student(Request $request): Student
+    {
+        $student = $request->attributes->get('student');
+        abort_unless($student instanceof Student, 401);
+
+        return $student;
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Actions\PersonalLinks;
+use App\Models\CurrentSchool;
+use App\Models\LinkDevice;
+use Closure;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/** Lets in whoever carries the key of a personal link: they see one student's own, and nothing else of the school. */
+final class OpenPersonalLink
+{
+    public const COOKIE = 'gorvan_mine';
+
+    /** The header that only our own page sends: another site's form cannot. */
+    public const HEADER = 'X-Gorvan-Mine';
+
+    /** How often it is noted that a device is in use, seconds. */
+    private const NOTED = 3600;
+
+    public function __construct(private readonly PersonalLinks $links, private readonly CurrentSchool $current)
+    {
+    }
+
+    /** @param  Closure(Request): Response  $next */
+    public function handle(Request $request, Closure $next): Response
+    {
+        $key = $request->cookies->get(self::COOKIE);
+        $found = is_string($key) ? $this->links->device($key) : null;
+        abort_if(! $request->isMethodSafe() && ! $request->hasHeader(self::HEADER), 401);
+        if ($found === null) {
+            abort(401);
+        }
+        $this->current->enter($found->school);
+        try {
+            if ($found->device->last_at->diffInSeconds(now()) > self::NOTED) {
+                LinkDevice::whereKey($found->device->id)->update(['last_at' => now()]);
+            }
+            $request->attributes->set('student', $found->student);
+
+            return $next($request);
+        } finally {
+            $this->current->leave();
+        }
+    }
+}

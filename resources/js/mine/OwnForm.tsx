@@ -1,0 +1,27 @@
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import type { Mine } from '../api/client';
+import { LineOverTime } from '../pictures/LineOverTime';
+import { ReedRibbon } from '../pictures/ReedRibbon';
+
+/** How far the student is in a form: their own ribbon, and their line over time. */
+export function OwnForm({ own }: { own: Mine['weeks'][number]['forms'][number] }) {
+  const { t } = useTranslation();
+  const [chosen, setChosen] = useState<number | null>(null);
+  const last = own.line.at(-1);
+  const title = t('mine.own', { form: own.form.title });
+  return (
+    <section className="mt-6 border-t border-line pt-3">
+      <h2 className="text-xl">{title}</h2>
+      <p className="text-sm text-soft">{t('mine.ownHint')}</p>
+      <ReedRibbon form={own.form} cells={own.cells} chosen={chosen} onChoose={setChosen} label={title} />
+      {last === undefined ? null : (
+        <>
+          <h3 className="text-lg">{t('mine.line')}</h3>
+          <p>{t('mine.lineSays', { holding: last.holding })}</p>
+          <LineOverTime points={own.line} />
+        </>
+      )}
+    </section>
+  );
+}

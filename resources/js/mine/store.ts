@@ -1,0 +1,37 @@
+import Dexie, { type Table } from 'dexie';
+import type { Mine } from '../api/client';
+
+/** Something noted on this device that the server has not taken yet. */
+export interface Waiting {
+  id: string;
+  what: 'practice' | 'question' | 'takeBack';
+  body: Record<string, unknown>;
+  /** Why the server refused it; null while it only waits. */
+  refused: string | null;
+  made: number;
+}
+
+/** What was last shown, for a visit without a network. */
+export interface Kept {
+  key: 'mine';
+  at: string;
+  data: Mine;
+}
+
+/** A store of its own: nothing of a teacher's pages is in it, and nothing of it in theirs. */
+class MineStore extends Dexie {
+  waiting!: Table<Waiting, string>;
+  kept!: Table<Kept, string>;
+
+  constructor() {
+    super('gorvan-mine');
+    this.version(1).stores({ waiting: 'id, made', kept: 'key' });
+  }
+}
+
+export const store = new MineStore();
+
+/** Of another link, what this device has kept is somebody else's. */
+export async function forget(): Promise<void> {
+  await Promise.all([store.waiting.clear(), store.kept.clear()]);
+}

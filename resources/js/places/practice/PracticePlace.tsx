@@ -1,0 +1,228 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { type FormEvent, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useParams } from 'react-router';
+import { api, ask, type HomeWeek, type MadeLink, Problem, type StudentSheet } from '../../api/client';
+import { groupHomeQuery, groupPracticeQuery, groupsQuery, readAgain } from '../../api/queries';
+import { Button, Dialog, PrintButton, RefusalLine, TextField, Tick } from '../../kit/controls';
+import { day, number } from '../../kit/format';
+import { Asked, Empty, Heading, Page } from '../../kit/page';
+import { useMay } from '../../kit/useMay';
+import { useOnce } from '../../kit/useOnce';
+import { useProblem } from '../../kit/useProblem';
+import { NotFound } from '../NotFound';
+import { GroupTabs } from '../groups/GroupTabs';
+import { CameBack } from './CameBack';
+import { PassageOfSheet, useSheetWords, WeekFocus } from './HomeSheet';
+import { MadeLinks } from './MadeLinks';
+
+/** What everyone in a group takes home from the last class, and what came back. */
+export function PracticePlace() {
+  const { t } = useTranslation();
+  const { group = '' } = useParams();
+  const about = useQuery(groupsQuery);
+  const query = useQuery(groupPracticeQuery(group));
+  return (
+    <Asked query={about}>
+      {(all) => {
+        const own = all.find((one) => one.id === group);
+        if (own === undefined) return <NotFound />;
+        const isNone = query.error instanceof Problem && query.error.code === 'home.no_class';
+        return (
+          <Page
+            title={query.data ? t('practice.title', { date: day(query.data.next, 'weekday') }) : own.name}
+            kicker={query.data ? `${own.name} · ${t('practice.kicker', { on: day(query.data.on, 'weekday') })}` : undefined}
+            actions={query.data ? <PrintButton /> : undefined}
+          >
+            <GroupTabs group={group} term={own.termId} />
+            {isNone ? (
+              <Empty title={t('practice.empty')} hint={query.error?.message ?? ''} />
+            ) : (
+              <Asked query={query}>{(week) => <Week key={week.next} group={group} week={week} />}</Asked>
+            )}
+          </Page>
+        );
+      }}
+    </Asked>
+  );
+}
+
+function Week({ group, week }: { group: string; week: HomeWeek }) {
+  const { t } = useTranslation();
+  const may = useMay();
+  const home = useQuery(groupHomeQuery(group));
+  return (
+    <>
+      <div className="no-print mb-4 grid gap-x-10 gap-y-4 lg:grid-cols-2">
+        <div>
+          {may('plan') ? <Amount group={group} week={week} /> : null}
+          {may('plan') ? <Links group={group} week={week} /> : null}
+        </div>
+        <section>
+          <h2 className="text-xl">{t('practice.back.title')}</h2>
+          <Asked query={home}>{(notes) => <CameBack notes={notes} />}</Asked>
+        </section>
+      </div>
+      <Heading aside={t('practice.printHint')}>{t('practice.tab')}</Heading>
+      <div className="home-sheets grid gap-x-10 gap-y-6 lg:grid-cols-2">
+        {week.sheets.map((sheet) => (
+          <Sheet key={sheet.studentId} sheet={sheet} week={week} />
+        ))}
+      </div>
+    </>
+  );
+}
+
+/** One student's sheet: half a page on paper. */
+function Sheet({ sheet, week }: { sheet: StudentSheet; week: HomeWeek }) {
+  const { t } = useTranslation();
+  const words = useSheetWords();
+  return (
+    <article className="home-sheet border-t-2 border-ink pt-2" aria-label={sheet.name}>
+      <h3 className="text-lg">{sheet.name}</h3>
+      {sheet.passages.length === 0 ? (
+        <p className="text-soft">{t('practice.nothing')}</p>
+      ) : (
+        <>
+          <p className="text-soft">
+            {words.when(sheet.days, sheet.minutes)}. {t('practice.twice')}
+          </p>
+          {sheet.passages.map((passage) => (
+            <div key={`${passage.courseId}${String(passage.from)}`} className="mt-2">
+              <PassageOfSheet passage={passage} next={week.next} />
+            </div>
+          ))}
+        </>
+      )}
+      <WeekFocus focus={week.focus} />
+      <p className="mt-2 hidden text-xs print:block">{t('practice.care')}</p>
+    </article>
+  );
+}
+
+function Amount({ group, week }: { group: string; week: HomeWeek }) {
+  const { t } = useTranslation();
+  const [minutes, setMinutes] = useState(number(week.minutes));
+  const [days, setDays] = useState(String(week.days));
+  const [isTried, setTried] = useState(false);
+  const [refusal, setProblem] = useProblem();
+  const save = useMutation({
+    mutationFn: (body: { minutes: number; days: number }) =>
+      ask(api.PUT('/api/groups/{group}/practice', { params: { path: { group } }, body })),
+    onSuccess: async () => {
+      setProblem(null);
+      await readAgain('home');
+    },
+    onError: setProblem,
+  });
+  const send = useOnce(save);
+  const [a, b] = [Number(minutes.replace(',', '.')), Number(days)];
+  const isRight = a >= 1 && a <= 120 && Number.isInteger(b) && b >= 1 && b <= 14;
+  return (
+    <form
+      className="flex flex-wrap items-end gap-3"
+      onSubmit={(event: FormEvent) => {
+        event.preventDefault();
+        setTried(true);
+        if (isRight) send({ minutes: a, days: b });
+      }}
+    >
+      <div className="w-36">
+        <TextField
+          label={t('practice.minutes')}
+          inputMode="decimal"
+          value={minutes}
+          onChange={(event) => setMinutes(event.target.value)}
+        />
+      </div>
+      <div className="w-52">
+        <TextField
+          label={t('practice.days')}
+          inputMode="numeric"
+          value={days}
+          onChange={(event) => setDays(event.target.value)}
+        />
+      </div>
+      <Button type="submit" disabled={save.isPending}>
+        {t(save.isPending ? 'practice.choosing' : 'practice.choose')}
+      </Button>
+      <RefusalLine refusal={isTried && !isRight ? { message: t('practice.wrong') } : refusal} className="w-full" />
+    </form>
+  );
+}
+
+/** Makes links for those who are ticked; what was made is shown this once. */
+function Links({ group, week }: { group: string; week: HomeWeek }) {
+  const { t } = useTranslation();
+  const [isOpen, setOpen] = useState(false);
+  const [made, setMade] = useState<MadeLink[] | null>(null);
+  const [chosen, setChosen] = useState<string[]>(() => week.sheets.map((sheet) => sheet.studentId));
+  const [refusal, setProblem] = useProblem();
+  const make = useMutation({
+    mutationFn: (students: string[]) =>
+      ask(api.POST('/api/groups/{group}/links', { params: { path: { group } }, body: { students } })),
+    onSuccess: async (links) => {
+      setProblem(null);
+      setMade(links);
+      await readAgain('home');
+    },
+    onError: setProblem,
+  });
+  const send = useOnce(make);
+  return (
+    <div className="mt-4">
+      <Button
+        onClick={() => {
+          setMade(null);
+          setOpen(true);
+        }}
+      >
+        {t('practice.links.title')}
+      </Button>
+      <Dialog open={isOpen} onOpenChange={setOpen} title={t('practice.links.title')} wide>
+        <p className="mb-3">{t('practice.links.hint')}</p>
+        {made === null ? (
+          <>
+            <Tick
+              checked={chosen.length === week.sheets.length}
+              onTick={(is) => {
+                setChosen(is ? week.sheets.map((sheet) => sheet.studentId) : []);
+              }}
+            >
+              {t('practice.links.all')}
+            </Tick>
+            <div className="grid sm:grid-cols-3">
+              {week.sheets.map((sheet) => (
+                <Tick
+                  key={sheet.studentId}
+                  checked={chosen.includes(sheet.studentId)}
+                  onTick={(is) => {
+                    setChosen(is ? [...chosen, sheet.studentId] : chosen.filter((other) => other !== sheet.studentId));
+                  }}
+                >
+                  {sheet.name}
+                </Tick>
+              ))}
+            </div>
+            <p className="my-2 text-sm text-soft">{t('practice.links.confirm')}</p>
+            <RefusalLine refusal={refusal} />
+            <Button
+              look="primary"
+              disabled={chosen.length === 0 || make.isPending}
+              onClick={() => {
+                send(chosen);
+              }}
+            >
+              {t(make.isPending ? 'practice.links.making' : 'practice.links.make')}
+            </Button>
+          </>
+        ) : (
+          <>
+            <p className="mb-2 font-medium">{t('practice.links.made')}</p>
+            <MadeLinks links={made} />
+          </>
+        )}
+      </Dialog>
+    </div>
+  );
+}
