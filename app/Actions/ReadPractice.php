@@ -72,10 +72,11 @@ final class ReadPractice
         return $group->practice_days ?? PracticeRequest::DAYS;
     }
 
+    /** The last one that has begun: what tonight will be is not taken home yet. */
     private function lastMeeting(Group $group): ?Meeting
     {
         /** @var Meeting|null $last */
-        $last = Meeting::with('term')->where('on', '<=', $this->school->today())->where('state', '<>', 'cancelled')->whereIn('term_id', Term::where('group_id', $group->id)->select('id'))->orderByDesc('starts_at')->first();
+        $last = Meeting::with('term')->where('starts_at', '<=', now())->where('state', '<>', 'cancelled')->whereIn('term_id', Term::where('group_id', $group->id)->select('id'))->orderByDesc('starts_at')->first();
 
         return $last;
     }

@@ -15,6 +15,7 @@ import { SeasonLine } from '../../pictures/SeasonLine';
 import { Timeline } from '../../pictures/Timeline';
 import { fromPlan, toLog } from '../log/draft';
 import { CareHead } from '../care/CareHead';
+import { FromHome } from '../practice/FromHome';
 import { BeingPlanned } from '../terms/BeingPlanned';
 import { Attendance } from './Attendance';
 import { Marking } from './Marking';
@@ -99,6 +100,7 @@ function Class({ page, form, forms }: { page: MeetingPage; form: Form; forms: Re
           <Tabs.Content value="plan">
             <BeingPlanned term={term} />
             <Timeline meeting={meeting} />
+            <FromHome group={term.groupId} />
             <CareHead
               meeting={meeting.id}
               care={care}

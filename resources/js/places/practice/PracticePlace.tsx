@@ -63,7 +63,9 @@ function Week({ group, week }: { group: string; week: HomeWeek }) {
           <Asked query={home}>{(notes) => <CameBack notes={notes} />}</Asked>
         </section>
       </div>
-      <Heading aside={t('practice.printHint')}>{t('practice.tab')}</Heading>
+      <div className="no-print">
+        <Heading aside={t('practice.printHint')}>{t('practice.tab')}</Heading>
+      </div>
       <div className="home-sheets grid gap-x-10 gap-y-6 lg:grid-cols-2">
         {week.sheets.map((sheet) => (
           <Sheet key={sheet.studentId} sheet={sheet} week={week} />

@@ -16,6 +16,7 @@ import { ReedLegend } from '../../pictures/ReedLegend';
 import { ReedRibbon } from '../../pictures/ReedRibbon';
 import { useKeepingWords } from '../../pictures/useKeepingWords';
 import { Classes } from './Classes';
+import { StudentAtHome } from '../practice/StudentAtHome';
 import { Considerations } from './Considerations';
 import { History } from './History';
 import { KeepRecord, RecordState } from './KeepRecord';
@@ -88,6 +89,7 @@ function Shown({ data }: { data: StudentPage }) {
       {data.forms.map((one) => (
         <OverTime key={one.group} student={data.id} group={one.group} title={one.form.title} />
       ))}
+      <StudentAtHome student={data.id} />
       <Considerations student={data.id} />
       <Classes classes={data.classes} />
     </Page>

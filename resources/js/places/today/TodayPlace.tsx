@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import type { Form, Today, TonightPage } from '../../api/client';
 import { formQuery, todayQuery } from '../../api/queries';
 import { canKeepPages } from '../../api/worker';
+import { FromHome } from '../practice/FromHome';
 import { useKeepClasses } from '../../api/useKeepClasses';
 import { AsOf } from '../../kit/AsOf';
 import { ButtonLink } from '../../kit/controls';
@@ -143,6 +144,7 @@ function Tonight({ page }: { page: TonightPage }) {
       >
         <BeingPlanned term={term} />
         <Timeline meeting={meeting} />
+        <FromHome group={term.groupId} />
         <p className="my-3">
           {readiness}{' '}
           {notYet + look > 0 && meeting.lesson ? (

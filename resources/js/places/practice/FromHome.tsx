@@ -1,0 +1,25 @@
+import { useQuery } from '@tanstack/react-query';
+import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
+import { groupHomeQuery } from '../../api/queries';
+
+/** In one line, what came back from home since the last classes; nothing where nothing did. */
+export function FromHome({ group }: { group: string }) {
+  const { t } = useTranslation();
+  const notes = useQuery(groupHomeQuery(group)).data;
+  if (notes === undefined || notes.practices.length + notes.questions.length === 0) return null;
+  const people = new Set(notes.practices.map((one) => one.studentId)).size;
+  return (
+    <p className="no-print my-2">
+      {[
+        people > 0 ? t('practice.back.people', { count: people }) : null,
+        notes.questions.length > 0 ? t('practice.back.open', { count: notes.questions.length }) : null,
+      ]
+        .filter((part) => part !== null)
+        .join(' · ')}{' '}
+      <Link to={`/groups/${group}/practice`} className="inline-flex min-h-11 items-center text-pine underline underline-offset-4">
+        {t('practice.back.look')}
+      </Link>
+    </p>
+  );
+}
