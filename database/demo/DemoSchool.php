@@ -8,12 +8,16 @@ use App\Actions\ChoosePrinciples;
 use App\Actions\FillGroup;
 use App\Actions\FoundSchool;
 use App\Actions\KeepConsideration;
+use App\Actions\KeepLesson;
 use App\Actions\LayTerm;
 use App\Actions\LogClass;
 use App\Actions\NewCourse;
 use App\Actions\NewMark;
 use App\Actions\Noted;
+use App\Actions\NoteHomePractice;
+use App\Actions\PersonalLinks;
 use App\Actions\ReadForm;
+use App\Actions\ReadLessons;
 use App\Actions\RecordMarks;
 use App\Actions\SaveForm;
 use App\Actions\SavePrinciples;
@@ -26,6 +30,7 @@ use App\Models\PlacedForm;
 use App\Models\PrincipleSet;
 use App\Models\Role;
 use App\Models\Student;
+use App\Models\StudentQuestion;
 use App\Models\Term;
 use App\Models\User;
 use DateTimeImmutable;
@@ -33,7 +38,13 @@ use DateTimeZone;
 use Gorvan\Core\Care\BodySide;
 use Gorvan\Core\Care\Consideration;
 use Gorvan\Core\Care\StudentConsideration;
+use Gorvan\Core\Form\CommonError;
 use Gorvan\Core\Form\EntryKind;
+use Gorvan\Core\Lesson\Content\Drill;
+use Gorvan\Core\Lesson\Content\PartnerDrill;
+use Gorvan\Core\Lesson\Content\PartnerStep;
+use Gorvan\Core\Lesson\Content\TeachingKind;
+use Gorvan\Core\Lesson\Content\WrittenLesson;
 use Gorvan\Core\Principle\Bite;
 use Gorvan\Core\Principle\Bites;
 use Gorvan\Core\Principle\PrincipleFile;
@@ -86,6 +97,18 @@ final class DemoSchool
         'Tancred G.' => [['balance', null, 300, null, 'Near the wall, please.']],
     ];
 
+    /** Who noted practice at home, and on which day before tonight with how many minutes; from memory where true. */
+    private const AT_HOME = [
+        'Anwen T.' => [[6, 10, true], [4, 8, true], [2, 10, true]], 'Corisande V.' => [[5, 15, true]],
+        'Elowen M.' => [[6, 5, false], [3, 10, false]], 'Giselle A.' => [[1, 10, true]], 'Merrin D.' => [[4, 5, false]],
+    ];
+
+    /** What was asked from home; days before tonight, and the answer. */
+    private const ASKED = [
+        'Elowen M.' => [2, 'In “Part the reeds”, does the back foot turn before or after the hands open?', null],
+        'Anwen T.' => [5, 'Is it right that the second Heron begins with the weight still on the left?', 'Yes. Shift first, then look up.'],
+    ];
+
     private const MORNING = [
         'Quillon H.' => Profile::Steady, 'Rosamund E.' => Profile::Quick, 'Sorrel C.' => Profile::Steady,
         'Tancred G.' => Profile::NeedsCues, 'Undine Y.' => Profile::Steady, 'Viola Q.' => Profile::AwayForAMonth,
@@ -106,6 +129,10 @@ final class DemoSchool
         private readonly SavePrinciples $savePrinciples,
         private readonly ChoosePrinciples $choose,
         private readonly KeepConsideration $consider,
+        private readonly KeepLesson $keepLesson,
+        private readonly ReadLessons $lessons,
+        private readonly NoteHomePractice $note,
+        private readonly PersonalLinks $links,
     ) {
     }
 
@@ -128,6 +155,7 @@ final class DemoSchool
             $short = $this->form('nine-lamps.txt');
             $tell('the principles');
             $set = $this->principles($owner, $long);
+            $this->write($long);
             $tell('the evening group and its half term');
             $showing = new Showing($today->modify('+28 days')->format('Y-m-d'), $long->placed()->form->at(self::SHOWN)->id);
             $this->group('Evening long form', 'Boat Hall', [
@@ -172,7 +200,9 @@ final class DemoSchool
                     ['from' => $next->modify('+20 days')->format('Y-m-d'), 'to' => $next->modify('+22 days')->format('Y-m-d')],
                 ],
             ], $courses);
-            $this->hold($term, $profiles, array_map(static fn (NewCourse $course): PlacedForm => $course->form->placed(), $courses), $by, $next);
+            $scores = array_map(static fn (NewCourse $course): PlacedForm => $course->form->placed(), $courses);
+            $this->hold($term, $profiles, $scores, $by, $next);
+            $this->atHome($group, $scores[0], $next);
         });
     }
 
@@ -254,6 +284,44 @@ final class DemoSchool
         }
 
         return $marks;
+    }
+
+    /** What students noted and asked at home since the last class; those who did have a link. */
+    private function atHome(Group $group, PlacedForm $score, DateTimeImmutable $next): void
+    {
+        $practised = array_slice($score->ids, 0, 8);
+        foreach ($group->students()->orderBy('name')->get() as $student) {
+            foreach (self::AT_HOME[$student->name] ?? [] as [$days, $minutes, $fromMemory]) {
+                $at = $next->modify("-$days days")->setTime(20, 10);
+                $this->on($at, function () use ($student, $at, $minutes, $fromMemory, $practised): void {
+                    $this->links->openOf($student) ?? $this->links->make($student);
+                    ($this->note)($student, (string) Str::uuid(), $at->format('Y-m-d'), $at, $minutes, $fromMemory, $practised);
+                });
+            }
+            if (isset(self::ASKED[$student->name])) {
+                [$days, $text, $answer] = self::ASKED[$student->name];
+                $at = $next->modify("-$days days")->setTime(20, 20);
+                (new StudentQuestion)->forceFill(['id' => (string) Str::uuid(), 'student_id' => $student->id, 'text' => $text, 'at' => $at, 'received_at' => $at, 'answer' => $answer, 'answered_at' => $answer === null ? null : $at])->save();
+            }
+        }
+    }
+
+    /** Words for some lessons of the long form: one with what leads up to it, one with a partner. */
+    private function write(Form $form): void
+    {
+        $placed = $form->placed();
+        $lessons = ($this->lessons)($form, $placed, null);
+        $one = $lessons[1]->entries;
+        ($this->keepLesson)($form, null, new WrittenLesson(
+            (string) Str::uuid(), $one, note: 'Bring the long sticks: they show where the hips go.', bite: 'The second side is not the first one turned round: the net is heavy already.',
+            checks: ['the empty foot can be lifted without a sway'], errors: [new CommonError('the arms arrive before the waist', 'the waist leads, the arms are carried')],
+            drills: [new Drill('shift', 'Shift and empty, six each side', $one[0]), new Drill('step', 'Step as if on glass', $one[count($one) - 1], ['shift'])],
+        ), 0);
+        $pair = $lessons[2]->entries;
+        ($this->keepLesson)($form, null, new WrittenLesson(
+            (string) Str::uuid(), $pair, TeachingKind::Partner, 'Hands that stick', note: 'After the form, not instead of it.',
+            partner: new PartnerDrill($pair[0], 'wrist on wrist', [new PartnerStep('touch', 'the weight of a hand'), new PartnerStep('push', 'a slow push, answered by the waist'), new PartnerStep('free', 'a push from any side')], 4.0, PartnerDrill::usuallyNotFor()),
+        ), 0);
     }
 
     private function considerations(Student $student, DateTimeImmutable $today): void

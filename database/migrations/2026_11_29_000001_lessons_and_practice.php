@@ -58,20 +58,6 @@ return new class extends Migration
             $table->index(['school_id', 'link_id']);
             $table->unique(['school_id', 'key']);
         });
-        $this->rows('home_practices', static function (Blueprint $table): void {
-            $table->uuid('student_id');
-            $table->date('on')->comment('the day it counts for');
-            $table->timestampTz('at', 6)->comment('when it was noted, by the device');
-            $table->timestampTz('received_at', 6)->useCurrent();
-            $table->smallInteger('minutes')->nullable();
-            $table->boolean('from_memory')->nullable()->comment('false with the sheet, null not said');
-            $table->integer('clock_ahead')->nullable();
-            $table->timestampTz('withdrawn_at', 6)->nullable()->comment('taken back by the student');
-            $table->foreign(['school_id', 'student_id'])->references(['school_id', 'id'])->on('students')->cascadeOnDelete();
-            $table->index(['school_id', 'student_id', 'on']);
-        });
-        DB::statement("alter table home_practices add column entries uuid[] not null default '{}'");
-        DB::statement("comment on column home_practices.entries is 'rows of the entries that were practised'");
         $this->rows('student_questions', static function (Blueprint $table): void {
             $table->uuid('student_id');
             $table->text('text');

@@ -53,6 +53,23 @@ const screens: Record<string, (page: Page) => Promise<void>> = {
     await formPage(page, 'Cue cards');
     await expect(page.getByText('Let the wrists float up')).toBeVisible();
   },
+  'the workbench': async (page) => {
+    await formPage(page, 'Workbench');
+    await expect(page.getByRole('row', { name: /^Lessons/ })).toBeVisible();
+  },
+  'a lesson': async (page) => {
+    await page.goto('/forms');
+    await page.getByRole('link', { name: /Marsh Lantern/ }).click();
+    await page.getByRole('link', { name: 'Lesson 2', exact: true }).click();
+    await page.getByRole('button', { name: 'Write into it' }).click();
+    await expect(page.getByRole('button', { name: 'Keep what I wrote' })).toBeVisible();
+  },
+  'practice at home': async (page) => {
+    await page.goto('/groups');
+    await page.getByRole('link', { name: /Evening long form/ }).click();
+    await page.getByRole('link', { name: 'Practice', exact: true }).click();
+    await expect(page.getByRole('article', { name: 'Orla F.' })).toBeVisible();
+  },
   versions: async (page) => {
     await formPage(page, 'Versions');
     await expect(page.getByText('as it is now')).toBeVisible();

@@ -304,3 +304,31 @@ test('a focus file that cannot be is one line that names its place, and exit 2',
     [['per_meeting' => 4], '$.per_meeting: must be between 1 and 3'],
     [['students' => 0], '$.students'],
 ]);
+
+test('gorvan:practice prints the days, the passages and what they are worth; a problem that cannot be is one line and exit 2', function () {
+    $entry = fn (string $id, ?array $state) => ['id' => $id, 'state' => $state, 'seconds' => 60];
+    $problem = ['on' => '2026-11-25', 'next' => '2026-12-02', 'minutes' => 6, 'days' => 3, 'entries' => [
+        $entry('a', ['stability' => 3, 'difficulty' => 6, 'last' => '2026-11-25']), $entry('b', null), $entry('c', ['stability' => 30, 'difficulty' => 6, 'last' => '2026-11-25']),
+    ]];
+    [$exit, $out, $err] = artisan(['gorvan:practice', 'given.txt', '--json'], json_encode([...$problem, 'mood' => 1]));
+    $told = json_decode($out, true);
+    expect($exit)->toBe(0)->and($err)->toContain('mood')->and(array_keys($told))->toBe(['days', 'passages', 'value'])
+        ->and($told['days'])->toBe(['2026-11-26', '2026-11-28', '2026-11-30'])
+        ->and(array_map(fn ($one) => [$one['from'], $one['to'], $one['minutes']], $told['passages']))->toBe([[1, 1, 2.5], [3, 3, 2.5]])
+        ->and($told['value'])->toEqualWithDelta(array_sum(array_column($told['passages'], 'value')), 1e-12);
+    [$exit, $out, $err] = artisan(['gorvan:practice', 'given.txt', '--json'], json_encode([...$problem, 'next' => '2026-11-20']));
+    expect([$exit, $out])->toBe([2, ''])->and($err)->toContain('$.next')->and(substr_count($err, "\n"))->toBe(1);
+});
+
+test('gorvan:lessons lists the lessons of a form as an approach gives them, or writes them as a file', function () {
+    $list = "# Set\n".implode("\n", array_map(fn (int $n): string => "$n. Movement $n", range(1, 12)));
+    [$exit, $out] = artisan(['gorvan:lessons', 'given.txt', '--approach=outline', '--json'], $list);
+    $told = json_decode($out, true);
+    expect($exit)->toBe(0)->and($told['format'])->toBe('gorvan.lessons/1')
+        ->and(array_column($told['lessons'], 'kind'))->toBe(['new', 'new', 'new', 'new', 'detail', 'detail', 'detail', 'detail'])
+        ->and($told['lessons'][1]['recap'])->not->toBe([]);
+    [$exit, $table] = artisan(['gorvan:lessons', 'given.txt'], $list);
+    expect($exit)->toBe(0)->and($table)->toContain('run through');
+    [$exit, $out, $err] = artisan(['gorvan:lessons', 'given.txt', '--approach=magic'], $list);
+    expect([$exit, $out])->toBe([2, ''])->and($err)->toContain('--approach: must be outline, piece or sides');
+});

@@ -38,7 +38,7 @@ test('terms are laid again when a change weighs on them, and left alone when it 
 test('a change of the cut says what it moved in running terms, and a course keeps its cut until then', function () {
     $lessons = fn () => ($this->in)(fn () => Course::first()->lessons());
     $was = $lessons();
-    $this->putJson("$this->uri/cutting", ['lessons' => 8])->assertOk()->assertJsonPath('moved', []); // the size for no group
+    $this->putJson("$this->uri/cutting", ['count' => 8])->assertOk()->assertJsonPath('moved', []); // the size for no group
     expect($lessons())->toBe($was);
     $moved = $this->putJson("$this->uri/joins", ['joins' => [['after' => 1, 'pin' => 'always'], ['after' => 2, 'pin' => 'always']]])->assertOk()->json('moved');
     $said = Words::of(Message::read(JsonNode::parse(json_encode($moved[0]))));
@@ -94,7 +94,7 @@ test('every meeting can be opened whatever is taken out of the form', function (
 });
 
 test('a change the lessons cannot be cut after is refused, and nothing of it is kept', function () {
-    $this->putJson("$this->uri/cutting", ['lessons' => 8])->assertOk();
+    $this->putJson("$this->uri/cutting", ['count' => 8])->assertOk();
     $this->postJson("$this->uri/edits", ['base' => 1, 'edits' => [['op' => 'remove', 'ids' => ['e08']]]])->assertUnprocessable();
     $this->getJson("$this->uri/score")->assertJsonPath('version', 1)->assertJsonCount(8, 'rows');
 });

@@ -19,7 +19,7 @@ use Gorvan\Core\Term\KnownEntry;
  *
  * @param  list<array{value: float, quarters: int}|null>  $entries
  */
-function bestOfAll(array $entries, int $budget): float
+function mostOfAnySheet(array $entries, int $budget): float
 {
     $best = 0.0;
     $count = count($entries);
@@ -71,7 +71,7 @@ test('200 random sheets are worth what full enumeration finds to be most, and no
 
             return ['value' => $item->weight * ($model->recall($next - $last, $state->stability) - $model->recall($next - $item->known->last, $item->known->state->stability)), 'quarters' => (int) ceil(round(2 * $item->seconds / 15, 9))];
         }, $items);
-        $best = $plan->days === [] ? 0.0 : bestOfAll($alone, (int) floor(round($minutes * 4, 9)));
+        $best = $plan->days === [] ? 0.0 : mostOfAnySheet($alone, (int) floor(round($minutes * 4, 9)));
         expect($plan->value())->toEqualWithDelta($best, 1e-9, "case $case")
             ->and($plan->minutes())->toBeLessThanOrEqual($minutes + 1e-9)
             ->and(count($plan->passages))->toBeLessThanOrEqual(3);

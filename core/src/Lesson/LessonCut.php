@@ -38,7 +38,7 @@ final readonly class LessonCut
     {
         $cost = 0.0;
         foreach ($lessons as $at => $lesson) {
-            $cost += ($target > 0.0 ? (($lesson->load - $target) / $target) ** 2 : 0.0) + ($at < count($lessons) - 1 ? $lambda * (1.0 - $joins[$lesson->to - 1]->rest) : 0.0);
+            $cost += ($target > 0.0 ? (($lesson->load - $target) / $target) ** 2 : 0.0) + ($at < count($lessons) - 1 ? $lambda * (1.0 - ($joins[$lesson->to - 1]->rest ?? 1.0)) : 0.0);
         }
 
         return new self($target, $lambda, $cost, $loads, $joins, $lessons, $passage);
@@ -59,7 +59,7 @@ final readonly class LessonCut
     /** How many lessons end where it is not good to stop. */
     public function poorStops(): int
     {
-        return count(array_filter(array_slice($this->lessons, 0, -1), fn (Lesson $lesson): bool => ! $this->joins[$lesson->to - 1]->isGood()));
+        return count(array_filter(array_slice($this->lessons, 0, -1), fn (Lesson $lesson): bool => ! (($this->joins[$lesson->to - 1] ?? null)?->isGood() ?? true)));
     }
 
     /** Of the passage that was cut. */

@@ -1,0 +1,164 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+import { longList, open, test } from './teacher';
+
+/** Pages of a PDF. */
+const pagesOf = (pdf: Buffer): number => pdf.toString('latin1').match(/\/Type\s*\/Page\b/g)?.length ?? 0;
+
+const axe = async (page: Page) => {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.html).join(' ')}`)).toEqual([]);
+};
+
+/** A notch is taken up, carried by the keyboard and put down; returns what it was said to cost on the way. */
+async function carry(page: Page, nth: number, steps: number): Promise<string> {
+  const notch = page.getByRole('slider', { name: /^Lesson cut/ }).nth(nth);
+  const at = Number(await notch.getAttribute('data-notch'));
+  await notch.focus();
+  for (let step = 0; step < steps; step++) await notch.press('ArrowRight');
+  const price = page.getByTestId('price');
+  await expect(price).toContainText(/costs (nothing|\d)/);
+  const says = (await price.textContent()) ?? '';
+  await notch.press('Enter');
+  await expect(page.locator(`[data-notch="${String(at + steps)}"]`)).toHaveCount(1);
+  return says;
+}
+
+test('a teacher moves two cuts and reads their prices, opens a mirrored lesson, writes into it and prints its sheet', async ({
+  page,
+}) => {
+  await open(page);
+  await page.goto('/forms/new');
+  await page.getByLabel('The list, a line a movement').fill(longList());
+  await page.getByRole('button', { name: 'Read it' }).click();
+  await page.getByRole('button', { name: 'Save the form' }).click();
+  await page.getByRole('link', { name: 'Workbench', exact: true }).click();
+  await expect(page.getByRole('row', { name: /^Lessons/ })).toBeVisible();
+  const first = await carry(page, 2, 1);
+  const second = await carry(page, 8, 1);
+  for (const says of [first, second]) expect(says).toMatch(/^A cut after .+ costs (nothing|\d+(\.\d+)?)/);
+  await expect(page.getByText(/^always cut after/)).toHaveCount(2);
+  await axe(page);
+  // A size is tried as it is typed, and is not kept by looking at it.
+  await page.getByRole('radio', { name: 'Number' }).click();
+  await page.getByLabel('Number of lessons').fill('30');
+  await expect(
+    page
+      .getByRole('row', { name: /^Lessons/ })
+      .getByRole('cell')
+      .nth(1),
+  ).toHaveText('30');
+  await page.reload();
+  await expect(
+    page
+      .getByRole('row', { name: /^Lessons/ })
+      .getByRole('cell')
+      .nth(1),
+  ).not.toHaveText('30');
+  await page.getByRole('button', { name: 'Best again' }).click();
+  await expect(page.getByText(/^always cut after/)).toHaveCount(0);
+
+  // The lesson whose entry mirrors another says how it differs.
+  await page.getByRole('link', { name: 'Lessons', exact: true }).click();
+  await page.getByRole('link', { name: 'Lesson 2', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Lesson 2' })).toBeVisible();
+  await expect(page.getByText(/on the other side|is new in itself|as \d+\./).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Write into it' }).click();
+  await page.getByLabel('Note', { exact: true }).fill('Bring the long sticks.');
+  await page.getByRole('button', { name: 'Keep what I wrote' }).dblclick();
+  await expect(page.getByText('Kept. The form itself is as it was.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('Bring the long sticks.')).toBeVisible();
+  await axe(page);
+  expect(pagesOf(await page.pdf({ format: 'A4' }))).toBe(1);
+});
+
+test('the second lesson of the demo names what differs about the other side', async ({ page }) => {
+  await open(page);
+  await page.goto('/forms');
+  await page.getByRole('link', { name: /Marsh Lantern/ }).click();
+  await page.getByRole('link', { name: 'Lesson 1', exact: true }).click();
+  await expect(page.getByText(/3\. Heron looks up: as 2\. Heron looks up on the other side/)).toBeVisible();
+  await page.getByRole('link', { name: /Later lesson/ }).click();
+  await page.getByRole('link', { name: /Later lesson/ }).click();
+  await expect(page.getByText('Hands up, tap out: stop at once.')).toBeVisible();
+});
+
+test('a group is sent its practice; a student opens the link on a phone, breathes, notes it offline and asks; the teacher sees it', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  await open(page);
+  await page.getByRole('region', { name: 'Evening long form' }).getByRole('link', { name: 'What came back' }).click();
+  await expect(page.getByRole('article', { name: 'Orla F.' })).toBeVisible();
+  await axe(page);
+  expect(pagesOf(await page.pdf({ format: 'A4' }))).toBe(8); // sixteen students, two to a page
+  await page.getByRole('button', { name: 'Links for their phones' }).click();
+  await page.getByRole('checkbox', { name: 'Everyone' }).uncheck();
+  await page.getByRole('checkbox', { name: 'Orla F.' }).check();
+  await page.getByRole('button', { name: 'Make links' }).dblclick();
+  const address = (await page.getByTestId('links').locator('code').textContent()) ?? '';
+  await expect(page.getByTestId('links').getByRole('listitem')).toHaveCount(1);
+  await page.keyboard.press('Escape');
+
+  const phone = await browser.newContext({
+    baseURL: baseURL ?? '',
+    viewport: { width: 390, height: 844 },
+    serviceWorkers: 'allow',
+  });
+  const own = await phone.newPage();
+  await own.goto(address.replace(/^https?:\/\/[^/]+/, ''));
+  await expect(own.getByRole('heading', { level: 1, name: 'Practice, Orla F.' })).toBeVisible();
+  expect(new URL(own.url()).hash).toBe('');
+  await expect(own.getByText('Anwen T.')).toHaveCount(0);
+  await own.getByRole('button', { name: 'Breathe it through' }).first().click();
+  await own.getByRole('button', { name: 'Start' }).click();
+  await expect(own.getByTestId('breath')).toBeVisible();
+  await axe(own);
+  expect(await own.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+
+  // The page is kept by a worker of its own, so that it opens at home without a network.
+  await own.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+  });
+  await own.reload();
+  await expect(own.getByRole('heading', { level: 1, name: 'Practice, Orla F.' })).toBeVisible();
+  await phone.setOffline(true);
+  await own.reload();
+  await expect(own.getByText(/Without a network/)).toBeVisible();
+  await own.getByLabel('Minutes', { exact: true }).fill('8');
+  await own.getByRole('button', { name: 'Note it' }).dblclick();
+  await expect(own.getByText('Noted on this device. It is sent when there is a network.')).toBeVisible();
+  await own.getByLabel('Your question').fill('Which foot turns first?');
+  await own.getByRole('button', { name: 'Ask it' }).click();
+  await expect(own.getByText('2 notes wait to be sent.')).toBeVisible();
+  await own.reload(); // nothing of it is lost by a reload in the middle
+  await expect(own.getByText('2 notes wait to be sent.')).toBeVisible();
+  await phone.setOffline(false);
+  await expect(own.getByText(/notes? waits? to be sent/)).toHaveCount(0);
+  await expect(own.getByText('Which foot turns first?')).toBeVisible();
+
+  // It stands on tonight and on the student's page, and is answered.
+  await page.getByRole('link', { name: 'Today' }).click();
+  await expect(page.getByText(/students noted practice at home · \d+ questions wait for an answer/)).toBeVisible();
+  await page.getByRole('region', { name: 'Evening long form' }).getByRole('link', { name: 'What came back' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Orla F.' })).toContainText('8 minutes · from memory');
+  await page.getByLabel('Answer to Orla F.').fill('The front one.');
+  await page.getByRole('button', { name: 'Answer it' }).last().click();
+  await expect(page.getByText('Answered: Orla F. sees it on their page.')).toBeVisible();
+  await own.reload();
+  await expect(own.getByText('Your teacher: The front one.')).toBeVisible();
+  await page.getByRole('listitem').filter({ hasText: 'Orla F.' }).getByRole('link', { name: 'Orla F.' }).click();
+  const home = page.getByRole('region', { name: 'At home' });
+  await expect(home.getByText(/It was opened on 1 device\./)).toBeVisible();
+
+  // What is noted can be taken back, and a link that is ended opens nothing.
+  await own.getByRole('button', { name: 'Take back' }).first().click();
+  await expect(own.getByText('Nothing yet.')).toBeVisible();
+  await home.getByRole('button', { name: 'End the link' }).click();
+  await expect(home.getByText('No link opens their page now.')).toBeVisible();
+  await own.reload();
+  await expect(own.getByRole('heading', { name: 'Open the link that your teacher gave you' })).toBeVisible();
+  await phone.close();
+});
