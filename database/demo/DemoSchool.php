@@ -290,7 +290,9 @@ final class DemoSchool
     private function atHome(Group $group, PlacedForm $score, DateTimeImmutable $next): void
     {
         $practised = array_slice($score->ids, 0, 8);
-        foreach ($group->students()->orderBy('name')->get() as $student) {
+        /** @var \Illuminate\Database\Eloquent\Collection<int, Student> $students */
+        $students = $group->students()->orderBy('name')->get();
+        foreach ($students as $student) {
             foreach (self::AT_HOME[$student->name] ?? [] as [$days, $minutes, $fromMemory]) {
                 $at = $next->modify("-$days days")->setTime(20, 10);
                 $this->on($at, function () use ($student, $at, $minutes, $fromMemory, $practised): void {

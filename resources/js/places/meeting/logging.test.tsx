@@ -20,7 +20,10 @@ vi.mock('../../api/client', async (original) => ({
   ...(await original<typeof import('../../api/client')>()),
   api: {
     GET: (url: string) =>
-      Promise.resolve({ data: url.endsWith('{meeting}') ? shown : form(), response: new Response(null, { status: 200 }) }),
+      Promise.resolve({
+        data: url.endsWith('{meeting}') ? shown : url.endsWith('/home') ? { practices: [], questions: [] } : form(),
+        response: new Response(null, { status: 200 }),
+      }),
   },
 }));
 

@@ -1,5 +1,6 @@
 import { cleanup, render, renderHook, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { MemoryRouter } from 'react-router';
 import { afterEach, beforeAll, describe, expect, test } from 'vitest';
 import { entry, form, meeting, noWarmUps, review } from '../../../../tests/pages/sample';
 import type { Meeting } from '../../api/client';
@@ -57,7 +58,11 @@ const rounds = [
 ];
 const cut = () => form({ lessons: form().lessons.map((lesson) => ({ ...lesson, rounds })) });
 const whyOf = async (box: string, shown: Meeting) => {
-  render(<PlanList warmUps={noWarmUps} meeting={shown} form={cut()} />);
+  render(
+    <MemoryRouter>
+      <PlanList warmUps={noWarmUps} meeting={shown} form={cut()} />
+    </MemoryRouter>,
+  );
   await userEvent.click(screen.getByRole('button', { name: new RegExp(`^Why: .*${box}`, 'i') }));
   return (await screen.findByRole('dialog')).textContent;
 };

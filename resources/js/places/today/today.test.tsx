@@ -14,7 +14,8 @@ vi.mock('../../api/client', async (original) => ({
   api: {
     GET: (url: string, options?: { params?: { query?: unknown } }) => {
       asked.push({ url, query: options?.params?.query });
-      return Promise.resolve({ data: url.endsWith('/today') ? today : form(), response: new Response(null, { status: 200 }) });
+      const data = url.endsWith('/today') ? today : url.endsWith('/home') ? { practices: [], questions: [] } : form();
+      return Promise.resolve({ data, response: new Response(null, { status: 200 }) });
     },
   },
 }));
