@@ -21,8 +21,6 @@ use App\Models\Term;
 use App\Models\User;
 use Gorvan\Core\Principle\PrincipleFile;
 use Gorvan\Core\Term\Approach;
-use GuzzleHttp\Client;
-use GuzzleHttp\Cookie\CookieJar;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -36,24 +34,8 @@ const GROUPS = 20;
 const MEMBERS = 25;
 const TERMS_A_GROUP = 20;
 const ROUNDS = 100;
-const PASSWORD = 'a bench of its own';
 
-/** Seconds that some work takes. */
-function took(callable $work): float
-{
-    $start = hrtime(true);
-    $work();
-
-    return (hrtime(true) - $start) / 1e9;
-}
-
-/** @param  list<float>  $values */
-function at(float $share, array $values): float
-{
-    sort($values);
-
-    return $values[(int) min(count($values) - 1, floor($share * count($values)))];
-}
+require __DIR__.'/asking.php';
 
 /** The school without a record: forms, groups, a term of each running, and the terms of ten years before it. */
 function school(): User
@@ -136,32 +118,6 @@ function settle(array $tables): void
 {
     foreach ($tables as $table) {
         DB::statement("vacuum (analyze) $table");
-    }
-}
-
-/** Someone signed in, as a browser is. */
-final class Browser
-{
-    private Client $client;
-
-    public function __construct(string $address)
-    {
-        $jar = new CookieJar;
-        $this->client = new Client(['base_uri' => $address, 'cookies' => $jar, 'http_errors' => false, 'headers' => ['Accept' => 'application/json', 'Referer' => $address]]);
-        $this->client->get('/sanctum/csrf-cookie');
-        $this->ask('POST', '/api/session', ['email' => 'bench@bench.example', 'password' => PASSWORD]);
-    }
-
-    public function ask(string $method, string $url, ?array $body = null): string
-    {
-        $token = $this->client->getConfig('cookies')->getCookieByName('XSRF-TOKEN')?->getValue() ?? '';
-        $answer = $this->client->request($method, $url, ['headers' => ['X-XSRF-TOKEN' => urldecode($token)], ...($body === null ? [] : ['json' => $body])]);
-        $text = (string) $answer->getBody();
-        if ($answer->getStatusCode() >= 300) {
-            throw new RuntimeException("$method $url answered {$answer->getStatusCode()}: ".substr($text, 0, 300));
-        }
-
-        return $text;
     }
 }
 
@@ -262,7 +218,7 @@ echo "x = the 95th percentile beside that of GET /api/session in the same run\n"
 $empty = app(CurrentSchool::class)->during($owner->school, static fn (): string => Term::where('title', 'Empty')->firstOrFail()->id);
 printf("deleting an empty term: %.0f ms\n", 1000 * took(static fn () => $browser->ask('DELETE', "/api/terms/$empty")));
 $form = app(CurrentSchool::class)->during($owner->school, static fn (): string => Group::where('name', 'Group 1')->firstOrFail()->form_id);
-printf("changing the cut of a form that 400 terms use: %.0f ms\n", 1000 * took(static fn () => $browser->ask('PUT', "/api/forms/$form/cutting", ['target' => 5.0])));
+printf("changing the cut of a form that 400 terms use: %.0f ms\n", 1000 * took(static fn () => $browser->ask('PUT', "/api/forms/$form/cutting", ['load' => 5.0])));
 printf("barring a cut of it: %.0f ms\n", 1000 * took(static fn () => $browser->ask('PUT', "/api/forms/$form/joins", ['joins' => [['after' => 3, 'pin' => 'never']]])));
 
 printf("a million withdrawals, made in %.0f s\n", took(static function () use ($owner): void {

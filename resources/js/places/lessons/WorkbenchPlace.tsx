@@ -170,7 +170,7 @@ function Bench({ form, saved, course }: { form: Form; saved: Workbench; course: 
             </Button>
           </div>
           <div>
-            <h3 className="text-lg">{t('lessons.handTitle')}</h3>
+            <h2 className="text-lg">{t('lessons.handTitle')}</h2>
             {pins.length === 0 ? (
               <p className="text-soft">{t('lessons.handNone')}</p>
             ) : (
