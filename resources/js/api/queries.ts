@@ -238,12 +238,15 @@ export const groupHomeQuery = (group: string) =>
   queryOptions({
     queryKey: ['groupHome', group],
     queryFn: () => ask(api.GET('/api/groups/{group}/home', { params: { path: { group } } })),
+    // It comes from elsewhere at any time: it is asked for anew whenever it is looked at.
+    staleTime: 0,
   });
 /** A student at home: link, practice, questions. */
 export const studentHomeQuery = (student: string) =>
   queryOptions({
     queryKey: ['studentHome', student],
     queryFn: () => ask(api.GET('/api/students/{student}/home', { params: { path: { student } } })),
+    staleTime: 0,
   });
 
 /** What is out of date once one of these was made, changed or taken away. */
