@@ -18,7 +18,7 @@ export function OwnForm({ own }: { own: Mine['weeks'][number]['forms'][number] }
       {last === undefined ? null : (
         <>
           <h3 className="text-lg">{t('mine.line')}</h3>
-          <p>{t('mine.lineSays', { holding: last.holding })}</p>
+          <p>{t('mine.lineSays', { count: last.holding })}</p>
           <LineOverTime points={own.line} />
         </>
       )}

@@ -110,6 +110,7 @@ final readonly class BiteDifference
                 'one_leg' => Message::of($is->oneLeg === true ? 'bite.one_leg' : 'bite.not_one_leg'),
                 'side', 'start_side' => Message::of("bite.$name", is: Message::of("side.$now"), was: Message::of("side.$was")),
                 'first_step', 'footfall' => Message::of("bite.$name", is: Message::of("foot.$now"), was: Message::of("foot.$was")),
+                'breaths', 'steps' => Message::of("bite.$name", count: $now == 1 ? 1 : 2, is: $now, was: $was),
                 default => Message::of("bite.$name", is: $now, was: $was),
             };
         }
@@ -127,7 +128,7 @@ final readonly class BiteDifference
         if ($expected === [] || $is === []) {
             return [];
         }
-        $said = count($expected) === count($is) ? [] : [Message::of('bite.phases', is: count($is), was: count($expected))];
+        $said = count($expected) === count($is) ? [] : [Message::of('bite.phases', count: count($is), is: count($is), was: count($expected))];
         foreach (array_slice($is, 0, count($expected)) as $at => $phase) {
             $was = $expected[$at];
             $parts = [

@@ -44,6 +44,11 @@ test('an entry on the other side is compared field by field with the first one r
         ]));
 });
 
+test('differences are read aloud: one step is one step, and where nothing turns or travels it says so', function () {
+    $form = Sample::form([['side' => 'left', 'steps' => 2, 'turn' => 90, 'travel' => [1, 0]], ['mirrors' => 'a', 'side' => 'right', 'steps' => 1, 'turn' => 0, 'travel' => [0, 0]]]);
+    expect(Said::all(BiteDifference::of($form, 2)->differs ?? []))->toBe("it has 1 step, not 2\nthe turn is none, not 90° to the left\nit goes on the spot, not 1 step forward");
+});
+
 test('what only one of the two says is no difference, and an exact mirror has none', function () {
     $form = Sample::form([
         ['side' => 'left', 'turn' => -90, 'stance' => 'empty', 'cues' => ['turn {L}']],

@@ -358,7 +358,10 @@ function Drills({ drills, entries, own, onDrills }: DrillsProps) {
   return (
     <Group title={t('lessons.edit.drills')}>
       {drills.map((drill, at) => (
-        <div key={drill.id} className="grid items-end gap-2 md:grid-cols-[1fr_1fr_1fr_1fr_auto]">
+        <div
+          key={drill.id}
+          className="grid items-end gap-2 md:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_minmax(0,1fr)_minmax(0,1fr)_auto]"
+        >
           <TextField
             label={t('lessons.edit.drillTitle')}
             maxLength={300}

@@ -10,7 +10,7 @@ import { Asked, Page } from '../../kit/page';
 import { useMay } from '../../kit/useMay';
 import { usePassageWords } from '../meeting/PlanList';
 import { ChangedSince } from './ChangedSince';
-import type { WrittenLesson } from './lesson';
+import { wholeMinutes, type WrittenLesson } from './lesson';
 import { LessonEditor } from './LessonEditor';
 import { LessonSheet } from './LessonSheet';
 import { UseAgain } from './UseAgain';
@@ -29,6 +29,9 @@ export function LessonPlace() {
     </Asked>
   );
 }
+
+/** A unit of new work takes so many minutes where no group has shown its own pace. */
+const USUAL_MINUTES = 8;
 
 interface Props {
   form: Form;
@@ -49,7 +52,7 @@ function Lesson({ form, page, course, which }: Props) {
     written.title ?? (page.number === null ? t('lessons.page.writtenTitle') : t('lessons.page.title', { number: page.number }));
   const to = (next: number) => `/forms/${form.id}/lessons/${String(next)}${course === null ? '' : `?course=${course}`}`;
   const lesson = form.lessons.find((one) => one.number === page.number);
-  const minutes = lesson?.rounds.find((round) => round.kind === 'new')?.minutes ?? Math.ceil((page.load ?? 0) * 8);
+  const minutes = lesson?.rounds.find((round) => round.kind === 'new')?.minutes ?? wholeMinutes((page.load ?? 0) * USUAL_MINUTES);
   return (
     <Page
       title={title}

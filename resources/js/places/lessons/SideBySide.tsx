@@ -3,6 +3,7 @@ import type { Cut, Form, Workbench } from '../../api/client';
 import { number } from '../../kit/format';
 import { Why } from '../../kit/Why';
 import { usePassageWords } from '../meeting/PlanList';
+import { wholeMinutes } from './lesson';
 
 const CUTS = ['kept', 'tried', 'free'] as const;
 
@@ -22,7 +23,7 @@ export function SideBySide({ form, bench, minutes }: Props) {
     [t('lessons.lessons'), (cut) => String(cut.lessons.length)],
     [
       t('lessons.range'),
-      (cut) => t('lessons.rangeMinutes', { from: number(minutes(cut.lightest), 0), to: number(minutes(cut.heaviest), 0) }),
+      (cut) => t('lessons.rangeMinutes', { from: wholeMinutes(minutes(cut.lightest)), to: wholeMinutes(minutes(cut.heaviest)) }),
     ],
     [t('lessons.stops'), (cut) => (cut.poorStops === 0 ? t('lessons.stopsNone') : String(cut.poorStops))],
     [t('lessons.objective'), (cut) => number(cut.objective, 3)],
@@ -81,7 +82,9 @@ export function SideBySide({ form, bench, minutes }: Props) {
                     ) : (
                       <>
                         <span className={isOther ? 'border-b-2 border-straw font-medium' : ''}>{words.numbers(lesson)}</span>{' '}
-                        <span className="text-sm text-soft">{number(minutes(lesson.load), 0)} min</span>
+                        <span className="text-sm text-soft">
+                          {t('practice.min', { minutes: wholeMinutes(minutes(lesson.load)) })}
+                        </span>
                       </>
                     )}
                   </td>

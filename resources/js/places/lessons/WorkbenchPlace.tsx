@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useParams, useSearchParams } from 'react-router';
 import type { Cut, Form, Workbench } from '../../api/client';
-import { formQuery, pricesQuery, type TriedSize, workbenchQuery } from '../../api/queries';
+import { formCoursesQuery, formQuery, pricesQuery, type TriedSize, workbenchQuery } from '../../api/queries';
 import { Button, RefusalLine, TextField } from '../../kit/controls';
 import { number } from '../../kit/format';
 import { Asked, Heading, Trouble } from '../../kit/page';
@@ -14,6 +14,7 @@ import { Why } from '../../kit/Why';
 import { type Held, Ribbon } from '../../pictures/Ribbon';
 import { FormPages } from '../forms/FormPages';
 import { usePassageWords } from '../meeting/PlanList';
+import { wholeMinutes } from './lesson';
 import { SideBySide } from './SideBySide';
 import { useCutting } from './useCutting';
 import { useHowMuch } from './useHowMuch';
@@ -84,13 +85,24 @@ function Bench({ form, saved, course }: { form: Form; saved: Workbench; course: 
   const shown = bench.data ?? saved;
   const drawn = useMemo(() => withCut(form, shown.tried), [form, shown.tried]);
   const words = usePassageWords(form);
+  const learnt = useQuery(formCoursesQuery(form.id)).data?.find((one) => one.id === course);
   const hand = useCutting({ id: form.id, joins: shown.kept.joins }, course);
   const [held, setHeld] = useState<Held | null>(null);
   const pins = shown.kept.joins.filter((join) => join.pin !== null);
   const isNew = !sameLessons(shown.kept, shown.tried) || JSON.stringify(sizeOf(draftOf(saved))) !== JSON.stringify(size);
   const minutes = (load: number) => load * (said(draft.perLoad) ?? shown.minutesPerLoad);
   return (
-    <FormPages id={form.id} title={form.title} kicker={course === null ? t('lessons.inNone') : undefined}>
+    <FormPages
+      id={form.id}
+      title={form.title}
+      kicker={
+        course === null
+          ? t('lessons.inNone')
+          : learnt
+            ? t('lessons.inCourse', { group: learnt.group, term: learnt.term })
+            : undefined
+      }
+    >
       <Ribbon
         form={drawn}
         arcs={false}
@@ -120,7 +132,7 @@ function Bench({ form, saved, course }: { form: Form; saved: Workbench; course: 
             }}
             of={(['usual', 'minutes', 'count', 'load'] as const).map((by) => ({ value: by, text: t(`lessons.by.${by}`) }))}
           />
-          {draft.by === 'usual' ? <p>{t('lessons.usual', { minutes: number(minutes(shown.tried.target), 0) })}</p> : null}
+          {draft.by === 'usual' ? <p>{t('lessons.usual', { minutes: wholeMinutes(minutes(shown.tried.target)) })}</p> : null}
           {draft.by === 'minutes' ? (
             <div className="grid grid-cols-2 gap-3">
               <Numeric label={t('lessons.minutes')} value={draft.minutes} onValue={(value) => set({ minutes: value })} />

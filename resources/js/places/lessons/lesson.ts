@@ -59,3 +59,6 @@ export function cuesLeft(of: { cues: string[]; keyWords: string[]; firstWords: s
 
 /** On paper and on a page, `{L}` and `{R}` are the student's own left and right. */
 export const SIDES = { left: { code: 'side.left', with: {} }, right: { code: 'side.right', with: {} } };
+
+/** Whole minutes of new work, rounded up as a meeting's boxes are. */
+export const wholeMinutes = (minutes: number): number => Math.ceil(Number(minutes.toFixed(9)));
