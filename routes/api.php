@@ -7,6 +7,7 @@ use App\Http\Controllers\CalendarController;
 use App\Http\Controllers\CareController;
 use App\Http\Controllers\ClassController;
 use App\Http\Controllers\CutController;
+use App\Http\Controllers\ExportController;
 use App\Http\Controllers\FormController;
 use App\Http\Controllers\FormFileController;
 use App\Http\Controllers\GroupController;
@@ -115,6 +116,9 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::post('students/{student}/link', [PracticeController::class, 'makeLink'])->can('plan', 'student');
     Route::delete('students/{student}/link', [PracticeController::class, 'revokeLink'])->can('plan', 'student');
     Route::put('student-questions/{studentQuestion}/answer', [PracticeController::class, 'answer'])->can('mark', 'studentQuestion');
+
+    Route::get('groups/{group}/table', [ExportController::class, 'table'])->can('read', 'group');
+    Route::get('students/{student}/record', [ExportController::class, 'record'])->can('see-considerations', 'student');
 
     Route::get('school/warm-ups', [SchoolController::class, 'warmUps'])->can('read');
     Route::put('school/warm-ups', [SchoolController::class, 'saveWarmUps'])->can('edit-forms');

@@ -80,6 +80,18 @@ export function GroupPeoplePlace() {
           {data.students.length === 0 ? <Empty title={t('meeting.noStudents')} hint={t('groups.emptyHint')} /> : null}
           <People group={data.group.id} students={[...data.students].sort((a, b) => a.name.localeCompare(b.name))} />
           <CalendarPanel group={data.group.id} hasFeed={data.group.hasFeed} />
+          <p className="no-print mt-4 flex flex-wrap gap-x-6">
+            {(['standings', 'attendance'] as const).map((of) => (
+              <a
+                key={of}
+                className="inline-flex min-h-11 items-center text-pine underline underline-offset-4"
+                href={`/api/groups/${data.group.id}/table?of=${of}`}
+                download
+              >
+                {t(`practice.table.${of}`)}
+              </a>
+            ))}
+          </p>
           <Dialog open={isAdding} onOpenChange={setAdding} title={t('groups.addTitle')}>
             <Adding
               group={data.group.id}

@@ -16,6 +16,7 @@ import { ReedLegend } from '../../pictures/ReedLegend';
 import { ReedRibbon } from '../../pictures/ReedRibbon';
 import { useKeepingWords } from '../../pictures/useKeepingWords';
 import { Classes } from './Classes';
+import { EverythingRecorded } from './EverythingRecorded';
 import { StudentAtHome } from '../practice/StudentAtHome';
 import { Considerations } from './Considerations';
 import { History } from './History';
@@ -92,6 +93,7 @@ function Shown({ data }: { data: StudentPage }) {
       <StudentAtHome student={data.id} />
       <Considerations student={data.id} />
       <Classes classes={data.classes} />
+      <EverythingRecorded student={data.id} />
     </Page>
   );
 }
