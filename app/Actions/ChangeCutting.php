@@ -43,8 +43,19 @@ final class ChangeCutting
     public function size(Form $form, LessonSize $size): void
     {
         DB::transaction(function () use ($form, $size): void {
-            $form->update(['target' => $size->load, 'lesson_count' => $size->count, 'lesson_minutes' => $size->minutes, 'load_minutes' => $size->minutesPerLoad, 'lambda' => $size->lambda]);
+            $form->update(self::columns($size, 'target'));
             ($this->cut)($form);
         });
+    }
+
+    /**
+     * The columns in which a form or a course keeps a size.
+     *
+     * @param  string  $load  the one of the load
+     * @return array<string, float|int|null>
+     */
+    public static function columns(LessonSize $size, string $load): array
+    {
+        return [$load => $size->load, 'lesson_count' => $size->count, 'lesson_minutes' => $size->minutes, 'load_minutes' => $size->minutesPerLoad, 'lambda' => $size->lambda];
     }
 }

@@ -36,7 +36,7 @@ final class TryCut
             return new TriedCut($form, CutScope::whole($form), $cut, LessonSize::MINUTES_PER_LOAD);
         }
         $paced = ($this->paced)($course, $placed)->with(['size' => $size, ...($isFree ? ['pins' => []] : [])]);
-        $learned = $this->taught->by($course->term->group_id, $placed, Day::text(Day::number($course->term->starts_on) - 1));
+        $learned = $this->learned($course, $placed);
         $minutes = array_values(Meeting::where('term_id', $course->term_id)->where('state', '<>', 'cancelled')->pluck('minutes')->all());
 
         return new TriedCut($placed->form, $paced->scope($learned), $paced->cut($this->cutter, $minutes === [] ? [60] : $minutes, $learned), $paced->minutesPerLoad());
@@ -48,8 +48,14 @@ final class TryCut
         if ($course === null) {
             return $row->cut($this->cutter, $placed);
         }
-        $learned = $this->taught->by($course->term->group_id, $placed, Day::text(Day::number($course->term->starts_on) - 1));
+        $learned = $this->learned($course, $placed);
 
         return $this->cutter->weighing($course->size()->lambda)->kept($placed->form, $course->course($placed)->scope($learned), $course->lessons());
+    }
+
+    /** @return list<int> positions the group was taught before the term */
+    private function learned(CourseRow $course, PlacedForm $placed): array
+    {
+        return $this->taught->by($course->term->group_id, $placed, Day::text(Day::number($course->term->starts_on) - 1));
     }
 }

@@ -4,18 +4,15 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Actions\Refused;
 use Gorvan\Core\Form\CutPin;
 use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Lesson\LessonSize;
 use Gorvan\Core\Reading\JsonNode;
-use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Term\Approach;
 use Gorvan\Core\Term\Course as CoreCourse;
 use Gorvan\Core\Term\Showing;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Illuminate\Support\Str;
 
 /**
  * A form as a group learns it in one term.
@@ -51,21 +48,6 @@ final class Course extends Model
     protected function casts(): array
     {
         return ['approach' => Approach::class, 'share' => 'float', 'lesson_load' => 'float', 'lesson_count' => 'integer', 'lesson_minutes' => 'float', 'load_minutes' => 'float', 'lambda' => 'float', 'pins' => 'array', 'cut' => 'array', 'ordinal' => 'integer', 'rhythm' => 'integer'];
-    }
-
-    /**
-     * The course of a form that a request names; null where it names none.
-     *
-     * @throws Refused where there is no such course of this form
-     */
-    public static function asked(mixed $id, Form $form): ?self
-    {
-        if ($id === null) {
-            return null;
-        }
-        $found = is_string($id) && Str::isUuid($id) ? self::with('term.group')->where('form_id', $form->id)->whereKey($id)->first() : null;
-
-        return $found ?? throw Refused::because(Message::of('course.unknown'), 'course');
     }
 
     /** @return BelongsTo<Term, $this> */

@@ -35,10 +35,11 @@ return new class extends Migration
             $table->integer('form_version')->comment('of the form it was last looked over with');
             $table->timestampsTz(6);
             $table->foreign(['school_id', 'form_id'])->references(['school_id', 'id'])->on('forms')->cascadeOnDelete();
-            $table->foreign(['school_id', 'course_id'])->references(['school_id', 'id'])->on('courses')->cascadeOnDelete();
             $table->index(['school_id', 'form_id']);
             $table->index(['school_id', 'course_id']);
         });
+        // What was written stays when a course goes: it is the form's then, and can be used for another.
+        DB::statement('alter table lessons add constraint lessons_course_foreign foreign key (school_id, course_id) references courses (school_id, id) on delete set null (course_id)');
         $this->rows('student_links', static function (Blueprint $table): void {
             $table->uuid('student_id');
             $table->char('token', 64)->comment('SHA-256 of the token; the token itself is nowhere');

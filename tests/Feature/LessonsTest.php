@@ -113,6 +113,14 @@ test('lessons go out as a file and come in again as they were; a file that is wr
         ->and(($this->lesson)(1)->json('lesson.id'))->toBe($page['lesson']['id']);
 });
 
+test('words written for a course stay when its term goes: they are the form’s then', function () {
+    $page = ($this->lesson)(1, $this->course)->json();
+    ($this->keep)([...$page['lesson'], 'note' => 'mine'], 0, $this->course)->assertOk();
+    $this->deleteJson("/api/terms/{$this->made['term']->id}")->assertNoContent();
+    $found = collect($this->getJson("/api/forms/$this->form/lessons")->json())->firstWhere('written', $page['lesson']['id']);
+    expect(($this->lesson)($found['number'] ?? $page['lesson']['id'])->json('lesson.note'))->toBe('mine');
+});
+
 test('an assistant reads lessons and writes none', function () {
     $school = $this->made['user']->school;
     $this->actingAs(User::create(['school_id' => $school->id, 'name' => 'A', 'email' => 'a@example.test', 'password' => 'a long password', 'role' => Role::Assistant]));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ChangeCutting;
+use App\Actions\NamedCourse;
 use App\Actions\PacedCourse;
 use App\Actions\ReadForm;
 use App\Actions\RemoveForm;
@@ -18,7 +19,7 @@ use App\Http\OpenApi\Makes;
 use App\Http\OpenApi\Puts;
 use App\Http\OpenApi\Reads;
 use App\Http\OpenApi\Removes;
-use App\Models\Course;
+use App\Http\SentSize;
 use App\Models\Form;
 use App\Models\Group;
 use Gorvan\Core\Form\CutPin;
@@ -78,7 +79,7 @@ final class FormController extends Controller
     #[Reads('/api/forms/{form}', 'form', 'A form, cut for no group or as a course has it', FormData::class, query: ['course' => 'string'])]
     public function show(Request $request, Form $form, PacedCourse $paced): JsonResponse
     {
-        $course = Course::asked($request->query('course'), $form);
+        $course = NamedCourse::of($request->query('course'), $form);
         if ($course === null) {
             return new JsonResponse(FormData::saved($form));
         }
@@ -105,10 +106,10 @@ final class FormController extends Controller
         return new JsonResponse(FormData::saved($form->refresh(), null, $moved));
     }
 
-    #[Puts('/api/forms/{form}/cutting', 'sizeLessons', 'Cut again', FormData::class, takes: CutController::SIZE)]
+    #[Puts('/api/forms/{form}/cutting', 'sizeLessons', 'Cut again', FormData::class, takes: SentSize::SHAPE)]
     public function cutting(Request $request, Form $form, ChangeCutting $change): JsonResponse
     {
-        $change->size($form, CutController::size($request));
+        $change->size($form, SentSize::of($request->all()));
 
         return new JsonResponse(FormData::saved($form->refresh()));
     }

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\ImportLessons;
 use App\Actions\KeepLesson;
 use App\Actions\LessonInCut;
+use App\Actions\NamedCourse;
 use App\Actions\ReadLessons;
 use App\Actions\Refused;
 use App\Http\Data\CourseNameData;
@@ -43,7 +44,7 @@ final class LessonController extends Controller
     {
         $placed = $form->placed();
 
-        return new JsonResponse(array_map(static fn (LessonInCut $one): LessonRow => LessonRow::of($one, $placed->form), ($this->lessons)($form, $placed, Course::asked($request->query('course'), $form))));
+        return new JsonResponse(array_map(static fn (LessonInCut $one): LessonRow => LessonRow::of($one, $placed->form), ($this->lessons)($form, $placed, NamedCourse::of($request->query('course'), $form))));
     }
 
     #[Reads('/api/forms/{form}/courses', 'formCourses', 'Who learns it in which term, the latest first', [CourseNameData::class])]
@@ -57,7 +58,7 @@ final class LessonController extends Controller
     public function show(Request $request, Form $form, string $number): JsonResponse
     {
         $placed = $form->placed();
-        foreach (($this->lessons)($form, $placed, Course::asked($request->query('course'), $form)) as $one) {
+        foreach (($this->lessons)($form, $placed, NamedCourse::of($request->query('course'), $form)) as $one) {
             if ((string) $one->number === $number || $one->row?->id === $number) {
                 return new JsonResponse($this->page($one, $form));
             }
@@ -73,7 +74,7 @@ final class LessonController extends Controller
         if (! Str::isUuid($lesson->id)) {
             throw Refused::because(Message::of('lesson.id'), 'lesson.id');
         }
-        $course = Course::asked($sent->optional('course')?->text(), $form);
+        $course = NamedCourse::of($sent->optional('course')?->text(), $form);
         $keep($form, $course, $lesson, $sent->required('version')->whole(0, self::MOST_VERSIONS));
 
         return new JsonResponse($this->page($this->found($form, $course, $lesson->id), $form));
@@ -91,7 +92,7 @@ final class LessonController extends Controller
     public function useAgain(Request $request, KeptLesson $lesson, KeepLesson $keep): JsonResponse
     {
         $given = $request->validate(['id' => ['required', 'uuid'], 'course' => ['present', 'nullable', 'uuid']]);
-        $course = Course::asked($given['course'], $lesson->form);
+        $course = NamedCourse::of($given['course'], $lesson->form);
         $copy = $lesson->written()->with(['id' => $given['id']]);
         $keep($lesson->form, $course, $copy, 0, $lesson->id);
 
@@ -103,7 +104,7 @@ final class LessonController extends Controller
     {
         $as = $request->validate(['as' => ['nullable', 'in:json,csv']])['as'] ?? 'json';
         $placed = $form->placed();
-        $lessons = array_map(fn (LessonInCut $one): WrittenLesson => $this->written($one), ($this->lessons)($form, $placed, Course::asked($request->query('course'), $form)));
+        $lessons = array_map(fn (LessonInCut $one): WrittenLesson => $this->written($one), ($this->lessons)($form, $placed, NamedCourse::of($request->query('course'), $form)));
         $text = $as === 'csv' ? LessonsFile::csv($placed->form, $lessons) : LessonsFile::written($placed->form, $lessons);
 
         return response($text, 200, [
@@ -116,7 +117,7 @@ final class LessonController extends Controller
     public function import(Request $request, Form $form, ImportLessons $import): JsonResponse
     {
         $given = $request->validate(['text' => ['required', 'string', 'max:'.FormController::MOST_TEXT], 'course' => ['nullable', 'uuid']]);
-        [$count, $warnings] = $import($form, Course::asked($given['course'] ?? null, $form), $given['text']);
+        [$count, $warnings] = $import($form, NamedCourse::of($given['course'] ?? null, $form), $given['text']);
 
         return new JsonResponse(new LessonsReadData($count, $warnings), 201);
     }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\AskQuestion;
 use App\Actions\ChangeCourses;
+use App\Actions\ChangeCutting;
 use App\Actions\ChangeTerm;
 use App\Actions\Refused;
 use App\Actions\TakeBackChange;
@@ -17,6 +18,7 @@ use App\Http\OpenApi\Makes;
 use App\Http\OpenApi\Patches;
 use App\Http\OpenApi\Reads;
 use App\Http\OpenApi\Removes;
+use App\Http\SentSize;
 use App\Http\TermPages;
 use App\Models\Course;
 use App\Models\CurrentSchool;
@@ -85,7 +87,7 @@ final class PlanController extends Controller
         return new JsonResponse($this->told($courses->add($term, $form, ['approach' => $given['approach'], 'share' => (float) $given['share'], ...$this->ends($given, $form)], $this->viewer($request))), 201);
     }
 
-    #[Patches('/api/courses/{course}', 'changeCourse', 'Changed', ChangeData::class, takes: ['approach?' => 'enum:outline,piece,sides', 'share?' => 'number', 'rhythm?' => 'integer|null', 'from?' => 'integer|null', 'to?' => 'integer|null', 'showing?' => 'any', 'size?' => CutController::SIZE, 'joins?' => [['after' => 'integer', 'pin' => 'enum:always,never|null']], 'isFree?' => 'boolean'], status: 200, mayConflict: true)]
+    #[Patches('/api/courses/{course}', 'changeCourse', 'Changed', ChangeData::class, takes: ['approach?' => 'enum:outline,piece,sides', 'share?' => 'number', 'rhythm?' => 'integer|null', 'from?' => 'integer|null', 'to?' => 'integer|null', 'showing?' => 'any', 'size?' => SentSize::SHAPE, 'joins?' => [['after' => 'integer', 'pin' => 'enum:always,never|null']], 'isFree?' => 'boolean'], status: 200, mayConflict: true)]
     public function changeCourse(Request $request, Course $course, ChangeCourses $courses): JsonResponse
     {
         $given = $request->validate([
@@ -120,8 +122,7 @@ final class PlanController extends Controller
     {
         $is = [];
         if (isset($given['size'])) {
-            $size = CutController::size(Request::create('/', 'POST', (array) $given['size']));
-            $is = ['lesson_load' => $size->load, 'lesson_count' => $size->count, 'lesson_minutes' => $size->minutes, 'load_minutes' => $size->minutesPerLoad, 'lambda' => $size->lambda];
+            $is = ChangeCutting::columns(SentSize::of((array) $given['size']), 'lesson_load');
         }
         if (isset($given['joins']) || ($given['isFree'] ?? false) === true) {
             $form = $course->form->placed()->form;

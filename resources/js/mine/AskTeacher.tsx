@@ -2,8 +2,9 @@ import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { HomeNotes } from '../api/client';
-import { Button, TextArea } from '../kit/controls';
+import { Button, RefusalLine, TextArea } from '../kit/controls';
 import { dropDraft, keepDraft, readDraft } from '../kit/draft';
+import { useProblem } from '../kit/useProblem';
 import { note } from './sending';
 
 const DRAFT = 'mine.question';
@@ -15,12 +16,18 @@ export function AskTeacher({ questions }: { questions: HomeNotes['questions'] })
   const [text, setText] = useState(() => readDraft<string>(DRAFT) ?? '');
   const [isAsked, setAsked] = useState(false);
   const [isBusy, setBusy] = useState(false);
+  const [refusal, setProblem] = useProblem();
   async function send() {
     setBusy(true);
-    await note('question', crypto.randomUUID(), { text: text.trim(), at: new Date().toISOString() });
-    dropDraft(DRAFT);
-    setText('');
-    setAsked(true);
+    try {
+      await note('question', crypto.randomUUID(), { text: text.trim(), at: new Date().toISOString() });
+      dropDraft(DRAFT);
+      setText('');
+      setAsked(true);
+      setProblem(null);
+    } catch (error) {
+      setProblem(error);
+    }
     setBusy(false);
     void client.invalidateQueries({ queryKey: ['mine'] });
   }
@@ -48,6 +55,7 @@ export function AskTeacher({ questions }: { questions: HomeNotes['questions'] })
         <Button type="submit" className="self-start" disabled={isBusy || text.trim() === ''}>
           {t('mine.askSend')}
         </Button>
+        <RefusalLine refusal={refusal} className="" />
         {isAsked ? <p role="status">{t('mine.asked')}</p> : null}
       </form>
       <ul className="m-0 mt-2 list-none p-0">

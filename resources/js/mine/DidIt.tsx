@@ -2,9 +2,10 @@ import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { HomeNotes } from '../api/client';
-import { Button, TextField } from '../kit/controls';
+import { Button, RefusalLine, TextField } from '../kit/controls';
 import { day } from '../kit/format';
 import { Segmented } from '../kit/Segmented';
+import { useProblem } from '../kit/useProblem';
 import { note } from './sending';
 import { store } from './store';
 
@@ -24,30 +25,41 @@ export function DidIt({ entries, notes }: { entries: string[]; notes: HomeNotes 
   const [said, setSaid] = useState<{ id: string; text: string } | null>(null);
   const [isBusy, setBusy] = useState(false);
   const [isTried, setTried] = useState(false);
+  const [refusal, setProblem] = useProblem();
   const count = minutes.trim() === '' ? null : Number(minutes);
   const isRight = count === null || (Number.isInteger(count) && count >= 1 && count <= 240);
   async function send() {
     setBusy(true);
     const now = new Date();
-    await note('practice', id, {
-      on: deviceDay(now),
-      at: now.toISOString(),
-      minutes: count,
-      fromMemory: how === 'memory',
-      entries,
-    });
-    const waits = (await store.waiting.get(id)) !== undefined;
-    setSaid({ id, text: t(waits ? 'mine.notedWaits' : 'mine.noted') });
-    setId(crypto.randomUUID());
-    setMinutes('');
+    try {
+      const waits = await note('practice', id, {
+        on: deviceDay(now),
+        at: now.toISOString(),
+        minutes: count,
+        fromMemory: how === 'memory',
+        entries,
+      });
+      setSaid({ id, text: t(waits ? 'mine.notedWaits' : 'mine.noted') });
+      setId(crypto.randomUUID());
+      setMinutes('');
+      setProblem(null);
+    } catch (error) {
+      setProblem(error);
+    }
     setBusy(false);
     void client.invalidateQueries({ queryKey: ['mine'] });
   }
   async function takeBack(of: string) {
-    // What has not left this device yet never leaves it.
-    if ((await store.waiting.get(of)) !== undefined) await store.waiting.delete(of);
-    else await note('takeBack', crypto.randomUUID(), { practice: of });
-    setSaid(null);
+    try {
+      // What has not left this device yet never leaves it.
+      const isHere = (await store.waiting.get(of).catch(() => undefined)) !== undefined;
+      if (isHere) await store.waiting.delete(of);
+      else await note('takeBack', crypto.randomUUID(), { practice: of });
+      setSaid(null);
+      setProblem(null);
+    } catch (error) {
+      setProblem(error);
+    }
     void client.invalidateQueries({ queryKey: ['mine'] });
   }
   return (
@@ -83,6 +95,7 @@ export function DidIt({ entries, notes }: { entries: string[]; notes: HomeNotes 
           {t('mine.note')}
         </Button>
       </div>
+      <RefusalLine refusal={refusal} />
       {said ? (
         <p role="status" className="mt-2">
           {said.text}{' '}

@@ -11,7 +11,7 @@ import { DidIt } from './DidIt';
 import { OwnForm } from './OwnForm';
 import { PassageCard } from './PassageCard';
 import { sendWaiting } from './sending';
-import { forget, type Kept, store } from './store';
+import { forget, keep, type Kept, lastKept } from './store';
 import { useWaiting, Waiting } from './Waiting';
 
 /** What opened the page: a token behind the #, which is taken out of the address before anything else is done. */
@@ -38,18 +38,14 @@ async function read(): Promise<Kept> {
     await open();
     let data = await ask(mine.GET('/mine/api'));
     // What this device noted for one student is never sent as another's.
-    const before = await store.kept.get('mine');
+    const before = await lastKept();
     if (before !== undefined && before.data.id !== data.id) await forget();
-    if ((await store.waiting.count()) > 0) {
-      await sendWaiting();
-      data = await ask(mine.GET('/mine/api'));
-    }
+    if (await sendWaiting()) data = await ask(mine.GET('/mine/api'));
     const kept: Kept = { key: 'mine', at: new Date().toISOString(), data };
-    await store.kept.put(kept);
+    await keep(kept);
     return kept;
   } catch (error) {
-    const kept =
-      isPassing(error) && !(error instanceof Problem && error.status === 401) ? await store.kept.get('mine') : undefined;
+    const kept = isPassing(error) && !(error instanceof Problem && error.status === 401) ? await lastKept() : undefined;
     if (kept === undefined) throw error;
     return kept;
   }

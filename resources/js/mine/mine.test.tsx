@@ -8,9 +8,11 @@ import { server, standIn } from '../../../tests/pages/server';
 import type { Mine } from '../api/client';
 import '../messages';
 import { turnedToStart } from '../pictures/PathPicture';
-import { store } from './store';
+import * as storeModule from './store';
 
 vi.mock('./client', () => ({ mine: standIn }));
+
+const { store } = storeModule;
 
 const own = (change: Partial<Mine> = {}): Mine => ({
   id: 'ada',
@@ -69,7 +71,9 @@ const PRACTICE = '/mine/api/practices/{id}';
 
 /** The page reads its address when it is loaded, so each visit loads it anew. */
 async function visit(hash = '') {
+  // The page reads its address as it is loaded; the store stays the one the test looks into.
   vi.resetModules();
+  vi.doMock('./store', () => storeModule);
   window.history.replaceState(null, '', `/mine/home${hash}`);
   const { MinePage } = await import('./MinePage');
   render(
@@ -165,6 +169,33 @@ describe('what is noted', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Note it' }));
     expect(screen.getByRole('alert').textContent).toBe('1 to 240 minutes, or nothing.');
     expect(server.got('PUT', PRACTICE)).toEqual([]);
+  });
+});
+
+describe('a browser that keeps nothing', () => {
+  const broken = () => Promise.reject(new Error('no database')) as never;
+  beforeEach(() => {
+    vi.spyOn(store.waiting, 'put').mockImplementation(broken);
+    vi.spyOn(store.waiting, 'get').mockImplementation(broken);
+    vi.spyOn(store.kept, 'put').mockImplementation(broken);
+    vi.spyOn(store.kept, 'get').mockImplementation(broken);
+  });
+  afterEach(() => {
+    vi.restoreAllMocks();
+  });
+
+  test('shows the page and sends at once; what cannot be sent is said, and can be sent again', async () => {
+    await visit();
+    server.refusals[`PUT ${PRACTICE}`] = { status: 503, code: 'http.closed' };
+    await userEvent.click(await screen.findByRole('button', { name: 'Note it' }));
+    expect(await screen.findByRole('alert')).toBeTruthy();
+    server.refusals = {};
+    await userEvent.click(screen.getByRole('button', { name: 'Note it' }));
+    expect(await screen.findByText('Noted.')).toBeTruthy();
+    expect(screen.queryByRole('alert')).toBeNull();
+    const [first, second] = server.got('PUT', PRACTICE);
+    expect(first?.body).toMatchObject({ entries: ['row-1'] });
+    expect(second?.body).toMatchObject({ entries: ['row-1'] });
   });
 });
 

@@ -10,32 +10,56 @@ function sent({ id, what, body }: Waiting): Promise<unknown> {
   return ask(mine.PUT('/mine/api/practices/{id}', { params: path, body: body as never }));
 }
 
-let isSending: Promise<void> | null = null;
+let isSending: Promise<boolean> | null = null;
 
-/** Sends what waits, one after the other; what is refused stays with its reason, and what cannot arrive now waits on. */
-export function sendWaiting(): Promise<void> {
+/**
+ * Sends what waits, one after the other; what is refused stays with its reason, and what cannot arrive now waits on. Says
+ * whether anything arrived.
+ */
+export function sendWaiting(): Promise<boolean> {
   isSending ??= send().finally(() => {
     isSending = null;
   });
   return isSending;
 }
 
-async function send(): Promise<void> {
-  const waiting = await store.waiting.orderBy('made').toArray();
+async function send(): Promise<boolean> {
+  let hasArrived = false;
+  // A browser that keeps nothing has nothing that waits.
+  const waiting = await store.waiting
+    .orderBy('made')
+    .toArray()
+    .catch((): Waiting[] => []);
   for (const one of waiting) {
     if (one.refused !== null) continue;
     try {
       await sent(one);
       await store.waiting.delete(one.id);
+      hasArrived = true;
     } catch (error) {
-      if (isPassing(error)) return;
+      if (isPassing(error)) return hasArrived;
       await store.waiting.update(one.id, { refused: error instanceof Problem ? error.message : '' });
     }
   }
+  return hasArrived;
 }
 
-/** Keeps something on this device before anything else, and sends it when there is a network. */
-export async function note(what: Waiting['what'], id: string, body: Record<string, unknown>): Promise<void> {
-  await store.waiting.put({ id, what, body, refused: null, made: Date.now() });
+/**
+ * Keeps something on this device before anything else, and sends it when there is a network.
+ *
+ * @returns whether it waits
+ * @throws where this browser keeps nothing and it could not be sent either
+ */
+export async function note(what: Waiting['what'], id: string, body: Record<string, unknown>): Promise<boolean> {
+  const one: Waiting = { id, what, body, refused: null, made: Date.now() };
+  const isKept = await store.waiting.put(one).then(
+    () => true,
+    () => false,
+  );
+  if (!isKept) {
+    await sent(one);
+    return false;
+  }
   await sendWaiting();
+  return (await store.waiting.get(id)) !== undefined;
 }

@@ -31,6 +31,24 @@ class MineStore extends Dexie {
 
 export const store = new MineStore();
 
+/** Remembers what was shown; a browser that keeps nothing, as a private window may, shows it all the same. */
+export async function keep(kept: Kept): Promise<void> {
+  try {
+    await store.kept.put(kept);
+  } catch {
+    return;
+  }
+}
+
+/** What was last shown here, if this browser keeps anything. */
+export async function lastKept(): Promise<Kept | undefined> {
+  try {
+    return await store.kept.get('mine');
+  } catch {
+    return undefined;
+  }
+}
+
 /** Of another link, what this device has kept is somebody else's. */
 export async function forget(): Promise<void> {
   await Promise.all([store.waiting.clear(), store.kept.clear()]);
