@@ -12,7 +12,9 @@ use App\Models\PlacedForm;
 use App\Models\Student;
 use App\Models\Term;
 use Gorvan\Core\Care\Spared;
+use Gorvan\Core\Practice\GroupSheet;
 use Gorvan\Core\Practice\HomeCourse;
+use Gorvan\Core\Practice\HomeStudent;
 use Gorvan\Core\Practice\PracticeRequest;
 use Gorvan\Core\Practice\PracticeSheet;
 use Gorvan\Core\Principle\Principle;
@@ -51,15 +53,20 @@ final class ReadPractice
         $ids = array_map(static fn (Student $student): string => $student->id, $students);
         $tracks = array_map(fn (PlacedForm $form): array => $this->standings->tracks($form, $ids, $after->on), $forms);
         $noted = $this->care->noted($ids);
+        $model = $this->school->get()->memory();
         $on = Day::number($after->on);
         $week = $next === null ? $on + self::A_WEEK : Day::number($next->on);
-        $sheets = [];
+        $sheets = $all = [];
         foreach ($students as $student) {
             $courses = array_map(static fn (string $course): HomeCourse => new HomeCourse($course, $forms[$course]->form, $tracks[$course][$student->id] ?? [], $plan?->course($course)->recap ?? []), array_map(strval(...), array_keys($forms)));
-            $sheets[] = new StudentSheet($student, PracticeSheet::of($courses, Spared::on(Day::text($on + 1), $noted[$student->id] ?? []), $on, $week, self::minutes($group), self::days($group), $this->school->get()->memory()));
+            $own = $all[$student->id] = new HomeStudent($courses, Spared::on(Day::text($on + 1), $noted[$student->id] ?? []));
+            $sheets[] = new StudentSheet($student, PracticeSheet::of($own->courses, $own->spared, $on, $week, self::minutes($group), self::days($group), $model));
         }
 
-        return new HomeWeek($after->on, Day::text($week), self::minutes($group), self::days($group), $forms, $sheets, $this->focus($group, $after));
+        // A sheet for all is for a teacher; whoever asks for one student alone gets none.
+        $together = $only !== null || $all === [] ? null : GroupSheet::of($all, $on, $week, self::minutes($group), self::days($group), $model);
+
+        return new HomeWeek($after->on, Day::text($week), self::minutes($group), self::days($group), $forms, $sheets, $this->focus($group, $after), $together);
     }
 
     public static function minutes(Group $group): float

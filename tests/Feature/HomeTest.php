@@ -61,6 +61,8 @@ test('what a student spares is done otherwise on their sheet, and the reason sta
     $positions = fn (array $sheet) => array_merge(...array_map(fn ($passage) => array_column($passage['entries'], 'position'), $sheet['passages']));
     expect($positions($ada))->not->toContain(1)->and($positions($bo))->toContain(1);
     $own = ($this->mine)('GET', '', ($this->phone)(($this->token)($this->ada)))->assertOk();
+    // On the sheet for all it is named beside it, and not why.
+    expect($answer->json('together.particulars.0.name'))->toBe('Ada')->and($answer->json('together.particulars.0.entries.0.isLeftOut'))->toBeTrue();
     foreach ([$answer->getContent(), $own->getContent()] as $text) {
         expect(stripos($text, 'whiplash'))->toBeFalse()->and(stripos($text, 'neck'))->toBeFalse();
     }

@@ -29,11 +29,13 @@ final readonly class HomeWeekData
         public array $focus,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StudentSheetData::class))]
         public array $sheets,
+        #[OA\Property]
+        public ?GroupSheetData $together,
     ) {
     }
 
     public static function of(HomeWeek $week): self
     {
-        return new self($week->on, $week->next, $week->minutes, $week->days, array_map(HomeFocusData::of(...), $week->focus), array_map(static fn (StudentSheet $one): StudentSheetData => StudentSheetData::of($one, $week), $week->sheets));
+        return new self($week->on, $week->next, $week->minutes, $week->days, array_map(HomeFocusData::of(...), $week->focus), array_map(static fn (StudentSheet $one): StudentSheetData => StudentSheetData::of($one, $week), $week->sheets), $week->together === null ? null : GroupSheetData::of($week->together, $week));
     }
 }

@@ -26,6 +26,12 @@ final readonly class HomeCare
     {
     }
 
+    /** As somebody does it who spares nothing. */
+    public static function none(): self
+    {
+        return new self(false, [], [], false);
+    }
+
     public static function of(Spared $spared, Entry $entry, Straining $straining = new Straining): self
     {
         $advice = CareRule::of($spared, $entry->cautions, $straining->of($entry), array_column($entry->variants, 'cautions', 'title'));

@@ -31,17 +31,36 @@ final readonly class PracticePlanner
 
     public function plan(PracticeRequest $request): PracticePlan
     {
+        return $this->together([$request]);
+    }
+
+    /**
+     * One plan for several: an entry is worth what it adds on average over all of them, those who have not met it, or do not do
+     * it at home, among them; nobody's sheet holds an entry that none of them can practise.
+     *
+     * @param  non-empty-list<PracticeRequest>  $requests  of one form and one week, each somebody's
+     */
+    public function together(array $requests): PracticePlan
+    {
+        $request = $requests[0];
         $days = PracticeDays::between($request->on, $request->next, $request->days);
         $with = $without = $items = [];
-        foreach ($request->entries as $at => $item) {
-            if ($item === null) {
+        foreach (array_keys($request->entries) as $at) {
+            $known = array_values(array_filter(array_map(static fn (PracticeRequest $one): ?PracticeItem => $one->entries[$at], $requests)));
+            if ($known === []) {
                 $items[] = null;
 
                 continue;
             }
-            $without[$at] = $this->model->read(max(0, $request->next - $item->known->last), $item->known->state->stability);
-            $with[$at] = $this->after($item->known, $days, $request->next);
-            $items[] = new ReviewItem($item->weight * ($with[$at] - $without[$at]), self::PASSES * $item->seconds / 60.0);
+            $gain = 0.0;
+            $before = $after = [];
+            foreach ($known as $item) {
+                $before[] = $was = $this->model->read(max(0, $request->next - $item->known->last), $item->known->state->stability);
+                $after[] = $is = $this->after($item->known, $days, $request->next);
+                $gain += $item->weight * ($is - $was);
+            }
+            [$without[$at], $with[$at]] = [array_sum($before) / count($known), array_sum($after) / count($known)];
+            $items[] = new ReviewItem($gain / count($requests), self::PASSES * $known[0]->seconds / 60.0);
         }
         // Without a day to practise on nothing is worth anything, and nothing is chosen.
         $chosen = $days === [] ? [] : $this->chooser->choose(new ReviewProblem($items, $request->minutes, self::SET_UP, self::PASSAGES))->passages;

@@ -10,9 +10,11 @@ use Gorvan\Core\Memory\MemoryModel;
 use Gorvan\Core\Memory\MemoryState;
 use Gorvan\Core\Memory\Track;
 use Gorvan\Core\Memory\Tracks;
+use Gorvan\Core\Practice\GroupSheet;
 use Gorvan\Core\Practice\HomeCare;
 use Gorvan\Core\Practice\HomeCourse;
 use Gorvan\Core\Practice\HomeDay;
+use Gorvan\Core\Practice\HomeStudent;
 use Gorvan\Core\Practice\PracticeDays;
 use Gorvan\Core\Practice\PracticeFile;
 use Gorvan\Core\Practice\PracticeItem;
@@ -144,4 +146,28 @@ test('a note counts for the day it claims, unless the clock was wrong', function
         ->and(HomeDay::of(101, 100))->toBe(100) // a clock that runs fast
         ->and(HomeDay::of(68, 100))->toBe(100) // one that stood still
         ->and(HomeDay::of(0, 20000))->toBe(20000);
+});
+
+test('a sheet for all holds what is worth most to all of them together, and under it what is particular to each', function () {
+    $form = Sample::form([['cautions' => [['for' => 'knee', 'do' => 'support']]], ['cautions' => [['for' => 'neck', 'do' => 'skip']]], [], []]);
+    $whole = fn (float $stability) => Tracks::whole(new Track(null, new MemoryState($stability, 6.0), 100, 1));
+    $of = fn (array $tracks, Consideration ...$spares) => new HomeStudent([new HomeCourse('c', $form, $tracks)], new Spared(array_values($spares)));
+    $all = ['a' => $whole(3.0), 'b' => $whole(3.0), 'c' => $whole(3.0)];
+    $sheet = GroupSheet::of(['ada' => $of($all, Consideration::Knee), 'bo' => $of($all, Consideration::Neck), 'cy' => $of(['a' => $whole(3.0), 'b' => $whole(3.0)])], 100, 107, 10.0, 4);
+    expect(array_map(fn ($one) => [$one->passage->from, $one->passage->to], $sheet->passages))->toBe([[1, 3]]) // the fourth was met by nobody
+        ->and(array_map(fn ($own) => array_map(fn ($one) => [$one->entry->position, $one->isMet, $one->entry->care->isLeftOut, $one->entry->care->do], $own), $sheet->particulars))->toBe([
+            'ada' => [[1, true, false, [Adaptation::Support]]], 'bo' => [[2, true, true, [Adaptation::Skip]]], 'cy' => [[3, false, false, []]],
+        ])
+        ->and($sheet->passages[0]->entries[0]->care->do)->toBe([]); // what stands for all says nothing of one
+});
+
+test('together one student’s plan is their own, and an entry counts for as many as can practise it', function () {
+    $items = [metEntry(3.0, 100), metEntry(9.0, 100), null, metEntry(2.0, 100)];
+    $alone = (new PracticePlanner)->plan(new PracticeRequest(100, 107, $items));
+    expect((new PracticePlanner)->together([new PracticeRequest(100, 107, $items)]))->toEqual($alone);
+    // Two of three know the last, one the first: with minutes for one, it is the last.
+    $requests = [new PracticeRequest(100, 107, [metEntry(3.0, 100), null, metEntry(3.0, 100)], 2.5), ...array_fill(0, 2, new PracticeRequest(100, 107, [null, null, metEntry(3.0, 100)], 2.5))];
+    $together = (new PracticePlanner)->together($requests);
+    expect(array_map(fn ($one) => $one->passage->from, $together->passages))->toBe([3])
+        ->and($together->value())->toEqualWithDelta($together->passages[0]->recallWith - $together->passages[0]->recallWithout, 1e-12);
 });

@@ -21,6 +21,17 @@ export function useSheetWords() {
   };
 }
 
+/** What one student does otherwise in an entry, each in a few words. */
+export function useOtherwise() {
+  const { t } = useTranslation();
+  return (entry: SheetPassage['entries'][number]): string[] => [
+    ...(entry.weaker === null ? [] : [t(`practice.weaker.${entry.weaker as 'left'}`)]),
+    ...entry.do.map((one) => t(`practice.do.${one as 'smaller'}`)),
+    ...entry.notIn.map((title) => t('practice.notIn', { title })),
+    ...(entry.asks ? [t('practice.asks')] : []),
+  ];
+}
+
 /** What the week is about, in a sentence, and what to look for. */
 export function WeekFocus({ focus }: { focus: HomeFocus[] }) {
   const { t } = useTranslation();
@@ -40,6 +51,7 @@ export function WeekFocus({ focus }: { focus: HomeFocus[] }) {
 export function PassageOfSheet({ passage, next }: { passage: SheetPassage; next: string }) {
   const { t } = useTranslation();
   const words = useSheetWords();
+  const otherwiseIn = useOtherwise();
   const name = words.passage(passage);
   const percent = (recall: number) => Math.round(100 * recall);
   return (
@@ -62,12 +74,7 @@ export function PassageOfSheet({ passage, next }: { passage: SheetPassage; next:
       </p>
       <ul className="m-0 list-none p-0">
         {passage.entries.map((entry) => {
-          const otherwise = [
-            ...(entry.weaker === null ? [] : [t(`practice.weaker.${entry.weaker as 'left'}`)]),
-            ...entry.do.map((one) => t(`practice.do.${one as 'smaller'}`)),
-            ...entry.notIn.map((title) => t('practice.notIn', { title })),
-            ...(entry.asks ? [t('practice.asks')] : []),
-          ];
+          const otherwise = otherwiseIn(entry);
           return (
             <li key={entry.position} className="py-0.5">
               {entry.number === null ? '' : `${String(entry.number)} `}

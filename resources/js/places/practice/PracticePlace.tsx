@@ -7,6 +7,8 @@ import { groupHomeQuery, groupPracticeQuery, groupsQuery, readAgain } from '../.
 import { Button, Dialog, PrintButton, RefusalLine, TextField, Tick } from '../../kit/controls';
 import { day, number } from '../../kit/format';
 import { Asked, Empty, Heading, Page } from '../../kit/page';
+import { Segmented } from '../../kit/Segmented';
+import { useAddressed } from '../../kit/useAddressed';
 import { useMay } from '../../kit/useMay';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
@@ -15,6 +17,7 @@ import { GroupTabs } from '../groups/GroupTabs';
 import { CameBack } from './CameBack';
 import { PassageOfSheet, useSheetWords, WeekFocus } from './HomeSheet';
 import { MadeLinks } from './MadeLinks';
+import { SheetForAll } from './SheetForAll';
 
 /** What everyone in a group takes home from the last class, and what came back. */
 export function PracticePlace() {
@@ -51,6 +54,8 @@ function Week({ group, week }: { group: string; week: HomeWeek }) {
   const { t } = useTranslation();
   const may = useMay();
   const home = useQuery(groupHomeQuery(group));
+  const [address, setAddress] = useAddressed();
+  const isTogether = address.get('for') === 'all';
   return (
     <>
       <div className="no-print mb-4 grid gap-x-10 gap-y-4 lg:grid-cols-2">
@@ -64,9 +69,22 @@ function Week({ group, week }: { group: string; week: HomeWeek }) {
         </section>
       </div>
       <div className="no-print">
-        <Heading aside={t('practice.printHint')}>{t('practice.tab')}</Heading>
+        <Heading aside={t(isTogether ? 'practice.printHintAll' : 'practice.printHint')}>{t('practice.tab')}</Heading>
+        {week.together === null ? null : (
+          <div className="mb-4">
+            <Segmented<'each' | 'all'>
+              label={t('practice.for')}
+              value={isTogether ? 'all' : 'each'}
+              onValue={(value) => {
+                setAddress({ for: value === 'all' ? 'all' : null });
+              }}
+              of={(['each', 'all'] as const).map((value) => ({ value, text: t(`practice.forWhom.${value}`) }))}
+            />
+          </div>
+        )}
       </div>
-      <div className="home-sheets grid gap-x-10 gap-y-6 lg:grid-cols-2">
+      {isTogether && week.together !== null ? <SheetForAll together={week.together} week={week} /> : null}
+      <div className={isTogether ? 'hidden' : 'home-sheets grid gap-x-10 gap-y-6 lg:grid-cols-2'}>
         {week.sheets.map((sheet) => (
           <Sheet key={sheet.studentId} sheet={sheet} week={week} />
         ))}

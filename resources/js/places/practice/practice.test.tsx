@@ -51,6 +51,7 @@ const week = (change: Partial<HomeWeek> = {}): HomeWeek => ({
   days: 4,
   focus: [{ title: 'Waist loose', says: 'The waist turns by itself.', look: ['the navel turns first'] }],
   sheets: [sheet('Ada'), sheet('Bo')],
+  together: null,
   ...change,
 });
 const notes = (change: Partial<HomeNotes> = {}): HomeNotes => ({ practices: [], questions: [], ...change });
@@ -123,6 +124,34 @@ describe('the sheets of a group', () => {
     await waitFor(() => {
       expect(server.got('PUT', '/api/groups/{group}/practice').map((one) => one.body)).toEqual([{ minutes: 7.5, days: 4 }]);
     });
+  });
+
+  test('can be one for all, with what is particular to each under it', async () => {
+    server.answers['GET /api/groups/{group}/practice'] = week({
+      together: {
+        days: ['2026-01-21'],
+        minutes: 4,
+        passages: sheet('x').passages,
+        particulars: [
+          {
+            studentId: 'ada',
+            name: 'Ada',
+            entries: [
+              { entry: entry(3, { do: ['support'], weaker: 'right' }), isMet: true, isLeftOut: false },
+              { entry: entry(4, { do: ['skip'] }), isMet: true, isLeftOut: true },
+            ],
+          },
+          { studentId: 'bo', name: 'Bo', entries: [{ entry: entry(4), isMet: false, isLeftOut: false }] },
+        ],
+      },
+    });
+    open();
+    await userEvent.click(await screen.findByRole('radio', { name: 'One for all' }));
+    const all = within(await screen.findByRole('article', { name: 'One for all' }));
+    expect(all.getByText('Ada').closest('li')?.textContent).toBe(
+      'Ada: in 3 the right side more, a chair or wall near; in 4 left out',
+    );
+    expect(all.getByText('Bo').closest('li')?.textContent).toBe('Bo: in 4 not yet met, left out');
   });
 
   test('of a group that had no class say so, and offer no sheet', async () => {

@@ -1,0 +1,51 @@
+import { useTranslation } from 'react-i18next';
+import type { HomeWeek } from '../../api/client';
+import { entryCall } from '../../kit/entryName';
+import { PassageOfSheet, useOtherwise, useSheetWords, WeekFocus } from './HomeSheet';
+
+/** One sheet for the whole group, and under it what is particular to each. */
+export function SheetForAll({ together, week }: { together: NonNullable<HomeWeek['together']>; week: HomeWeek }) {
+  const { t } = useTranslation();
+  const words = useSheetWords();
+  const otherwise = useOtherwise();
+  return (
+    <article className="home-all" aria-label={t('practice.forWhom.all')}>
+      {together.passages.length === 0 ? (
+        <p className="text-soft">{t('practice.nothing')}</p>
+      ) : (
+        <>
+          <p className="text-soft">
+            {words.when(together.days, together.minutes)}. {t('practice.twice')}
+          </p>
+          {together.passages.map((passage) => (
+            <div key={`${passage.courseId}${String(passage.from)}`} className="mt-2">
+              <PassageOfSheet passage={passage} next={week.next} />
+            </div>
+          ))}
+        </>
+      )}
+      <WeekFocus focus={week.focus} />
+      {together.particulars.length === 0 ? null : (
+        <>
+          <h3 className="mt-4 text-lg">{t('practice.particular')}</h3>
+          <ul className="m-0 list-none p-0">
+            {together.particulars.map((one) => (
+              <li key={one.studentId} className="border-b border-line py-1">
+                <strong className="font-medium">{one.name}</strong>:{' '}
+                {one.entries
+                  .map(({ entry, isMet, isLeftOut }) =>
+                    t('practice.inEntry', {
+                      entry: entryCall(entry),
+                      does: !isMet ? t('practice.notMet') : isLeftOut ? t('practice.do.skip') : otherwise(entry).join(', '),
+                    }),
+                  )
+                  .join('; ')}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      <p className="mt-2 hidden text-xs print:block">{t('practice.care')}</p>
+    </article>
+  );
+}
