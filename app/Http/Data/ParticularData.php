@@ -14,6 +14,8 @@ final readonly class ParticularData
 {
     public function __construct(
         #[OA\Property]
+        public string $courseId,
+        #[OA\Property]
         public SheetEntryData $entry,
         #[OA\Property]
         public bool $isMet,
@@ -24,6 +26,6 @@ final readonly class ParticularData
 
     public static function of(Particular $one, HomeWeek $week): self
     {
-        return new self(SheetEntryData::of($one->entry, $week->forms[$one->course]->form), $one->isMet, $one->entry->care->isLeftOut);
+        return new self($one->course, SheetEntryData::of($one->entry, $week->forms[$one->course]->form), $one->isMet, $one->entry->care->isLeftOut);
     }
 }

@@ -137,11 +137,15 @@ describe('the sheets of a group', () => {
             studentId: 'ada',
             name: 'Ada',
             entries: [
-              { entry: entry(3, { do: ['support'], weaker: 'right' }), isMet: true, isLeftOut: false },
-              { entry: entry(4, { do: ['skip'] }), isMet: true, isLeftOut: true },
+              { courseId: 'c', entry: entry(3, { do: ['support'], weaker: 'right' }), isMet: true, isLeftOut: false },
+              { courseId: 'c', entry: entry(4, { do: ['skip'] }), isMet: true, isLeftOut: true },
             ],
           },
-          { studentId: 'bo', name: 'Bo', entries: [{ entry: entry(4), isMet: false, isLeftOut: false }] },
+          {
+            studentId: 'bo',
+            name: 'Bo',
+            entries: [3, 4].map((at) => ({ courseId: 'c', entry: entry(at), isMet: false, isLeftOut: false })),
+          },
         ],
       },
     });
@@ -149,9 +153,9 @@ describe('the sheets of a group', () => {
     await userEvent.click(await screen.findByRole('radio', { name: 'One for all' }));
     const all = within(await screen.findByRole('article', { name: 'One for all' }));
     expect(all.getByText('Ada').closest('li')?.textContent).toBe(
-      'Ada: in 3 the right side more, a chair or wall near; in 4 left out',
+      'Ada: 3: the right side more, a chair or wall near; 4: left out',
     );
-    expect(all.getByText('Bo').closest('li')?.textContent).toBe('Bo: in 4 not yet met, left out');
+    expect(all.getByText('Bo').closest('li')?.textContent).toBe('Bo: 3, 4: not yet met, left out');
   });
 
   test('of a group that had no class say so, and offer no sheet', async () => {
