@@ -32,25 +32,29 @@ final class NoteHomePractice
     {
         $known = HomePractice::find($id);
         if ($known !== null) {
-            if ($known->student_id !== $student->id) {
-                throw Refused::conflict(Message::of('home.reused'), 'id');
-            }
-
-            return $known; // sent twice, since an answer was lost
+            return $this->own($known, $student); // sent twice, since an answer was lost
         }
         if (HomePractice::where('student_id', $student->id)->where('received_at', '>', now()->subDay())->count() >= self::MOST) {
             throw Refused::because(Message::of('home.too_many', most: self::MOST));
         }
         $there = Entry::whereIn('id', $entries)->whereNotNull('position')->pluck('id')->all();
         $day = Day::text(HomeDay::of(Day::number($on), Day::number($this->school->today())));
-        $note = new HomePractice;
-        $note->forceFill([
-            'id' => $id, 'student_id' => $student->id, 'on' => $day, 'at' => $at, 'received_at' => now(), 'minutes' => $minutes, 'from_memory' => $fromMemory,
+        // Two tabs may send the same note at once: the database takes the first.
+        $isNew = HomePractice::insertOrIgnore([
+            'school_id' => $this->school->id(), 'id' => $id, 'student_id' => $student->id, 'on' => $day, 'at' => $at->format('Y-m-d H:i:s.uP'), 'received_at' => now()->format('Y-m-d H:i:s.uP'), 'minutes' => $minutes, 'from_memory' => $fromMemory,
             'entries' => '{'.implode(',', $there).'}', 'clock_ahead' => Clock::ahead($at),
-        ])->save();
-        $this->outdate($student, $day);
+        ]) === 1;
+        if ($isNew) {
+            $this->outdate($student, $day);
+        }
 
-        return $note->refresh();
+        return $this->own(HomePractice::findOrFail($id), $student);
+    }
+
+    /** @throws Refused where it is somebody else's */
+    private function own(HomePractice $note, Student $student): HomePractice
+    {
+        return $note->student_id === $student->id ? $note : throw Refused::conflict(Message::of('home.reused'), 'id');
     }
 
     public function takeBack(HomePractice $note, Student $student): void

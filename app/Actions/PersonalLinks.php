@@ -21,6 +21,9 @@ final class PersonalLinks
     /** Days a link opens anything: a term and the weeks around it. */
     private const DAYS = 120;
 
+    /** Of one link. */
+    private const MOST_DEVICES = 20;
+
     /** Characters of a secret: 62^40 is more than anybody guesses. */
     private const LENGTH = 40;
 
@@ -74,6 +77,8 @@ final class PersonalLinks
                 return null;
             }
             $key = Str::random(self::LENGTH);
+            // Whoever opens it again and again fills nothing: the devices that were not used for longest go.
+            LinkDevice::whereIn('id', LinkDevice::where('link_id', $link->id)->orderByDesc('last_at')->orderByDesc('id')->skip(self::MOST_DEVICES - 1)->limit(1000)->pluck('id'))->delete();
             LinkDevice::create(['link_id' => $link->id, 'key' => hash('sha256', $key), 'first_at' => now(), 'last_at' => now()]);
 
             return ["{$this->school->id()}.$key", $link];

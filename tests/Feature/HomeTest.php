@@ -118,6 +118,18 @@ test('failures are limited and successes are not: a class shares one address', f
     $this->postJson('/mine/api/open', ['token' => 'x'])->assertTooManyRequests();
 });
 
+test('a link that is opened again and again keeps twenty devices, those that were used last', function () {
+    $token = ($this->token)($this->ada);
+    $first = ($this->phone)($token);
+    for ($n = 0; $n < 24; $n++) {
+        $this->travel(1)->minutes();
+        $last = ($this->phone)($token);
+    }
+    expect($this->getJson("/api/students/{$this->ada->id}/home")->json('link.devices'))->toBe(20);
+    ($this->mine)('GET', '', $first)->assertUnauthorized();
+    ($this->mine)('GET', '', $last)->assertOk();
+});
+
 test('the teacher sees on how many devices a link was opened; the token itself is nowhere', function () {
     expect($this->getJson("/api/students/{$this->ada->id}/home")->assertOk()->json('link'))->toBeNull();
     $token = ($this->token)($this->ada);

@@ -90,7 +90,8 @@ final class MineController extends Controller
             if (StudentQuestion::where('student_id', $student->id)->where('received_at', '>', now()->subDay())->count() >= self::MOST_QUESTIONS) {
                 throw Refused::because(Message::of('home.too_many_questions', most: self::MOST_QUESTIONS));
             }
-            (new StudentQuestion)->forceFill(['id' => $id, 'student_id' => $student->id, 'text' => $given['text'], 'at' => new DateTimeImmutable($given['at']), 'received_at' => now()])->save();
+            // Two tabs may send the same question at once: the database takes the first.
+            StudentQuestion::insertOrIgnore(['school_id' => $student->school_id, 'id' => $id, 'student_id' => $student->id, 'text' => $given['text'], 'at' => (new DateTimeImmutable($given['at']))->format('Y-m-d H:i:s.uP'), 'received_at' => now()->format('Y-m-d H:i:s.uP')]);
         }
 
         return response()->noContent();
