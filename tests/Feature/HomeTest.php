@@ -11,6 +11,7 @@ use App\Models\Student;
 use App\Models\StudentQuestion;
 use Gorvan\Core\Care\Consideration;
 use Gorvan\Core\Care\StudentConsideration;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 beforeEach(function () {
@@ -162,6 +163,25 @@ test('what is noted is practice: once, for the day it was done, moving recall an
     expect($recall($this->getJson("/api/students/{$this->ada->id}")->json('forms.0.standing')))->toBe($recall($before))
         ->and($this->getJson("/api/groups/$this->group/home")->json('practices'))->toBe([]);
 });
+
+test('the same note, or the same question, from two tabs at once is one: the second finds it taken between looking and writing', function (string $what, string $table, array $body) {
+    $key = ($this->phone)(($this->token)($this->ada));
+    $id = (string) Str::uuid();
+    $isFirst = true;
+    // The other tab's arrives just after this one has looked for it.
+    DB::listen(function ($query) use (&$isFirst, $table, $id): void {
+        if ($isFirst && str_starts_with($query->sql, "select * from \"$table\"")) {
+            $isFirst = false;
+            $row = ['school_id' => $this->school->id, 'id' => $id, 'student_id' => $this->ada->id, 'at' => '2026-01-21T09:30:00+01:00'];
+            DB::table($table)->insert($table === 'home_practices' ? [...$row, 'on' => '2026-01-21'] : [...$row, 'text' => 'Which foot?']);
+        }
+    });
+    ($this->mine)('PUT', "/$what/$id", $key, $body)->assertNoContent();
+    expect($isFirst)->toBeFalse()->and($this->inside($this->school, fn () => DB::table($table)->where('id', $id)->count()))->toBe(1);
+})->with([
+    'practice' => ['practices', 'home_practices', ['on' => '2026-01-21', 'at' => '2026-01-21T09:30:00+01:00', 'minutes' => 8, 'fromMemory' => true, 'entries' => []]],
+    'a question' => ['questions', 'student_questions', ['text' => 'Which foot?', 'at' => '2026-01-21T09:30:00+01:00']],
+]);
 
 test('a phone whose clock is wrong loses nothing: its note counts for the day it arrived', function (string $on, string $counts) {
     $key = ($this->phone)(($this->token)($this->ada));
