@@ -8,7 +8,7 @@ import { device } from '../../api/device';
 import { closeOutbox, openOutbox, outbox } from '../../api/outbox';
 import { Toasts } from '../../kit/toasts';
 import '../../messages';
-import { halves, type Scoring, useScore } from './useScore';
+import { drawnQueue, halves, type Scoring, useScore } from './useScore';
 
 interface Sent {
   url: string;
@@ -142,6 +142,14 @@ describe('saving as one goes', () => {
     });
     expect([...scoring.refused]).toEqual([['e1.turn', { typed: 'half', message: 'Turn: no number.' }]]);
     expect(screen.getByText('Heron left')).toBeTruthy();
+  });
+
+  test('draws a batch until its answer is drawn, whatever is typed between', () => {
+    const [insert, title, side] = [{ id: 'insert' }, { id: 'title' }, { id: 'side' }];
+    // The insert is answered and its answer not drawn; the browser has let it go, and another cell is typed.
+    expect(drawnQueue([insert, title], new Set(['insert']), [title, side])).toEqual([insert, title, side]);
+    // Its answer is drawn: it is not made a second time, also where the browser still has it.
+    expect(drawnQueue([title], new Set(['insert']), [insert, title, side])).toEqual([title, side]);
   });
 
   test('a refused batch is parted by rows, then by cells; what is one thing is not', () => {

@@ -69,6 +69,15 @@ export function halves({ edits, said }: Batch): [Batch, Batch] | null {
   ];
 }
 
+/**
+ * The queue as it is drawn: what waits, and before it what was answered while its answer is not drawn yet. Without the
+ * latter a row that was just inserted would be gone for a moment, and with it the key that is typed into it.
+ */
+export const drawnQueue = <T extends { id: string }>(drawn: T[], heard: ReadonlySet<string>, waiting: T[]): T[] => [
+  ...drawn.filter((one) => heard.has(one.id)),
+  ...waiting.filter((one) => !heard.has(one.id)),
+];
+
 /** The rows of an answer, each being the very one that is here where it says the same, so that it need not be drawn. */
 function sameKept(was: Row[], now: Row[]): Row[] {
   const known = new Map(was.map((row) => [row.key, row]));
@@ -105,7 +114,20 @@ export function useScore(id: string, start: Score) {
     keepDraft(`score.${id}`, done);
   }, [id, done]);
 
-  const waitingHere = useCallback(() => waitingOf(id).filter((one) => !heard.current.has(one.id)), [id]);
+  const drawWaiting = useCallback(
+    (without?: string) => {
+      const waiting = waitingOf(id);
+      setState((was) => ({
+        ...was,
+        queue: drawnQueue(
+          was.queue.filter((one) => one.id !== without),
+          heard.current,
+          waiting,
+        ),
+      }));
+    },
+    [id],
+  );
 
   const take = useCallback(
     (answer: Score, answered: string[]) => {
@@ -146,7 +168,7 @@ export function useScore(id: string, start: Score) {
           kept,
           parts.map((part) => ({ ...command, ...part, id: ulid() })),
         ).then(() => {
-          setState((was) => ({ ...was, queue: waitingHere() }));
+          drawWaiting();
         });
         continue;
       }
@@ -155,7 +177,7 @@ export function useScore(id: string, start: Score) {
       setState((was) => ({ ...was, queue: was.queue.filter((one) => one.id !== kept) }));
       void letGo(kept, { isAlone: true });
     }
-  }, [id, refuse, waitingHere]);
+  }, [drawWaiting, id, refuse]);
 
   useEffect(() => {
     see(); // what was refused while this page was not open
@@ -219,9 +241,9 @@ export function useScore(id: string, start: Score) {
       const before = outbox().kept.filter(({ command }) => command.kind === 'edits' && command.form === id);
       const needs = before.slice(-1).map((one) => one.id);
       void post({ kind: 'edits', form: id, id: ulid(), base: base.current, edits, said }, needs);
-      setState((was) => ({ ...was, queue: waitingHere() }));
+      drawWaiting();
     },
-    [id, waitingHere],
+    [drawWaiting, id],
   );
 
   const step = useCallback(
@@ -264,12 +286,12 @@ export function useScore(id: string, start: Score) {
             await letGo(clash.id);
           }
         }
-        setState((was) => ({ ...was, queue: waitingHere() }));
+        drawWaiting(clash?.id);
       } catch (error) {
         tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });
       }
     },
-    [id, t, take, tell, waitingHere],
+    [drawWaiting, id, t, take, tell],
   );
 
   const rows = useMemo<Row[]>(
