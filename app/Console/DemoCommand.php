@@ -9,21 +9,30 @@ use App\Models\School;
 use App\Models\Term;
 use App\Models\User;
 use Database\Demo\DemoSchool;
+use DateTimeZone;
 use Illuminate\Console\Command;
 
 /** Loads the invented demo school into an empty database, and says so when its term is over. */
 final class DemoCommand extends Command
 {
-    protected $signature = 'gorvan:demo {--another=* : one more demo school, whose owner signs in with this address}';
+    protected $signature = 'gorvan:demo
+        {--another=* : one more demo school, whose owner signs in with this address}
+        {--zone= : the time zone of the demo school, by its name (Europe/London)}';
 
     protected $description = 'Load the invented demo school when the database is empty';
 
     public function handle(DemoSchool $demo, CurrentSchool $current): int
     {
         config(['queue.default' => 'sync']); // the demo is whole when the command ends, worker or not
+        $zone = $this->option('zone') ?? DemoSchool::ZONE;
+        if (! is_string($zone) || ! in_array($zone, DateTimeZone::listIdentifiers(), true)) {
+            $this->components->error("No time zone has this name. One like Europe/London is meant.");
+
+            return self::INVALID;
+        }
         foreach ((array) $this->option('another') as $email) {
             if (! User::where('email', $email)->exists()) {
-                $demo->load(static fn () => null, (string) $email);
+                $demo->load(static fn () => null, (string) $email, $zone);
             }
         }
         $school = School::where('is_demo', true)->first();
@@ -37,7 +46,7 @@ final class DemoCommand extends Command
         }
         if (! School::exists()) {
             $this->components->info('Loading the demo school (invented, and made as a teacher would make it):');
-            $demo->load(fn (string $part) => $this->line("   $part"));
+            $demo->load(fn (string $part) => $this->line("   $part"), zone: $zone);
         }
 
         return self::SUCCESS;

@@ -71,7 +71,7 @@ final class DemoSchool
 
     public const INSTRUCTOR = 'bram@lantern-quay.example';
 
-    private const ZONE = 'Europe/London';
+    public const ZONE = 'Europe/London';
 
     /** Of the evening's minutes, what the long form has; the rest keeps the short one going. */
     private const LONG_SHARE = 0.7;
@@ -137,18 +137,18 @@ final class DemoSchool
     }
 
     /** @param  callable(string): void  $tell what is being done now */
-    public function load(callable $tell, string $owner = self::OWNER): User
+    public function load(callable $tell, string $owner = self::OWNER, string $zone = self::ZONE): User
     {
-        return DB::transaction(fn (): User => $this->made($tell, $owner));
+        return DB::transaction(fn (): User => $this->made($tell, $owner, $zone));
     }
 
     /** @param  callable(string): void  $tell */
-    private function made(callable $tell, string $email): User
+    private function made(callable $tell, string $email, string $zone): User
     {
-        $owner = ($this->found)('Lantern Quay School', self::ZONE, 'Ottilie Fenn', $email, self::PASSWORD, true);
+        $owner = ($this->found)('Lantern Quay School', $zone, 'Ottilie Fenn', $email, self::PASSWORD, true);
         $instructor = $email === self::OWNER ? self::INSTRUCTOR : "second.$email";
         $owner->school->users()->create(['name' => 'Bram Sallow', 'email' => $instructor, 'password' => self::PASSWORD, 'role' => Role::Instructor]);
-        $today = DateTimeImmutable::createFromInterface(now())->setTimezone(new DateTimeZone(self::ZONE))->setTime(0, 0);
+        $today = DateTimeImmutable::createFromInterface(now())->setTimezone(new DateTimeZone($zone))->setTime(0, 0);
         $this->current->during($owner->school, function () use ($owner, $today, $tell): void {
             $tell('the forms');
             $long = $this->form('marsh-lantern.json');

@@ -3,7 +3,7 @@
  * beside the demo's.
  */
 import { expect, type Page } from '@playwright/test';
-import { open } from './teacher';
+import { open, ZONE } from './teacher';
 
 /** Asks the server as the page does. */
 export async function call<T>(page: Page, method: string, url: string, body?: unknown): Promise<T> {
@@ -42,10 +42,8 @@ export async function makeClass(page: Page, name: string, people: string[]): Pro
   const day = (plus: number) => new Date(Date.parse(`${today}T12:00:00Z`) + 86_400_000 * plus);
   const iso = (plus: number) => day(plus).toISOString().slice(0, 10);
   const weekday = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'][day(0).getUTCDay()];
-  const clock = await page.evaluate(() =>
-    new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: 'Europe/London' }).format(
-      new Date(Date.now() - 4 * 60_000),
-    ),
+  const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: ZONE }).format(
+    new Date(Date.now() - 4 * 60_000),
   );
   const term = await call<{ id: string }>(page, 'POST', '/api/terms', {
     group: group.id,

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { Actions, longList, open, PASSWORD, takeBack, test } from './teacher';
+import { Actions, longList, open, PASSWORD, takeBack, test, weekdayThere } from './teacher';
 
 const names = Array.from({ length: 20 }, (_, at) => `Student ${String.fromCharCode(65 + at)}`);
 
@@ -98,9 +98,7 @@ test('from a pasted list to a marked class, as a teacher would', async ({ page }
   await laying.do(page.getByRole('link', { name: 'Lay a term' }).first().click());
   await expect(page.getByLabel('Group', { exact: true })).toHaveValue(/.+/);
   await laying.do(page.getByLabel('Group', { exact: true }).selectOption({ label: 'Twenty' }));
-  const weekday = await page.evaluate(() =>
-    new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'Europe/London' }).format(new Date()),
-  );
+  const weekday = weekdayThere();
   await laying.do(page.getByLabel('Weekday').selectOption(weekday));
   const dates = page.getByRole('button', { pressed: false }).filter({ hasText: weekday });
   await expect(dates).toHaveCount(12);

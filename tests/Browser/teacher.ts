@@ -4,6 +4,19 @@ import { test as plain, expect, type Locator, type Page } from '@playwright/test
 export const OWNERS = ['ottilie@lantern-quay.example', process.env.SECOND_OWNER ?? 'ottilie@second-quay.example'];
 export const PASSWORD = 'reeds-at-dusk';
 
+/** Where the demo school is; late in the evening the tests take one whose day does not end under them. */
+export const ZONE = process.env.DEMO_ZONE ?? 'Europe/London';
+
+/** The weekday of the school's today, as the pages write it. */
+export const weekdayThere = (): string =>
+  new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: ZONE }).format(new Date());
+
+/** The school's today and a number of days, as YYYY-MM-DD. */
+export const inDays = (days: number): string => {
+  const today = new Intl.DateTimeFormat('en-CA', { dateStyle: 'short', timeZone: ZONE }).format(new Date());
+  return new Date(Date.parse(`${today}T12:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
+};
+
 /** Where the session of a worker's one sign-in is kept for its tests. */
 export const sessionOf = (worker: number): string => `var/browser-session-${String(worker)}.json`;
 

@@ -1,13 +1,11 @@
 import { expect, type Locator } from '@playwright/test';
-import { Actions, open, test } from './teacher';
+import { Actions, inDays, open, test, weekdayThere } from './teacher';
 
 test.describe.configure({ mode: 'serial' });
 
 /** The day a tick of the season line is shown with, as in "3 Dec". */
 const dayOf = async (tick: Locator): Promise<string> =>
   /\d+ \w{3}/.exec((await tick.getByRole('link').textContent()) ?? '')?.[0] ?? 'no day';
-
-const inDays = (days: number): string => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
 
 test('a term is laid, changed by hand, compared, asked why, solved for, subscribed to and printed', async ({ page, baseURL }) => {
   const group = `Harbour ${String(Date.now() % 100000)}`;
@@ -27,9 +25,7 @@ test('a term is laid, changed by hand, compared, asked why, solved for, subscrib
   // The demo form over a twelve-week term with two closures and a showing, in at most eight actions.
   const laying = new Actions();
   await laying.do(page.getByRole('link', { name: 'Lay a term' }).first().click());
-  const weekday = await page.evaluate(() =>
-    new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'Europe/London' }).format(new Date()),
-  );
+  const weekday = weekdayThere();
   await laying.do(page.getByLabel('Weekday').selectOption(weekday));
   const dates = page.getByRole('button', { pressed: false }).filter({ hasText: weekday });
   await expect(dates).toHaveCount(12);
