@@ -15,6 +15,10 @@ return [
         'meetings' => 400,
     ],
 
+    // By what mail goes, and whom it comes from. "mailbox" keeps it here, where the mailbox page shows it.
+    'mailer' => env('MAIL_MAILER', 'mailbox'),
+    'mail_from' => env('MAIL_FROM_ADDRESS', 'gorvan@localhost'),
+
     // Whether a person who comes to an empty installation may found the school there.
     'founding' => (bool) env('GORVAN_FOUNDING', true),
 ];

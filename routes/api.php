@@ -12,6 +12,8 @@ use App\Http\Controllers\FormController;
 use App\Http\Controllers\FormFileController;
 use App\Http\Controllers\GroupController;
 use App\Http\Controllers\LessonController;
+use App\Http\Controllers\LetterController;
+use App\Http\Controllers\MailController;
 use App\Http\Controllers\MeetingController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\PracticeController;
@@ -99,6 +101,7 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::get('students/{student}/curve', [StudentController::class, 'curve'])->can('read', 'student');
     Route::patch('students/{student}', [StudentController::class, 'rename'])->can('plan', 'student');
 
+    Route::put('students/{student}/details', [StudentController::class, 'details'])->can('plan', 'student');
     Route::put('students/{student}/pause', [StudentController::class, 'pause'])->can('plan', 'student');
     Route::put('students/{student}/list', [StudentController::class, 'onList'])->can('plan', 'student');
     Route::post('students/{student}/joined', [StudentController::class, 'join'])->can('plan', 'student');
@@ -117,6 +120,8 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::delete('students/{student}/link', [PracticeController::class, 'revokeLink'])->can('plan', 'student');
     Route::put('student-questions/{studentQuestion}/answer', [PracticeController::class, 'answer'])->can('mark', 'studentQuestion');
 
+    Route::get('mails', [MailController::class, 'index'])->can('plan');
+
     Route::get('groups/{group}/table', [ExportController::class, 'table'])->can('read', 'group');
     Route::get('students/{student}/record', [ExportController::class, 'record'])->can('see-considerations', 'student');
 
@@ -131,6 +136,12 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::post('terms', [TermController::class, 'store'])->can('plan');
     Route::get('terms/{term}', [TermController::class, 'show'])->can('read', 'term');
     Route::delete('terms/{term}', [TermController::class, 'destroy'])->can('plan', 'term');
+
+    Route::get('terms/{term}/end', [LetterController::class, 'show'])->can('plan', 'term');
+    Route::put('terms/{term}/letters', [LetterController::class, 'keep'])->can('plan', 'term');
+    Route::post('terms/{term}/letters/sending', [LetterController::class, 'send'])->can('plan', 'term');
+    Route::delete('letters/{letter}', [LetterController::class, 'destroy'])->can('plan', 'letter');
+    Route::put('school/letter-words', [LetterController::class, 'words'])->can('plan');
 
     Route::get('terms/{term}/changes', [PlanController::class, 'history'])->can('read', 'term');
     Route::post('terms/{term}/changes/preview', [PlanController::class, 'preview'])->can('plan', 'term');
@@ -151,6 +162,7 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::get('meetings/{meeting}', [MeetingController::class, 'show'])->can('read', 'meeting');
     Route::get('meetings/{meeting}/class', [ClassController::class, 'show'])->can('read', 'meeting');
     Route::get('meetings/{meeting}/pods', [ClassController::class, 'pods'])->can('read', 'meeting');
+    Route::get('meetings/{meeting}/pairs', [ClassController::class, 'pairs'])->can('read', 'meeting');
     Route::put('meetings/{meeting}/attendance', [ClassController::class, 'attendance'])->can('mark', 'meeting');
     Route::post('meetings/{meeting}/guests', [ClassController::class, 'guest'])->can('mark', 'meeting');
     Route::post('meetings/{meeting}/marks', [ClassController::class, 'marks'])->can('mark', 'meeting');

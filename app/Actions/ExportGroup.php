@@ -9,6 +9,7 @@ use App\Models\Group;
 use App\Models\LoggedClass;
 use App\Models\Student;
 use Gorvan\Core\Reading\CsvText;
+use Gorvan\Core\Standing\Attendance;
 use Gorvan\Core\Standing\EntryStanding;
 
 /** A group as tables for a spreadsheet: where everyone stands, and who came to which class. */
@@ -38,18 +39,16 @@ final class ExportGroup
     {
         /** @var \Illuminate\Database\Eloquent\Collection<int, LoggedClass> $logs */
         $logs = LoggedClass::standing()->where('group_id', $group->id)->whereNotNull('meeting_id')->orderBy('on')->orderBy('made_at')->get();
-        $there = $logs->map(static fn (LoggedClass $row): array => array_flip($row->log()->there()))->all();
+        $classes = array_values($logs->map(static fn (LoggedClass $row): array => [$row->on, $row->log()->there()])->all());
         /** @var \Illuminate\Database\Eloquent\Collection<int, Student> $students */
         $students = $group->students()->withPivot('joined_on')->orderBy('name')->get();
         $rows = [['student', ...array_values($logs->map(static fn (LoggedClass $row): string => $row->on)->all()), 'came', 'classes']];
         foreach ($students as $student) {
-            $joined = (string) $student->getRelation('pivot')->getAttribute('joined_on');
-            $cells = [];
-            foreach ($logs as $at => $log) {
-                $came = array_intersect_key($there[$at], array_flip($student->records())) !== [];
-                $cells[] = $came ? 'there' : ($log->on < $joined ? '' : 'away');
-            }
-            $rows[] = [$student->name, ...$cells, (string) count(array_keys($cells, 'there', true)), (string) count(array_filter($cells, static fn (string $cell): bool => $cell !== ''))];
+            $attendance = Attendance::of($classes, $student->records(), (string) $student->getRelation('pivot')->getAttribute('joined_on'));
+            $cells = array_map(static fn (?bool $one): string => match ($one) {
+                true => 'there', false => 'away', null => '',
+            }, $attendance->each);
+            $rows[] = [$student->name, ...$cells, (string) $attendance->came(), (string) $attendance->classes()];
         }
 
         return CsvText::of($rows);

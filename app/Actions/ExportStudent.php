@@ -84,11 +84,12 @@ final class ExportStudent
         $rows = Mark::whereIn('student_id', $records)->orderBy('at')->get();
         $titles = DB::table('entries')->where('school_id', $student->school_id)->whereIn('id', $rows->pluck('entry_id')->filter()->unique())->selectRaw("id, document->>'title' as title")->pluck('title', 'id');
         $principles = DB::table('principles')->where('school_id', $student->school_id)->whereIn('id', $rows->pluck('principle_id')->filter()->unique())->pluck('title', 'id');
+        $steps = DB::table('drill_steps')->where('school_id', $student->school_id)->whereIn('id', $rows->pluck('drill_step_id')->filter()->unique())->pluck('title', 'id');
         $gone = DB::table('withdrawn')->where('school_id', $student->school_id)->whereIn('id', Withdrawal::whereIn('of', $rows->pluck('id'))->pluck('of'))->pluck('id')->flip();
 
         return array_values($rows->map(static fn (Mark $mark): array => [
             'at' => $mark->at->toRfc3339String(), 'on' => $mark->on,
-            'of' => $mark->principle_id === null ? $titles[$mark->entry_id] ?? '' : $principles[$mark->principle_id] ?? '',
+            'of' => $titles[$mark->principle_id === null ? $mark->entry_id : null] ?? $principles[$mark->principle_id] ?? $steps[$mark->drill_step_id] ?? '',
             ...($mark->principle_id === null || $mark->entry_id === null ? [] : ['in' => $titles[$mark->entry_id] ?? '']),
             ...($mark->side === null ? [] : ['side' => $mark->side]),
             'seen' => $mark->level()->name, 'taken_back' => isset($gone[$mark->id]),

@@ -18,6 +18,10 @@ final class KeepLesson
     /** Of one form. */
     private const MOST = 600;
 
+    public function __construct(private readonly KeepDrillSteps $steps)
+    {
+    }
+
     /**
      * @param  int  $version  of the lesson it was written on; 0 for a new one
      * @param  string|null  $usedFrom  the lesson it was made from
@@ -43,10 +47,22 @@ final class KeepLesson
             }
             if (! $isSame || $row->form_version !== $form->version) {
                 $row->update(['document' => $lesson->json(), 'version' => $version + 1, 'form_version' => $form->version]);
+                ($this->steps)($row, $lesson->partner);
             }
 
             return $row->refresh();
         });
+    }
+
+    /** A copy for another course, as the lesson stands: also of entries that went meanwhile, which it then says itself. */
+    public function copy(KeptLesson $lesson, Course $course, string $id): KeptLesson
+    {
+        $copy = $lesson->written()->with(['id' => $id]);
+        $row = new KeptLesson;
+        $row->forceFill(['id' => $id, 'form_id' => $lesson->form_id, 'course_id' => $course->id, 'used_from' => $lesson->id, 'document' => $copy->json(), 'version' => 1, 'form_version' => $lesson->form_version])->save();
+        ($this->steps)($row, $copy->partner);
+
+        return $row;
     }
 
     private function made(Form $form, ?Course $course, WrittenLesson $lesson, ?string $usedFrom): KeptLesson
@@ -56,6 +72,7 @@ final class KeepLesson
         }
         $row = new KeptLesson;
         $row->forceFill(['id' => $lesson->id, 'form_id' => $form->id, 'course_id' => $course?->id, 'used_from' => $usedFrom, 'document' => $lesson->json(), 'version' => 1, 'form_version' => $form->version])->save();
+        ($this->steps)($row, $lesson->partner);
 
         return $row->refresh();
     }

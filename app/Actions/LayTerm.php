@@ -21,7 +21,7 @@ use Illuminate\Support\Facades\DB;
 /** Lays courses over a term of weekly meetings. */
 final class LayTerm
 {
-    public function __construct(private readonly CurrentSchool $school, private readonly PlanTerm $plan, private readonly CutCourse $cut, private readonly LessonCutter $cutter, private readonly TaughtEntries $taught, private readonly PacedCourse $paced)
+    public function __construct(private readonly CurrentSchool $school, private readonly PlanTerm $plan, private readonly CutCourse $cut, private readonly LessonCutter $cutter, private readonly TaughtEntries $taught, private readonly PacedCourse $paced, private readonly CarryLessons $carry)
     {
     }
 
@@ -52,10 +52,11 @@ final class LayTerm
     /**
      * @param  array<mixed>  $term
      * @param  non-empty-list<NewCourse>  $courses  in their order
+     * @param  Term|null  $after  the term it follows: what was written for its lessons is taken along
      *
      * @throws \Gorvan\Core\Lesson\CutImpossible and nothing is laid
      */
-    public function __invoke(Group $group, string $title, array $term, array $courses): Term
+    public function __invoke(Group $group, string $title, array $term, array $courses, ?Term $after = null): Term
     {
         $dates = $this->dates($term);
         foreach ($courses as $course) {
@@ -63,7 +64,7 @@ final class LayTerm
                 throw Refused::because(Message::of('contradiction.showing_outside', on: $course->showing->on, from: $term['from'], to: $term['to']), 'showing');
             }
         }
-        $row = DB::transaction(function () use ($group, $title, $term, $courses, $dates): Term {
+        $row = DB::transaction(function () use ($group, $title, $term, $courses, $dates, $after): Term {
             $row = Term::create([
                 'group_id' => $group->id,
                 'title' => $title,
@@ -90,6 +91,10 @@ final class LayTerm
                     'showing' => $course->showing === null ? null : json_encode($course->showing->toData(), JSON_THROW_ON_ERROR),
                 ]);
                 ($this->cut)($made->setRelation('term', $row), $course->form->placed(), self::minutes($dates));
+            }
+
+            if ($after !== null) {
+                ($this->carry)($after, $row);
             }
 
             return $row;

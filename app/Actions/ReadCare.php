@@ -29,7 +29,14 @@ final class ReadCare
     public function __invoke(Meeting $meeting, array $forms): array
     {
         $plan = $meeting->planned();
-        $students = array_keys($this->names($meeting));
+
+        return $plan === null ? [] : $this->care->of($plan, $forms, $this->school->get()->warmUps(), $this->spared($meeting));
+    }
+
+    /** @return array<string, Spared> what everyone who belongs to the meeting is to be spared, by student */
+    public function spared(Meeting $meeting): array
+    {
+        $students = array_map(strval(...), array_keys($this->names($meeting)));
         $noted = $this->noted($students);
         $tonight = $meeting->attendances->keyBy('student_id');
         $spared = [];
@@ -39,7 +46,7 @@ final class ReadCare
             $spared[$student] = Spared::on($meeting->on, $noted[$student] ?? [], $is->is_careful ?? false, $is->is_first_time ?? false);
         }
 
-        return $plan === null ? [] : $this->care->of($plan, $forms, $this->school->get()->warmUps(), $spared);
+        return $spared;
     }
 
     /** @return array<string, string> everyone who belongs to the meeting, by id, in the order of their names */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Course;
+use App\Models\DrillStep;
 use App\Models\Entry;
 use App\Models\LoggedClass;
 use App\Models\Mark;
@@ -53,6 +54,7 @@ final class RecordMarks
         $sided = Entry::whereIn('form_id', Course::where('term_id', $meeting->term_id)->select('form_id'))
             ->whereIn('id', array_values(array_unique(array_filter(array_map(static fn (NewMark $mark): ?string => $mark->entry, $marks)))))->toBase()->pluck('sided', 'id')->all();
         $principles = array_flip($this->principles($meeting, $marks));
+        $steps = array_flip($this->steps($meeting, $marks));
         $rows = [];
         foreach ($marks as $at => $mark) {
             if (! isset($students[$mark->student])) {
@@ -61,10 +63,13 @@ final class RecordMarks
             if ($mark->principle !== null && ! isset($principles[$mark->principle])) {
                 throw Refused::because(Message::of('mark.principle', nth: $at + 1), "marks.$at.principle");
             }
-            if ($mark->entry === null ? $mark->principle === null : ! isset($sided[$mark->entry])) {
+            if ($mark->step !== null && ($mark->entry !== null || $mark->principle !== null || ! isset($steps[$mark->step]))) {
+                throw Refused::because(Message::of('mark.step', nth: $at + 1), "marks.$at.step");
+            }
+            if ($mark->entry === null ? $mark->principle === null && $mark->step === null : ! isset($sided[$mark->entry])) {
                 throw Refused::because(Message::of('mark.entry', nth: $at + 1), "marks.$at.entry");
             }
-            if ($mark->side !== null && ($mark->principle !== null || $sided[$mark->entry] !== true)) {
+            if ($mark->side !== null && ($mark->principle !== null || ($sided[$mark->entry] ?? false) !== true)) {
                 throw Refused::because(Message::of('mark.side', nth: $at + 1), "marks.$at.side");
             }
             $row = $this->row($meeting, $mark, $by);
@@ -91,6 +96,20 @@ final class RecordMarks
     }
 
     /**
+     * Which steps of partner drills may be marked: those of the forms of the term.
+     *
+     * @param  list<NewMark>  $marks
+     * @return list<string>
+     */
+    private function steps(Meeting $meeting, array $marks): array
+    {
+        $named = array_values(array_unique(array_filter(array_map(static fn (NewMark $mark): ?string => $mark->step, $marks))));
+
+        return $named === [] ? [] : array_values(DrillStep::whereIn('id', $named)
+            ->whereHas('lesson', static fn ($lesson) => $lesson->whereIn('form_id', Course::where('term_id', $meeting->term_id)->select('form_id')))->pluck('id')->all());
+    }
+
+    /**
      * Who may be marked: whoever is in the group, or was there.
      *
      * @return list<string>
@@ -113,6 +132,7 @@ final class RecordMarks
             'student_id' => $mark->student,
             'entry_id' => $mark->entry,
             'principle_id' => $mark->principle,
+            'drill_step_id' => $mark->step,
             'meeting_id' => $meeting->id,
             'on' => $meeting->on,
             'side' => $mark->side?->value,
@@ -138,6 +158,7 @@ final class RecordMarks
                 && $found->student_id === $mark->student
                 && $found->entry_id === $mark->entry
                 && $found->principle_id === $mark->principle
+                && $found->drill_step_id === $mark->step
                 && $found->side === $mark->side?->value
                 && $found->support === $mark->level->value
                 && $found->at == $mark->at;

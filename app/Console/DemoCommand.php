@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Mail\MailboxTransport;
 use App\Models\CurrentSchool;
 use App\Models\School;
 use App\Models\Term;
@@ -23,10 +24,11 @@ final class DemoCommand extends Command
 
     public function handle(DemoSchool $demo, CurrentSchool $current): int
     {
-        config(['queue.default' => 'sync']); // the demo is whole when the command ends, worker or not
+        // The demo is whole when the command ends, worker or not; and what it mails is for nobody.
+        config(['queue.default' => 'sync', 'mail.default' => MailboxTransport::NAME]);
         $zone = $this->option('zone') ?? DemoSchool::ZONE;
         if (! is_string($zone) || ! in_array($zone, DateTimeZone::listIdentifiers(), true)) {
-            $this->components->error("No time zone has this name. One like Europe/London is meant.");
+            $this->components->error('No time zone has this name. One like Europe/London is meant.');
 
             return self::INVALID;
         }

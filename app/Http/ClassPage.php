@@ -6,10 +6,13 @@ namespace App\Http;
 
 use App\Actions\GroupStandings;
 use App\Actions\TaughtEntries;
+use App\Actions\TonightPartner;
+use App\Actions\TonightPartners;
 use App\Http\Data\CellData;
 use App\Http\Data\ClassCardsData;
 use App\Http\Data\ClassData;
 use App\Http\Data\CueCardData;
+use App\Http\Data\PartnerData;
 use App\Http\Data\PassageData;
 use App\Http\Data\StoodData;
 use App\Http\Data\StopData;
@@ -45,6 +48,7 @@ final class ClassPage
         private readonly CurrentSchool $school,
         private readonly GroupStandings $standings,
         private readonly TaughtEntries $taught,
+        private readonly TonightPartners $partners,
     ) {
     }
 
@@ -74,7 +78,16 @@ final class ClassPage
         // Whoever has met nothing of tonight cannot be looked at in it: a guest on a first evening.
         $met = array_filter($recalls, static fn (array $of): bool => array_intersect_key($of, array_flip($tonight)) !== []);
 
-        return new ClassData($cards, $this->watch($met, $passages, $placed), WatchList::SHOWN, self::stops($meeting, $points, $placed, array_map(static fn (PlannedFocus $one): string => $one->principle, $plan->focus ?? [])), $stood);
+        return new ClassData($cards, $this->watch($met, $passages, $placed), WatchList::SHOWN, self::stops($meeting, $points, $placed, array_map(static fn (PlannedFocus $one): string => $one->principle, $plan->focus ?? [])), $stood, $this->partnersOf($meeting));
+    }
+
+    /** @return list<PartnerData> */
+    private function partnersOf(Meeting $meeting): array
+    {
+        $partners = ($this->partners)($meeting);
+        $spared = $partners === [] ? [] : $this->partners->spared($meeting);
+
+        return array_map(fn (TonightPartner $one): PartnerData => PartnerData::of($one, $this->partners->aside($one->drill, $spared)), $partners);
     }
 
     private static function cards(Course $course, PlacedForm $placed, CoursePlan $part): ClassCardsData

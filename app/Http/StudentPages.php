@@ -50,7 +50,8 @@ final class StudentPages
     ) {
     }
 
-    public function of(Student $student, string $on): StudentPageData
+    /** @param  bool  $hasAddress  whether the reader keeps the people, and so their addresses */
+    public function of(Student $student, string $on, bool $hasAddress): StudentPageData
     {
         $memberships = GroupMember::where('student_id', $student->id)->orderBy('joined_on')->get();
         /** @var \Illuminate\Database\Eloquent\Collection<string, Group> $groups */
@@ -72,6 +73,8 @@ final class StudentPages
             $student->off_list_at !== null,
             array_values(Student::where('same_as', $student->id)->orderBy('name')->get()->map(StudentNameData::of(...))->all()),
             $same === null ? null : StudentNameData::of($same),
+            $hasAddress ? $student->email : null,
+            $student->size,
         );
     }
 
@@ -144,10 +147,11 @@ final class StudentPages
         $rows = Mark::standing()->whereIn('marks.student_id', $student->records())->whereIn('marks.meeting_id', $meetings)->orderBy('marks.at')->get();
         $titles = DB::table('entries')->where('school_id', $student->school_id)->whereIn('id', $rows->pluck('entry_id')->filter())->selectRaw("id, document->>'title' as title, document->>'number' as number")->get()->keyBy('id');
         $principles = DB::table('principles')->where('school_id', $student->school_id)->whereIn('id', $rows->pluck('principle_id')->filter())->pluck('title', 'id');
+        $steps = DB::table('drill_steps')->where('school_id', $student->school_id)->whereIn('id', $rows->pluck('drill_step_id')->filter())->pluck('title', 'id');
         $told = [];
         foreach ($rows as $mark) {
             $entry = $titles[$mark->entry_id] ?? null;
-            $what = $mark->principle_id === null ? trim(($entry->number ?? '').' '.($entry->title ?? '')) : $principles[$mark->principle_id] ?? '';
+            $what = $principles[$mark->principle_id] ?? $steps[$mark->drill_step_id] ?? trim(($entry->number ?? '').' '.($entry->title ?? ''));
             $told[$mark->meeting_id][] = new StudentMarkData($what, $mark->side, $mark->principle_id !== null, $mark->level()->name);
         }
 

@@ -10,11 +10,12 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * What a student needed on an entry, or how well they kept a principle: never edited, only withdrawn.
+ * What a student needed on an entry or a step of a partner drill, or how well they kept a principle: never edited, only withdrawn.
  *
  * @property string $student_id
  * @property string|null $entry_id  where it was seen, of a principle; null where in general
  * @property string|null $principle_id
+ * @property string|null $drill_step_id
  * @property string|null $meeting_id
  * @property string|null $on  the day of its class
  * @property string|null $side

@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $name
  * @property string $timezone
  * @property bool $is_demo
+ * @property string|null $letter_words  the school's own sentences for letters
  * @property string|null $warm_ups  gorvan.warm_ups/1; null for those that come with the application
  * @property int $warm_ups_version
  * @property float|null $recall_factor  by which recall is read

@@ -12,6 +12,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsToMany;
  * Someone who learns; a guest is one who is in no group.
  *
  * @property string $name
+ * @property string|null $email  where their mail goes
+ * @property string|null $size  beside the others, {@see \Gorvan\Core\Standing\BodySize}
  * @property int $record_epoch  grows when a checkpoint of the record no longer holds
  * @property \Illuminate\Support\Carbon|null $off_list_at
  * @property string|null $same_as  who they are on record too

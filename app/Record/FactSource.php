@@ -87,9 +87,11 @@ final class FactSource
 
     private static function mark(stdClass $row, int $day, DateTimeImmutable $at): Fact
     {
-        return $row->principle_id === null
-            ? Fact::mark($row->id, Subject::entry($row->entry_id), $day, $at, Support::from($row->support), Side::tryFrom((string) $row->side))
-            : Fact::mark($row->id, Subject::principle($row->principle_id), $day, $at, Keeping::from($row->support), null);
+        return match (true) {
+            $row->principle_id !== null => Fact::mark($row->id, Subject::principle($row->principle_id), $day, $at, Keeping::from($row->support)),
+            $row->drill_step_id !== null => Fact::mark($row->id, Subject::drillStep($row->drill_step_id), $day, $at, Support::from($row->support)),
+            default => Fact::mark($row->id, Subject::entry($row->entry_id), $day, $at, Support::from($row->support), Side::tryFrom((string) $row->side)),
+        };
     }
 
     private function subject(Contact $contact): ?Subject
@@ -110,7 +112,7 @@ final class FactSource
     {
         return Mark::standing()->whereIn('student_id', $students)
             ->where(static fn ($day) => $day->whereNull('on')->orWhere(static fn ($on) => $on->where('on', '<=', Day::text(min($until, 2_000_000)))->when($after !== null, static fn ($later) => $later->where('on', '>', Day::text((int) $after)))))
-            ->toBase()->get(['id', 'student_id', 'entry_id', 'principle_id', 'side', 'support', 'at', 'on', 'received_at']);
+            ->toBase()->get(['id', 'student_id', 'entry_id', 'principle_id', 'drill_step_id', 'side', 'support', 'at', 'on', 'received_at']);
     }
 
     /**

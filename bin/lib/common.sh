@@ -145,7 +145,7 @@ settings() {
   [ -s "$VAR/app.key" ] || (umask 077; php -r 'echo "base64:".base64_encode(random_bytes(32));' > "$VAR/app.key")
   export APP_NAME=Gorvan APP_ENV="${APP_ENV:-production}" APP_DEBUG=false APP_URL="http://127.0.0.1:$1"
   APP_KEY=$(cat "$VAR/app.key"); export APP_KEY
-  export SESSION_DRIVER=file SESSION_LIFETIME=720 CACHE_STORE=file QUEUE_CONNECTION=database DB_QUEUE_RETRY_AFTER=330 MAIL_MAILER=log LOG_CHANNEL=single LOG_LEVEL=warning
+  export SESSION_DRIVER=file SESSION_LIFETIME=720 CACHE_STORE=file QUEUE_CONNECTION=database DB_QUEUE_RETRY_AFTER=330 MAIL_MAILER="${MAIL_MAILER:-mailbox}" LOG_CHANNEL=single LOG_LEVEL=warning
   export SANCTUM_STATEFUL_DOMAINS="127.0.0.1:$1,localhost:$1"
 }
 

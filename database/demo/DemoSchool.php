@@ -7,8 +7,10 @@ namespace Database\Demo;
 use App\Actions\ChoosePrinciples;
 use App\Actions\FillGroup;
 use App\Actions\FoundSchool;
+use App\Actions\GiveLink;
 use App\Actions\KeepConsideration;
 use App\Actions\KeepLesson;
+use App\Actions\KeepLetter;
 use App\Actions\LayTerm;
 use App\Actions\LogClass;
 use App\Actions\NewCourse;
@@ -23,6 +25,7 @@ use App\Actions\SaveForm;
 use App\Actions\SavePrinciples;
 use App\Actions\TakeAttendance;
 use App\Models\CurrentSchool;
+use App\Models\DrillStep;
 use App\Models\Form;
 use App\Models\Group;
 use App\Models\Meeting;
@@ -103,6 +106,12 @@ final class DemoSchool
         'Elowen M.' => [[6, 5, false], [3, 10, false]], 'Giselle A.' => [[1, 10, true]], 'Merrin D.' => [[4, 5, false]],
     ];
 
+    /** Who has no address for mail; everyone else of the evening has one. */
+    private const WITHOUT_MAIL = ['Nestor W.', 'Piers N.'];
+
+    /** How large some are beside the others. */
+    private const SIZES = ['Bastian O.' => 'large', 'Corisande V.' => 'small', 'Giselle A.' => 'small', 'Kenelm S.' => 'large', 'Lunette B.' => 'small', 'Dunstan P.' => 'large'];
+
     /** What was asked from home; days before tonight, and the answer. */
     private const ASKED = [
         'Elowen M.' => [2, 'In “Part the reeds”, does the back foot turn before or after the hands open?', null],
@@ -133,6 +142,8 @@ final class DemoSchool
         private readonly ReadLessons $lessons,
         private readonly NoteHomePractice $note,
         private readonly PersonalLinks $links,
+        private readonly GiveLink $give,
+        private readonly KeepLetter $letter,
     ) {
     }
 
@@ -190,6 +201,9 @@ final class DemoSchool
             foreach (($this->fill)($group, array_keys($roster)) as $student) {
                 $profiles[$student->id] = $roster[$student->name];
                 $this->considerations($student, $next);
+                if ($set !== null) {
+                    $student->update(['email' => in_array($student->name, self::WITHOUT_MAIL, true) ? null : strtolower(Str::before($student->name, ' ')).'@lantern-quay.example', 'size' => self::SIZES[$student->name] ?? null]);
+                }
             }
             $term = ($this->lay)($group, self::season($next), [
                 'from' => $first->format('Y-m-d'),
@@ -203,6 +217,10 @@ final class DemoSchool
             $scores = array_map(static fn (NewCourse $course): PlacedForm => $course->form->placed(), $courses);
             $this->hold($term, $profiles, $scores, $by, $next);
             $this->atHome($group, $scores[0], $next);
+            if ($set !== null) {
+                $this->withPartners($term, $profiles, $by, $next);
+                ($this->letter)($term, (string) Str::uuid(), $group->students()->where('name', 'Anwen T.')->value('students.id'), "Dear Anwen,\n\nthe first stretch is yours now: it goes by itself, and it stays. Give the second Heron a little time at home; shift first, then look up.\n\nIt is good to have you here.\n\nOttilie Fenn, Lantern Quay School", 0);
+            }
         });
     }
 
@@ -296,7 +314,7 @@ final class DemoSchool
             foreach (self::AT_HOME[$student->name] ?? [] as [$days, $minutes, $fromMemory]) {
                 $at = $next->modify("-$days days")->setTime(20, 10);
                 $this->on($at, function () use ($student, $at, $minutes, $fromMemory, $practised): void {
-                    $this->links->openOf($student) ?? $this->links->make($student);
+                    $this->links->openOf($student) ?? ($this->give)($student, true);
                     ($this->note)($student, (string) Str::uuid(), $at->format('Y-m-d'), $at, $minutes, $fromMemory, $practised);
                 });
             }
@@ -306,6 +324,21 @@ final class DemoSchool
                 (new StudentQuestion)->forceFill(['id' => (string) Str::uuid(), 'student_id' => $student->id, 'text' => $text, 'at' => $at, 'received_at' => $at, 'answer' => $answer, 'answered_at' => $answer === null ? null : $at])->save();
             }
         }
+    }
+
+    /**
+     * The first steps of the drill for two, seen of every third student in the last class.
+     *
+     * @param  array<string, Profile>  $profiles by student id
+     */
+    private function withPartners(Term $term, array $profiles, User $by, DateTimeImmutable $next): void
+    {
+        $meeting = Meeting::where('term_id', $term->id)->where('on', '<', $next->format('Y-m-d'))->orderByDesc('on')->firstOrFail();
+        $at = DateTimeImmutable::createFromInterface($meeting->starts_at)->modify('+60 minutes');
+        $step = DrillStep::where('key', 'touch')->firstOrFail()->id;
+        $seen = array_keys(array_filter(array_values($profiles), static fn (int $nth): bool => $nth % 3 === 0, ARRAY_FILTER_USE_KEY));
+        $students = array_keys($profiles);
+        $this->on($at, fn () => ($this->record)($meeting, array_map(static fn (int $nth): NewMark => new NewMark((string) Str::ulid($at), $students[$nth], null, $profiles[$students[$nth]]->seen(2), $at, step: $step), $seen), $by));
     }
 
     /** Words for some lessons of the long form: one with what leads up to it, one with a partner. */

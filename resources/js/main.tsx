@@ -82,6 +82,10 @@ const router = createBrowserRouter([
       { path: 'terms/:term/focus', lazy: async () => ({ Component: (await import('./places/terms/FocusPlace')).FocusPlace }) },
       { path: 'terms/:term/wall', lazy: async () => ({ Component: (await import('./places/terms/WallPlace')).WallPlace }) },
       {
+        path: 'terms/:term/letters',
+        lazy: async () => ({ Component: (await import('./places/letters/LettersPlace')).LettersPlace }),
+      },
+      {
         path: 'students',
         lazy: async () => ({ Component: (await import('./places/students/StudentsPlace')).StudentsPlace }),
       },
@@ -96,6 +100,10 @@ const router = createBrowserRouter([
       {
         path: 'school/forecast',
         lazy: async () => ({ Component: (await import('./places/school/ReliabilityPlace')).ReliabilityPlace }),
+      },
+      {
+        path: 'school/mailbox',
+        lazy: async () => ({ Component: (await import('./places/school/MailboxPlace')).MailboxPlace }),
       },
       { path: 'groups', Component: GroupsPlace },
       { path: 'groups/:group', Component: GroupPlace },

@@ -38,15 +38,18 @@ beforeEach(function () {
     $this->clockAt('2026-01-25T20:00:00+01:00');
     $this->inside($this->other['user']->school, fn () => app(App\Actions\ReadStandings::class)(App\Models\Form::first()->placed(), Student::pluck('id')->all(), '2026-01-25'));
     // A lesson that is written, a link that was opened, and what came back from home.
-    [$this->lessonId, $this->homeId, $this->asked] = [(string) Str::uuid(), (string) Str::uuid(), (string) Str::uuid()];
+    [$this->letterId, $this->lessonId, $this->homeId, $this->asked] = [(string) Str::uuid(), (string) Str::uuid(), (string) Str::uuid(), (string) Str::uuid()];
     $this->inside($this->other['user']->school, function (): void {
-        app(App\Actions\KeepLesson::class)($this->other['form']->fresh(), null, new Gorvan\Core\Lesson\Content\WrittenLesson($this->lessonId, ['e01']), 0);
-        [, $token] = app(App\Actions\PersonalLinks::class)->make(Student::first());
+        app(App\Actions\KeepLesson::class)($this->other['form']->fresh(), null, new Gorvan\Core\Lesson\Content\WrittenLesson($this->lessonId, ['e01'], partner: new Gorvan\Core\Lesson\Content\PartnerDrill('e01', null, [new Gorvan\Core\Lesson\Content\PartnerStep('s', 'touch')], null, [])), 0);
+        Student::first()->update(['email' => 'somebody@other.example']);
+        $mailed = app(App\Actions\GiveLink::class)(Student::first(), true);
+        [, $token] = app(App\Actions\PersonalLinks::class)->make($mailed->student);
         app(App\Actions\PersonalLinks::class)->open($token);
+        app(App\Actions\KeepLetter::class)($this->other['term'], $this->letterId, Student::first()->id, 'Dear', 0);
         app(App\Actions\NoteHomePractice::class)(Student::first(), $this->homeId, '2026-01-20', new DateTimeImmutable, 5, true, []);
         (new App\Models\StudentQuestion)->forceFill(['id' => $this->asked, 'student_id' => Student::first()->id, 'text' => '?', 'at' => now(), 'received_at' => now()])->save();
     });
-    $this->theirs = ['lesson' => $this->lessonId, 'studentQuestion' => $this->asked, 'consideration' => $this->consideration, 'principleSet' => $this->set, 'form' => $this->other['form']->id, 'group' => $this->other['group']->id, 'term' => $this->other['term']->id, 'meeting' => $meeting->id, 'student' => $this->inside($this->other['user']->school, fn () => Student::first()->id),
+    $this->theirs = ['letter' => $this->letterId, 'lesson' => $this->lessonId, 'studentQuestion' => $this->asked, 'consideration' => $this->consideration, 'principleSet' => $this->set, 'form' => $this->other['form']->id, 'group' => $this->other['group']->id, 'term' => $this->other['term']->id, 'meeting' => $meeting->id, 'student' => $this->inside($this->other['user']->school, fn () => Student::first()->id),
         'change' => $this->inside($this->other['user']->school, fn () => App\Models\PlanChange::first()->id), 'course' => $this->inside($this->other['user']->school, fn () => App\Models\Course::first()->id), 'question' => $this->inside($this->other['user']->school, fn () => App\Models\PlanQuestion::first()->id)];
 });
 
@@ -58,7 +61,7 @@ function schoolTables(): array
 
 test('every table of a school shows a connection only that school’s rows, whatever the query forgets', function () {
     $tables = schoolTables();
-    expect(count($tables))->toBe(28);
+    expect(count($tables))->toBe(31);
     $ids = [$this->own['user']->school_id, $this->other['user']->school_id];
     foreach ($tables as $table) {
         foreach ([0, 1] as $who) {

@@ -13,17 +13,22 @@ use App\Actions\RecordMarks;
 use App\Actions\Refused;
 use App\Actions\TakeAttendance;
 use App\Actions\TaughtEntries;
+use App\Actions\TonightPartner;
+use App\Actions\TonightPartners;
 use App\Actions\WithdrawFacts;
 use App\Http\ClassPage;
 use App\Http\Data\ClassData;
 use App\Http\Data\LogData;
+use App\Http\Data\PairsData;
 use App\Http\Data\PodsData;
+use App\Http\Data\PodStudentData;
 use App\Http\Data\StudentData;
 use App\Http\OpenApi\Makes;
 use App\Http\OpenApi\Puts;
 use App\Http\OpenApi\Reads;
 use App\Models\CurrentSchool;
 use App\Models\Meeting;
+use App\Models\PlacedForm;
 use DateTimeImmutable;
 use Gorvan\Core\Form\Side;
 use Gorvan\Core\Reading\JsonNode;
@@ -31,6 +36,9 @@ use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Record\ClassLog;
 use Gorvan\Core\Record\Keeping;
 use Gorvan\Core\Record\Support;
+use Gorvan\Core\Standing\BodySize;
+use Gorvan\Core\Standing\Pairable;
+use Gorvan\Core\Standing\Pairs;
 use Gorvan\Core\Standing\Pods;
 use Gorvan\Core\Term\PlannedReview;
 use Illuminate\Http\JsonResponse;
@@ -64,10 +72,41 @@ final class ClassController extends Controller
         $known = $taught->by($meeting->term->group_id, $placed, $this->school->today());
         $recap = $placed->form->passageOf($part->recap ?? []);
         $review = $placed->form->positionsOf(array_merge([], ...array_map(static fn (PlannedReview $one): array => $one->entries, $part->review ?? [])));
-        $away = $meeting->attendances()->where('is_present', false)->pluck('student_id')->all();
-        $here = array_values(array_filter($standings($meeting->term->group, $placed, $this->school->today(), also: $meeting->guests($meeting->standingLog())), static fn (array $one): bool => ! in_array($one[0]->id, $away, true)));
 
-        return new JsonResponse(PodsData::of($course->id, $here, (int) ($given['count'] ?? Pods::USUAL), $known, $recap, $review));
+        return new JsonResponse(PodsData::of($course->id, $this->here($meeting, $placed, $standings), (int) ($given['count'] ?? Pods::USUAL), $known, $recap, $review));
+    }
+
+    #[Reads('/api/meetings/{meeting}/pairs', 'pairs', 'Who works with whom in a partner drill, among those who are here and want to', PairsData::class, query: ['lesson' => 'string', 'without' => 'string'])]
+    public function pairs(Request $request, Meeting $meeting, GroupStandings $standings, TonightPartners $partners): JsonResponse
+    {
+        $given = $request->validate(['lesson' => ['required', 'uuid'], 'without' => ['nullable', 'string', 'max:8000']]);
+        $one = array_values(array_filter($partners($meeting), static fn (TonightPartner $one): bool => $one->lesson->id === $given['lesson']))[0] ?? abort(404);
+        $without = array_filter(explode(',', (string) ($given['without'] ?? '')));
+        $aside = $partners->aside($one->drill, $partners->spared($meeting));
+        $pairable = $by = $left = [];
+        foreach ($this->here($meeting, $one->course->form->placed(), $standings) as [$student, $standing]) {
+            if (in_array($student->id, $aside, true) || in_array($student->id, $without, true)) {
+                $left[] = $student->name;
+
+                continue;
+            }
+            $by[$student->id] = new PodStudentData($student->id, $student->name, $standing->frontier());
+            $pairable[] = new Pairable($student->id, BodySize::tryFrom((string) $student->size), $standing->frontier() ?? 0);
+        }
+
+        return new JsonResponse(new PairsData(array_map(static fn (array $pair): array => array_map(static fn (string $id): PodStudentData => $by[$id], $pair), Pairs::of($pairable)), $left));
+    }
+
+    /**
+     * Everyone who is here, as they stand in a form.
+     *
+     * @return list<array{\App\Models\Student, \Gorvan\Core\Standing\StudentStanding}>
+     */
+    private function here(Meeting $meeting, PlacedForm $placed, GroupStandings $standings): array
+    {
+        $away = $meeting->attendances()->where('is_present', false)->pluck('student_id')->all();
+
+        return array_values(array_filter($standings($meeting->term->group, $placed, $this->school->today(), also: $meeting->guests($meeting->standingLog())), static fn (array $one): bool => ! in_array($one[0]->id, $away, true)));
     }
 
     #[Puts('/api/meetings/{meeting}/attendance', 'takeAttendance', 'Noted', takes: ['attendance' => ['*' => ['isHere' => 'boolean', 'isCareful?' => 'boolean', 'late?' => 'integer|null', 'left?' => 'integer|null', 'at?' => 'string']]], status: 204, mayConflict: true)]
@@ -106,7 +145,7 @@ final class ClassController extends Controller
         return response()->noContent();
     }
 
-    #[Makes('/api/meetings/{meeting}/marks', 'recordMarks', 'Those marked, as they stand now', [StudentData::class], takes: ['marks' => [['id' => 'string', 'student' => 'string', 'entry?' => 'string|null', 'principle?' => 'string|null', 'side?' => 'enum:left,right|null', 'support' => 'string', 'at' => 'string']]], mayConflict: true)]
+    #[Makes('/api/meetings/{meeting}/marks', 'recordMarks', 'Those marked, as they stand now', [StudentData::class], takes: ['marks' => [['id' => 'string', 'student' => 'string', 'entry?' => 'string|null', 'principle?' => 'string|null', 'step?' => 'string|null', 'side?' => 'enum:left,right|null', 'support' => 'string', 'at' => 'string']]], mayConflict: true)]
     public function marks(Request $request, Meeting $meeting, RecordMarks $record, GroupStandings $standings, TaughtEntries $taught): JsonResponse
     {
         $given = $request->validate([
@@ -114,7 +153,8 @@ final class ClassController extends Controller
             'marks.*.id' => ['required', 'ulid'],
             'marks.*.student' => ['required', 'uuid'],
             'marks.*.entry' => ['nullable', 'uuid'],
-            'marks.*.principle' => ['nullable', 'uuid', 'required_without:marks.*.entry'],
+            'marks.*.principle' => ['nullable', 'uuid', 'required_without_all:marks.*.entry,marks.*.step'],
+            'marks.*.step' => ['nullable', 'uuid'],
             'marks.*.side' => ['nullable', Rule::in([Side::Left->value, Side::Right->value])],
             'marks.*.support' => ['required', Rule::in([...array_column(Support::cases(), 'name'), ...array_column(Keeping::cases(), 'name')])],
             'marks.*.at' => ['required', $this->instant()],
@@ -171,7 +211,7 @@ final class ClassController extends Controller
         return new JsonResponse(new LogData($log === null ? null : $log->log()->toData(), $log?->made_at->toRfc3339String()));
     }
 
-    /** @param  array{id: string, student: string, entry?: string|null, principle?: string|null, side?: string|null, support: string, at: string}  $mark */
+    /** @param  array{id: string, student: string, entry?: string|null, principle?: string|null, step?: string|null, side?: string|null, support: string, at: string}  $mark */
     private static function mark(array $mark, int $at): NewMark
     {
         $principle = $mark['principle'] ?? null;
@@ -185,6 +225,7 @@ final class ClassController extends Controller
             new DateTimeImmutable($mark['at']),
             isset($mark['side']) ? Side::from($mark['side']) : null,
             $principle,
+            $mark['step'] ?? null,
         );
     }
 

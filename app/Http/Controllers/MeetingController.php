@@ -111,7 +111,7 @@ final class MeetingController extends Controller
             (object) AttendanceData::of($meeting, $log),
             $guests,
             Mark::standing()->where('meeting_id', $meeting->id)->orderBy('at')->orderBy('id')->get()->map(static fn (Mark $mark): MarkData => new MarkData(
-                $mark->id, $mark->student_id, $mark->entry_id, $mark->principle_id, $mark->side, $mark->level()->name, $mark->at->toRfc3339String(),
+                $mark->id, $mark->student_id, $mark->entry_id, $mark->principle_id, $mark->drill_step_id, $mark->side, $mark->level()->name, $mark->at->toRfc3339String(),
             ))->all(),
             $this->season->ticks($term, $placed, $course->id),
             Season::closures($term),

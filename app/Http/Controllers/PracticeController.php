@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\GiveLink;
 use App\Actions\PersonalLinks;
 use App\Actions\ReadPractice;
 use App\Actions\Refused;
@@ -32,6 +33,10 @@ final class PracticeController extends Controller
     /** How far back what came from home is shown beside a class, days. */
     private const BACK = 10;
 
+    public function __construct(private readonly CurrentSchool $school)
+    {
+    }
+
     #[Reads('/api/groups/{group}/practice', 'groupPractice', 'What everyone in a group takes home from the last class', HomeWeekData::class)]
     public function show(Group $group, ReadPractice $read): JsonResponse
     {
@@ -48,22 +53,22 @@ final class PracticeController extends Controller
     }
 
     #[Reads('/api/groups/{group}/home', 'groupHome', 'What came back from home, lately', HomeNotesData::class)]
-    public function home(Group $group, HomePages $pages, CurrentSchool $school): JsonResponse
+    public function home(Group $group, HomePages $pages): JsonResponse
     {
-        return new JsonResponse($pages->notesOf(array_values($group->students()->pluck('students.id')->all()), Day::text(Day::number($school->today()) - self::BACK)));
+        return new JsonResponse($pages->notesOf(array_values($group->students()->pluck('students.id')->all()), Day::text(Day::number($this->school->today()) - self::BACK)));
     }
 
-    #[Makes('/api/groups/{group}/links', 'makeLinks', 'New links; earlier ones of the same students open nothing any more', [MadeLinkData::class], takes: ['students' => ['string']], status: 201)]
-    public function makeLinks(Request $request, Group $group, PersonalLinks $links): JsonResponse
+    #[Makes('/api/groups/{group}/links', 'makeLinks', 'New links; earlier ones of the same students open nothing any more', [MadeLinkData::class], takes: ['students' => ['string'], 'byMail?' => 'boolean'], status: 201)]
+    public function makeLinks(Request $request, Group $group, GiveLink $give): JsonResponse
     {
-        $given = $request->validate(['students' => ['required', 'array', 'min:1', 'max:500'], 'students.*' => ['uuid', 'distinct']]);
+        $given = $request->validate(['students' => ['required', 'array', 'min:1', 'max:500'], 'students.*' => ['uuid', 'distinct'], 'byMail' => ['boolean']]);
         /** @var \Illuminate\Database\Eloquent\Collection<int, Student> $students */
         $students = $group->students()->whereIn('students.id', $given['students'])->orderBy('name')->get();
         if ($students->count() !== count($given['students'])) {
             throw Refused::because(Message::of('students.not_in_group'), 'students');
         }
 
-        return new JsonResponse($students->map(static fn (Student $student): MadeLinkData => self::made($student, $links))->all(), 201);
+        return new JsonResponse($students->map(static fn (Student $student): MadeLinkData => MadeLinkData::of($give($student, (bool) ($given['byMail'] ?? false))))->all(), 201);
     }
 
     #[Reads('/api/students/{student}/home', 'studentHome', 'A student at home', StudentHomeData::class)]
@@ -72,10 +77,12 @@ final class PracticeController extends Controller
         return new JsonResponse($pages->home($student));
     }
 
-    #[Makes('/api/students/{student}/link', 'makeLink', 'A new link; an earlier one opens nothing any more', MadeLinkData::class, status: 201)]
-    public function makeLink(Student $student, PersonalLinks $links): JsonResponse
+    #[Makes('/api/students/{student}/link', 'makeLink', 'A new link; an earlier one opens nothing any more', MadeLinkData::class, takes: ['byMail?' => 'boolean'], status: 201)]
+    public function makeLink(Request $request, Student $student, GiveLink $give): JsonResponse
     {
-        return new JsonResponse(self::made($student, $links), 201);
+        $given = $request->validate(['byMail' => ['boolean']]);
+
+        return new JsonResponse(MadeLinkData::of($give($student, (bool) ($given['byMail'] ?? false))), 201);
     }
 
     #[Removes('/api/students/{student}/link', 'revokeLink', 'It opens nothing any more')]
@@ -93,13 +100,5 @@ final class PracticeController extends Controller
         $studentQuestion->update(['answer' => $given['answer'], 'answered_at' => $given['answer'] === null ? null : now()]);
 
         return response()->noContent();
-    }
-
-    private static function made(Student $student, PersonalLinks $links): MadeLinkData
-    {
-        [$link, $token] = $links->make($student);
-
-        // The token stands behind the #, which no browser sends to a server and no log writes down.
-        return new MadeLinkData($student->id, $student->name, url('/mine/home')."#$token", $link->expires_at->toRfc3339String());
     }
 }

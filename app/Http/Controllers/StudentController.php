@@ -28,12 +28,15 @@ use App\Models\CurrentSchool;
 use App\Models\Entry;
 use App\Models\Group;
 use App\Models\Student;
+use App\Policies\Ability;
 use Gorvan\Core\Form\Side;
 use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Reading\Message;
+use Gorvan\Core\Standing\BodySize;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Validation\Rule;
 
 /** Everyone in the school, and each of them over time. */
 final class StudentController extends Controller
@@ -74,7 +77,7 @@ final class StudentController extends Controller
     {
         $request->validate(['on' => ['nullable', 'date_format:Y-m-d']]);
 
-        return new JsonResponse($pages->of($student, $request->string('on')->value() ?: $this->school->today()));
+        return new JsonResponse($pages->of($student, $request->string('on')->value() ?: $this->school->today(), $this->viewer($request)->may(Ability::Plan)));
     }
 
     #[Reads('/api/students/{student}/line', 'studentLine', 'A student over time in the form of a group', [LinePointData::class], query: ['group!' => 'string'])]
@@ -110,6 +113,15 @@ final class StudentController extends Controller
     {
         $given = $request->validate(['name' => ['required', 'string', 'max:120'], 'isOther' => ['boolean']]);
         $rename($student, $given['name'], (bool) ($given['isOther'] ?? false));
+
+        return response()->noContent();
+    }
+
+    #[Puts('/api/students/{student}/details', 'keepStudentDetails', 'Kept', takes: ['email' => 'string|null', 'size' => 'enum:small,middle,large|null'], status: 204)]
+    public function details(Request $request, Student $student): Response
+    {
+        $given = $request->validate(['email' => ['present', 'nullable', 'string', 'email:rfc', 'max:254'], 'size' => ['present', 'nullable', Rule::enum(BodySize::class)]]);
+        $student->update(['email' => $given['email'], 'size' => $given['size']]);
 
         return response()->noContent();
     }

@@ -43,6 +43,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'closures', type: 'array', items: new OA\Items(ref: ClosureData::class)),
     new OA\Property(property: 'approach', type: 'string', enum: ['outline', 'piece', 'sides']),
     new OA\Property(property: 'showing', type: 'object', nullable: true, required: ['on', 'to'], properties: [new OA\Property(property: 'on', type: 'string'), new OA\Property(property: 'to', type: 'integer')]),
+    new OA\Property(property: 'after', type: 'string', nullable: true, description: 'the term it follows: its courses and what was written for their lessons are taken along'),
 ])]
 #[OA\Schema(schema: 'NewMeetingRow', required: ['weekday', 'at', 'minutes'], properties: [
     new OA\Property(property: 'weekday', type: 'string'),
@@ -51,7 +52,7 @@ use OpenApi\Attributes as OA;
 ])]
 final class TermController extends Controller
 {
-    private const NEW_TERM = ['group' => 'string', 'title' => 'string', 'from' => 'string', 'to' => 'string', 'pattern' => [['weekday' => 'string', 'at' => 'string', 'minutes' => 'integer']], 'closures' => [ClosureData::class], 'approach' => 'enum:outline,piece,sides', 'showing?' => ['on' => 'string', 'to' => 'integer']];
+    private const NEW_TERM = ['group' => 'string', 'title' => 'string', 'from' => 'string', 'to' => 'string', 'pattern' => [['weekday' => 'string', 'at' => 'string', 'minutes' => 'integer']], 'closures' => [ClosureData::class], 'approach' => 'enum:outline,piece,sides', 'showing?' => ['on' => 'string', 'to' => 'integer'], 'after?' => 'string|null'];
 
     #[Reads('/api/terms', 'terms', 'The terms of the school', [TermSummary::class])]
     public function index(): JsonResponse
@@ -78,8 +79,8 @@ final class TermController extends Controller
     #[Makes('/api/terms', 'layTerm', 'Laid', TermSummary::class, takes: self::NEW_TERM, status: 201)]
     public function store(Request $request, LayTerm $lay): JsonResponse
     {
-        [$group, $given, $courses] = $this->given($request);
-        $term = $lay($group, $given['title'], $given, $courses);
+        [$group, $given, $courses, $after] = $this->given($request);
+        $term = $lay($group, $given['title'], $given, $courses, $after);
 
         return new JsonResponse(TermSummary::find($term->id), 201);
     }
@@ -104,10 +105,10 @@ final class TermController extends Controller
         return response()->noContent();
     }
 
-    /** @return array{Group, array{title: string, from: string, to: string}, non-empty-list<NewCourse>} */
+    /** @return array{Group, array{title: string, from: string, to: string}, non-empty-list<NewCourse>, Term|null} the term it follows comes last */
     private function given(Request $request): array
     {
-        /** @var array{group: string, title: string, approach: string, from: string, to: string, courses?: list<array<string, mixed>>} $given */
+        /** @var array{group: string, title: string, approach: string, from: string, to: string, after?: string|null} $given */
         $given = $request->validate([
             'group' => ['required', 'uuid'],
             'title' => ['required', 'string', 'max:120'],
@@ -121,6 +122,7 @@ final class TermController extends Controller
             'closures.*.from' => ['required', 'date_format:Y-m-d'],
             'closures.*.to' => ['required', 'date_format:Y-m-d'],
             'approach' => ['required', Rule::enum(Approach::class)],
+            'after' => ['nullable', 'uuid'],
             'showing' => ['nullable', 'array'],
             'showing.on' => ['required_with:showing', 'date_format:Y-m-d'],
             'showing.to' => ['required_with:showing', 'integer', 'min:1', 'max:600'],
@@ -133,6 +135,28 @@ final class TermController extends Controller
             $showing = new Showing((string) $given['showing']['on'], $to <= $form->count() ? $form->at($to)->id : throw Refused::because(Message::of('before.entry', count: $form->count()), 'showing.to'));
         }
 
-        return [$group, $given, [new NewCourse($group->form, Approach::from($given['approach']), showing: $showing)]];
+        $after = isset($given['after']) ? Term::where('group_id', $group->id)->find($given['after']) ?? throw Refused::because(Message::of('term.not_before'), 'after') : null;
+        $approach = Approach::from($given['approach']);
+
+        $courses = $after === null ? [] : self::following($after, $group, $approach, $showing);
+
+        return [$group, $given, $courses === [] ? [new NewCourse($group->form, $approach, showing: $showing)] : $courses, $after];
+    }
+
+    /**
+     * The courses of a term once more, the group's form with the approach and the showing that are given now; none where the
+     * group learns something else by now.
+     *
+     * @return list<NewCourse>
+     */
+    private static function following(Term $after, Group $group, Approach $approach, ?Showing $showing): array
+    {
+        $courses = [];
+        foreach ($after->courses()->with('form')->get() as $course) {
+            $isOwn = $course->form_id === $group->form_id;
+            $courses[] = new NewCourse($course->form, $isOwn ? $approach : $course->approach, $course->share, $course->first_entry, $course->last_entry, $course->lesson_load, $course->lesson_count, $isOwn ? $showing : null);
+        }
+
+        return in_array($group->form_id, array_map(static fn (NewCourse $one): string => $one->form->id, $courses), true) ? $courses : [];
     }
 }

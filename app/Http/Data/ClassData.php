@@ -16,6 +16,7 @@ final readonly class ClassData
      * @param  int  $shown  how many of them are named at once
      * @param  list<StopData>  $stops  where the class may be stopped, draw by draw
      * @param  list<StoodData>  $stood  where everyone stands in the other forms; in the first the page of the meeting says it
+     * @param  list<PartnerData>  $partners  drills for two that can be done, tonight's first
      */
     public function __construct(
         #[OA\Property(type: 'array', items: new OA\Items(ref: ClassCardsData::class))]
@@ -28,6 +29,8 @@ final readonly class ClassData
         public array $stops,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StoodData::class))]
         public array $stood,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PartnerData::class))]
+        public array $partners,
     ) {
     }
 }

@@ -19,6 +19,8 @@ final readonly class MarkData
         public ?string $entryId,
         #[OA\Property]
         public ?string $principleId,
+        #[OA\Property(description: 'of a step of a partner drill')]
+        public ?string $stepId,
         #[OA\Property]
         public ?string $side,
         #[OA\Property(description: 'on the ladder of what it is about')]

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
+use Gorvan\Core\Standing\BodySize;
 use OpenApi\Attributes as OA;
 
 /** A student: where they stand, what is fading, what is missing, and what was noted of them. */
@@ -17,6 +18,8 @@ final readonly class StudentPageData
      * @param  list<StudentClassData>  $classes  the latest first
      * @param  bool  $isPaused  away for a while, and comes back to the groups they were in
      * @param  list<StudentNameData>  $also  who else on record is this student
+     * @param  string|null  $email  for whoever keeps the people; null for others too
+     * @param  string|null  $size  beside the others
      * @param  StudentNameData|null  $sameAs  who this student turned out to be
      */
     public function __construct(
@@ -42,6 +45,10 @@ final readonly class StudentPageData
         public array $also,
         #[OA\Property]
         public ?StudentNameData $sameAs,
+        #[OA\Property]
+        public ?string $email,
+        #[OA\Property(type: 'string', enum: BodySize::class, nullable: true)]
+        public ?string $size,
     ) {
     }
 }

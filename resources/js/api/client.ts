@@ -109,6 +109,12 @@ export type Beat = Schemas['BeatData'];
 export type CueCard = Schemas['CueCardData'];
 export type Kinship = Schemas['KinshipData'];
 export type Mark = Schemas['MarkData'];
+export type Mail = Schemas['MailData'];
+export type Letter = Schemas['LetterData'];
+export type TermEnd = Schemas['TermEndData'];
+export type TermEndStudent = Schemas['TermEndStudent'];
+export type TermEndCourse = Schemas['TermEndCourse'];
+export type PartnerDrill = Schemas['PartnerData'];
 
 /** A name that was given and is there already: who bears it. */
 export interface Known {

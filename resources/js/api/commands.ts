@@ -59,11 +59,12 @@ export function wire(command: Command): Wire {
         method: 'POST',
         url: `/api/meetings/${command.meeting}/marks`,
         body: {
-          marks: command.marks.map(({ id, studentId, entryId, principleId, side, support, at }) => ({
+          marks: command.marks.map(({ id, studentId, entryId, principleId, stepId, side, support, at }) => ({
             id,
             student: studentId,
             entry: entryId,
             principle: principleId,
+            step: stepId,
             side,
             support,
             at,

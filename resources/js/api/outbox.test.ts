@@ -19,7 +19,16 @@ const marks = (id: string): Command => ({
   kind: 'marks',
   meeting: id,
   marks: [
-    { id, studentId: 'ada', principleId: null, entryId: 'row-1', side: null, support: 'Alone', at: '2026-01-20T19:00:00Z' },
+    {
+      id,
+      studentId: 'ada',
+      principleId: null,
+      stepId: null,
+      entryId: 'row-1',
+      side: null,
+      support: 'Alone',
+      at: '2026-01-20T19:00:00Z',
+    },
   ],
 });
 const here = (isHere: boolean): Command => ({

@@ -220,6 +220,20 @@ export const podsQuery = (meeting: string, count: number) =>
     staleTime: 0,
     refetchInterval: 10_000,
   });
+/** Who works with whom in a partner drill, among those who want to. */
+export const pairsQuery = (meeting: string, lesson: string, without: string[]) =>
+  queryOptions({
+    queryKey: ['pods', meeting, 'pairs', lesson, without],
+    queryFn: () =>
+      ask(
+        api.GET('/api/meetings/{meeting}/pairs', {
+          params: { path: { meeting }, query: { lesson, without: without.join(',') } },
+        }),
+      ),
+    // It rests on who is here, which changes while it is looked at.
+    staleTime: 0,
+    refetchInterval: 10_000,
+  });
 /** What a class did hold, as it was logged. */
 export const logQuery = (meeting: string) =>
   queryOptions({
@@ -249,6 +263,17 @@ export const studentHomeQuery = (student: string) =>
     staleTime: 0,
   });
 
+/** What was sent by the mail of this installation. */
+export const mailboxQuery = queryOptions({ queryKey: ['mailbox'], queryFn: () => ask(api.GET('/api/mails')), staleTime: 0 });
+/** What a term came to, and the letters about it. */
+export const termEndQuery = (term: string) =>
+  queryOptions({
+    queryKey: ['termEnd', term],
+    queryFn: () => ask(api.GET('/api/terms/{term}/end', { params: { path: { term } } })),
+    // It rests on everything that was marked and logged.
+    staleTime: 0,
+  });
+
 /** What is out of date once one of these was made, changed or taken away. */
 const touched = {
   form: ['forms', 'today'],
@@ -273,7 +298,8 @@ const touched = {
   ],
   lesson: ['lessons', 'lesson'],
   /** What passes between class and home. */
-  home: ['groupHome', 'studentHome', 'groupPractice'],
+  home: ['groupHome', 'studentHome', 'groupPractice', 'mailbox'],
+  letters: ['termEnd', 'mailbox'],
   /** Where a form is cut, and so its lessons and what is planned of them. */
   cut: ['form', 'forms', 'workbench', 'prices', 'lessons', 'lesson', 'score', 'versions', 'term', 'today', 'meeting', 'group'],
   group: ['groups', 'forms', 'today'],
@@ -303,6 +329,7 @@ const touched = {
     'studentLine',
     'groupPrinciples',
     'considerations',
+    'termEnd',
   ],
   term: ['formCourses', 'terms', 'today', 'groups', 'group'],
   /** What a student spares, and what an evening makes of it. */

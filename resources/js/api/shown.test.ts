@@ -9,6 +9,7 @@ const mark = (id: string, support = 'Alone'): Mark => ({
   id,
   studentId: 'ada',
   principleId: null,
+  stepId: null,
   entryId: 'row-3',
   side: null,
   support,

@@ -52,3 +52,10 @@ export function ranges(numbers: number[]): string {
   }
   return parts.join(', ');
 }
+
+const LIST = new Intl.ListFormat('en-GB', { type: 'conjunction' });
+
+/** Words one after the other: "a, b and c". */
+export function list(words: string[]): string {
+  return LIST.format(words);
+}

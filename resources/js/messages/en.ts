@@ -17,6 +17,7 @@ import forms from './en/forms.json';
 import groups from './en/groups.json';
 import keys from './en/keys.json';
 import lessons from './en/lessons.json';
+import letters from './en/letters.json';
 import kind from './en/kind.json';
 import meeting from './en/meeting.json';
 import mine from './en/mine.json';
@@ -57,6 +58,7 @@ export const en = {
   groups,
   keys,
   lessons,
+  letters,
   kind,
   meeting,
   mine,

@@ -181,6 +181,7 @@ describe('marking', () => {
       id: String(at),
       studentId: 'ada',
       principleId: null,
+      stepId: null,
       entryId,
       side: null,
       support: 'Leading',

@@ -46,6 +46,7 @@ const tonight: ClassPage = {
   shown: 1,
   stops: [{ courseId: 'course', position: 2, focus: 'level_hips', principle: null }],
   stood: [],
+  partners: [],
 };
 
 /** A class that began so many minutes ago. */

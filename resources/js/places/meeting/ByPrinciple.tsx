@@ -1,11 +1,11 @@
 import { useTranslation } from 'react-i18next';
 import type { MeetingPage, Principle, Student } from '../../api/client';
-import { strokeOf } from '../../pictures/keeping';
+import { type Keeping, strokeOf } from '../../pictures/keeping';
 import { KeepingGlyph } from '../../pictures/KeepingGlyph';
 import { useKeepingWords } from '../../pictures/useKeepingWords';
 import { useKeepingLadder } from './ladders';
 import { LevelRows } from './LevelRows';
-import { useKeepingMarks } from './useKeepingMarks';
+import { useSubjectMarks } from './useSubjectMarks';
 
 interface Props {
   page: MeetingPage;
@@ -19,7 +19,17 @@ interface Props {
 /** How well everyone keeps a principle. */
 export function ByPrinciple({ page, unsent, students, principle, entry }: Props) {
   const { t } = useTranslation();
-  const marks = useKeepingMarks(page, unsent, principle, entry);
+  const marks = useSubjectMarks<Keeping>(page, unsent, students, {
+    // In general and as seen in an entry are of one track.
+    isOf: (mark) => mark.principleId === principle.id,
+    fields: { entryId: entry, principleId: principle.id, stepId: null },
+    said: (level, of) => {
+      const words = { keeping: t(`keeping.${level}`), title: principle.title };
+      return of.length === 1
+        ? t('principles.marked', { name: of[0]?.name ?? '', ...words })
+        : t('principles.markedMany', { count: of.length, ...words });
+    },
+  });
   const ladder = useKeepingLadder();
   const words = useKeepingWords();
   return (
@@ -32,18 +42,7 @@ export function ByPrinciple({ page, unsent, students, principle, entry }: Props)
           page.keepings.find((one) => one.student === id)?.keepings.find((cell) => cell.principle === principle.id)
         }
         draw={(cell) => <KeepingGlyph stroke={strokeOf(cell)} label={`${t('meeting.stands')}: ${words(cell)}`} />}
-        marks={{
-          isMarked: ({ id }) => marks.levelOf(id) !== null,
-          levelOf: ({ id }) => marks.levelOf(id),
-          isUnsent: ({ id }) => marks.isUnsent(id),
-          mark: (student, level) => {
-            marks.mark([student], level);
-          },
-          markRest: (level) => {
-            marks.markRest(students, level);
-          },
-          takeBack: marks.takeBack,
-        }}
+        marks={marks}
       />
       <p className="mt-3 text-sm text-soft">{t('principles.markHint')}</p>
     </>

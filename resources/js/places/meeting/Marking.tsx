@@ -11,6 +11,7 @@ import { type CellState, Ribbon } from '../../pictures/Ribbon';
 import { stretchTo } from '../../pictures/stretch';
 import { ByPassage } from './ByPassage';
 import { ByStudent } from './ByStudent';
+import { OnPartner } from './OnPartner';
 import { OnPrinciple } from './OnPrinciple';
 import { usePassageWords } from './PlanList';
 import { stateIn } from './stateIn';
@@ -20,7 +21,7 @@ import { type MarkedSide, markedEntries, useMarks } from './useMarks';
 import { type Presence, usePresence } from './usePresence';
 import { Watching } from './Watching';
 
-export const WAYS = ['passage', 'sweep', 'student', 'principle', 'stop'] as const;
+export const WAYS = ['passage', 'sweep', 'student', 'principle', 'partner', 'stop'] as const;
 export type Way = (typeof WAYS)[number];
 
 interface Props {
@@ -125,6 +126,9 @@ function InCourse({ page, unsent, form, courseId, presence, tonight, passage, wa
   const there = page.students.filter((student) => presence.isHere(student.id));
   const here = courseId === page.courseId ? there : there.map((student) => standingIn(tonight, courseId, student));
 
+  const drills = (tonight?.partners ?? []).filter((one) => one.courseId === courseId);
+  const isOffered: Partial<Record<Way, boolean>> = { principle: page.principles !== null, partner: drills.length > 0 };
+
   if (chosen === null && !form.entries.some((entry) => state(entry.position) !== 'plain')) {
     return <p className="text-soft">{t('meeting.nothingToMark')}</p>;
   }
@@ -152,7 +156,7 @@ function InCourse({ page, unsent, form, courseId, presence, tonight, passage, wa
         label={t('meeting.way')}
         value={way}
         onValue={setWay}
-        of={WAYS.filter((value) => value !== 'principle' || page.principles !== null).map((value) => ({
+        of={WAYS.filter((value) => isOffered[value] ?? true).map((value) => ({
           value,
           text: t(`meeting.ways.${value}`),
         }))}
@@ -161,6 +165,8 @@ function InCourse({ page, unsent, form, courseId, presence, tonight, passage, wa
         <StopCheck page={page} courseId={courseId} form={form} tonight={tonight} students={here} marks={marks} unsent={unsent} />
       ) : way === 'principle' ? (
         <OnPrinciple page={page} unsent={unsent} students={there} form={form} passage={chosen} />
+      ) : way === 'partner' && drills.length > 0 ? (
+        <OnPartner page={page} unsent={unsent} students={there} form={form} drills={drills} />
       ) : way === 'student' ? (
         <ByStudent form={form} students={here} marks={marks} state={state} />
       ) : (

@@ -104,6 +104,7 @@ export function useMarks(page: MeetingPage, unsent: Set<string>, form: Form, des
         studentId: student.id,
         entryId: entry.id,
         principleId: null,
+        stepId: null,
         side,
         support,
         at,

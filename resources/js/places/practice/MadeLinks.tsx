@@ -4,7 +4,7 @@ import type { MadeLink } from '../../api/client';
 import { Button } from '../../kit/controls';
 import { day } from '../../kit/format';
 
-/** Links that were made just now, each with a button that copies it. */
+/** Links that were made just now: sent, or each with a button that copies it. */
 export function MadeLinks({ links }: { links: MadeLink[] }) {
   const { t } = useTranslation();
   const [copied, setCopied] = useState<string | null>(null);
@@ -14,24 +14,33 @@ export function MadeLinks({ links }: { links: MadeLink[] }) {
         {links.map((one) => (
           <li key={one.studentId} className="flex flex-wrap items-center gap-x-4 border-b border-line py-1.5">
             <span className="min-w-36 font-medium">{one.name}</span>
-            <code className="min-w-0 grow text-sm break-all select-all">{one.address}</code>
+            {one.address === null ? (
+              <span className="grow">{t('practice.links.mailed', { address: one.mailedTo })}</span>
+            ) : (
+              <span className="min-w-0 grow">
+                {one.isUnsent ? <strong className="block text-persimmon">{t('practice.links.unsent')}</strong> : null}
+                <code className="text-sm break-all select-all">{one.address}</code>
+              </span>
+            )}
             <span className="text-sm text-soft">
               {t('practice.links.until', { date: day(one.expiresAt.slice(0, 10), 'numbered') })}
             </span>
-            <Button
-              aria-label={t('practice.links.copy', { name: one.name })}
-              onClick={() => {
-                // Where the browser allows no copying, the text is there to be chosen.
-                void navigator.clipboard.writeText(one.address).then(
-                  () => {
-                    setCopied(one.studentId);
-                  },
-                  () => undefined,
-                );
-              }}
-            >
-              {copied === one.studentId ? t('practice.links.copied') : t('app.copy')}
-            </Button>
+            {one.address === null ? null : (
+              <Button
+                aria-label={t('practice.links.copy', { name: one.name })}
+                onClick={() => {
+                  // Where the browser allows no copying, the text is there to be chosen.
+                  void navigator.clipboard.writeText(one.address ?? '').then(
+                    () => {
+                      setCopied(one.studentId);
+                    },
+                    () => undefined,
+                  );
+                }}
+              >
+                {copied === one.studentId ? t('practice.links.copied') : t('app.copy')}
+              </Button>
+            )}
           </li>
         ))}
       </ul>

@@ -176,11 +176,12 @@ function Links({ group, week }: { group: string; week: HomeWeek }) {
   const { t } = useTranslation();
   const [isOpen, setOpen] = useState(false);
   const [made, setMade] = useState<MadeLink[] | null>(null);
+  const [byMail, setByMail] = useState(true);
   const [chosen, setChosen] = useState<string[]>(() => week.sheets.map((sheet) => sheet.studentId));
   const [refusal, setProblem] = useProblem();
   const make = useMutation({
-    mutationFn: (students: string[]) =>
-      ask(api.POST('/api/groups/{group}/links', { params: { path: { group } }, body: { students } })),
+    mutationFn: (body: { students: string[]; byMail: boolean }) =>
+      ask(api.POST('/api/groups/{group}/links', { params: { path: { group } }, body })),
     onSuccess: async (links) => {
       setProblem(null);
       setMade(links);
@@ -224,13 +225,18 @@ function Links({ group, week }: { group: string; week: HomeWeek }) {
                 </Tick>
               ))}
             </div>
+            <div className="mt-3 border-t border-line pt-2">
+              <Tick checked={byMail} onTick={setByMail}>
+                {t('practice.links.byMail')}
+              </Tick>
+            </div>
             <p className="my-2 text-sm text-soft">{t('practice.links.confirm')}</p>
             <RefusalLine refusal={refusal} />
             <Button
               look="primary"
               disabled={chosen.length === 0 || make.isPending}
               onClick={() => {
-                send(chosen);
+                send({ students: chosen, byMail });
               }}
             >
               {t(make.isPending ? 'practice.links.making' : 'practice.links.make')}
@@ -238,7 +244,7 @@ function Links({ group, week }: { group: string; week: HomeWeek }) {
           </>
         ) : (
           <>
-            <p className="mb-2 font-medium">{t('practice.links.made')}</p>
+            {made.every((one) => one.address === null) ? null : <p className="mb-2 font-medium">{t('practice.links.made')}</p>}
             <MadeLinks links={made} />
           </>
         )}

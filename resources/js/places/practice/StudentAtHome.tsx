@@ -14,7 +14,7 @@ import { CameBack } from './CameBack';
 import { MadeLinks } from './MadeLinks';
 
 /** A student at home: their link, what they noted and what they asked. */
-export function StudentAtHome({ student }: { student: string }) {
+export function StudentAtHome({ student, hasAddress }: { student: string; hasAddress: boolean }) {
   const { t } = useTranslation();
   const tell = useTell();
   const may = useMay();
@@ -23,7 +23,7 @@ export function StudentAtHome({ student }: { student: string }) {
   const [refusal, setProblem] = useProblem();
   const path = { params: { path: { student } } };
   const make = useMutation({
-    mutationFn: () => ask(api.POST('/api/students/{student}/link', path)),
+    mutationFn: (byMail: boolean) => ask(api.POST('/api/students/{student}/link', { ...path, body: { byMail } })),
     onSuccess: async (link) => {
       setProblem(null);
       setMade(link);
@@ -63,11 +63,21 @@ export function StudentAtHome({ student }: { student: string }) {
                 <Button
                   disabled={make.isPending}
                   onClick={() => {
-                    send(undefined);
+                    send(false);
                   }}
                 >
                   {t(link === null ? 'practice.student.make' : 'practice.student.renew')}
                 </Button>
+                {hasAddress ? (
+                  <Button
+                    disabled={make.isPending}
+                    onClick={() => {
+                      send(true);
+                    }}
+                  >
+                    {t('practice.student.mail')}
+                  </Button>
+                ) : null}
                 {link === null ? null : (
                   <Button
                     look="quiet"
@@ -83,7 +93,7 @@ export function StudentAtHome({ student }: { student: string }) {
             ) : null}
             {made === null ? null : (
               <>
-                <p className="font-medium">{t('practice.student.made')}</p>
+                {made.address === null ? null : <p className="font-medium">{t('practice.student.made')}</p>}
                 <MadeLinks links={[made]} />
               </>
             )}

@@ -229,7 +229,7 @@ describe('what came back', () => {
 });
 
 describe('a student at home', () => {
-  const show = () => showAt('/', [{ path: '/', element: <StudentAtHome student="ada" /> }]);
+  const show = () => showAt('/', [{ path: '/', element: <StudentAtHome student="ada" hasAddress={false} /> }]);
 
   test('says on how many devices the link was opened, and that it cannot tell two people apart', async () => {
     server.answers['GET /api/students/{student}/home'] = {

@@ -4,10 +4,12 @@ import { useQuery } from '@tanstack/react-query';
 import { sessionQuery } from '../../api/queries';
 import { Page } from '../../kit/page';
 import { TabBar } from '../../kit/TabBar';
+import { useMay } from '../../kit/useMay';
 
 /** The frame of what holds for the whole school. */
 export function SchoolPages({ actions, children }: { actions?: ReactNode; children: ReactNode }) {
   const { t } = useTranslation();
+  const may = useMay();
   const school = useQuery(sessionQuery).data?.school;
   return (
     <Page title={t('school.title')} kicker={school?.name} actions={actions}>
@@ -16,6 +18,7 @@ export function SchoolPages({ actions, children }: { actions?: ReactNode; childr
         of={[
           { to: '/school', text: t('school.tabs.warmUps'), isExact: true },
           { to: '/school/forecast', text: t('school.tabs.forecast') },
+          ...(may('plan') ? [{ to: '/school/mailbox', text: t('school.tabs.mailbox') }] : []),
         ]}
       />
       {children}

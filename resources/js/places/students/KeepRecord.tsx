@@ -12,6 +12,7 @@ import { useTell } from '../../kit/toasts';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
 import { SamePeople, told, useSamePeople } from '../groups/SamePeople';
+import { Details } from './Details';
 
 const path = (student: string) => ({ params: { path: { student } } });
 const item = 'flex min-h-11 cursor-default items-center px-4 outline-none data-highlighted:bg-river2 data-disabled:opacity-50';
@@ -59,7 +60,7 @@ function useSteps(): [(step: Step) => void, boolean] {
   return [useOnce(run), run.isPending];
 }
 
-type Doing = 'rename' | 'join' | 'same' | null;
+type Doing = 'rename' | 'details' | 'join' | 'same' | null;
 
 /** What can be done with a student's record: a name, groups, a pause, off the list, or two records of one person. */
 export function KeepRecord({ data }: { data: StudentPage }) {
@@ -108,6 +109,9 @@ export function KeepRecord({ data }: { data: StudentPage }) {
             {data.sameAs !== null
               ? null
               : [
+                  entry(t('students.keep.details'), () => {
+                    setDoing('details');
+                  }),
                   entry(t('students.keep.join'), () => {
                     setDoing('join');
                   }),
@@ -166,6 +170,9 @@ export function KeepRecord({ data }: { data: StudentPage }) {
       </DropdownMenu.Root>
       <Dialog open={doing === 'rename'} onOpenChange={close} title={t('students.keep.renameTitle', { name })}>
         <Rename data={data} step={step} onDone={close} />
+      </Dialog>
+      <Dialog open={doing === 'details'} onOpenChange={close} title={t('students.keep.detailsTitle', { name })}>
+        <Details data={data} onDone={close} />
       </Dialog>
       <Dialog open={doing === 'join'} onOpenChange={close} title={t('students.keep.joinTitle', { name })}>
         <Join data={data} joins={joins} step={step} onDone={close} />

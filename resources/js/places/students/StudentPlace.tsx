@@ -90,7 +90,7 @@ function Shown({ data }: { data: StudentPage }) {
       {data.forms.map((one) => (
         <OverTime key={one.group} student={data.id} group={one.group} title={one.form.title} />
       ))}
-      <StudentAtHome student={data.id} />
+      <StudentAtHome student={data.id} hasAddress={data.email !== null} />
       <Considerations student={data.id} />
       <Classes classes={data.classes} />
       <EverythingRecorded student={data.id} />

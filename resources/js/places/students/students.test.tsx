@@ -72,6 +72,8 @@ const page = (change: Partial<StudentPage> = {}): StudentPage => ({
   isOffList: false,
   also: [],
   sameAs: null,
+  email: null,
+  size: null,
   ...change,
 });
 

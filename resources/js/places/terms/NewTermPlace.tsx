@@ -14,6 +14,7 @@ import { Form } from '../../kit/Form';
 import { Asked, Empty, Heading, Page, Warnings } from '../../kit/page';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
+import { CarriesOver } from '../letters/CarriesOver';
 import { useUnmaking } from '../useUnmaking';
 import { sentence } from '../../messages/say';
 
@@ -96,6 +97,7 @@ function following(term: Term, today: string, t: TFunction): Draft {
     ...fresh(from, term.term.groupId, nextTitle(from, t)),
     to: daysLater(from, Math.round(days)),
     ...(usual.length > 0 ? { pattern: usual } : {}),
+    after: term.term.id,
     approach: (term.courses[0]?.approach ?? 'piece') as Draft['approach'],
   };
 }
@@ -194,7 +196,7 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
           label={t('terms.group')}
           value={draft.group}
           onChange={(event) => {
-            change({ group: event.target.value });
+            change({ group: event.target.value, after: null }); // what carries over is the other group's
           }}
         >
           {groups.map((group) => (
@@ -435,6 +437,14 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
           </Button>
         </div>
         <p className="mt-4 text-sm text-soft">{t('terms.planHint')}</p>
+        {draft.after ? (
+          <CarriesOver
+            term={draft.after}
+            onLeave={() => {
+              change({ after: null });
+            }}
+          />
+        ) : null}
       </div>
     </Form>
   );

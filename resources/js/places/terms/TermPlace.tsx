@@ -8,6 +8,7 @@ import { Button, ButtonLink, Dialog } from '../../kit/controls';
 import { day, number, recall } from '../../kit/format';
 import { Asked, Heading, Page, Warnings } from '../../kit/page';
 import { Segmented } from '../../kit/Segmented';
+import { useMay } from '../../kit/useMay';
 import { type Said, sentence } from '../../messages/say';
 import { CarryLessons, TickSpot } from '../../pictures/CarryLessons';
 import { partOf } from '../../pictures/coursePart';
@@ -44,6 +45,7 @@ function costsOf(questions: Question[] | undefined): Said[] {
 
 function Laid({ term }: { term: Term }) {
   const { t } = useTranslation();
+  const may = useMay();
   const { groupName, title, groupId, startsOn, endsOn, held, meetings } = term.term;
   const [chosenCourse, setCourse] = useState(term.courses[0]?.id ?? '');
   const course = term.courses.find((one) => one.id === chosenCourse) ?? (term.courses[0] as Course);
@@ -119,6 +121,7 @@ function Laid({ term }: { term: Term }) {
             <ButtonLink to={`/terms/${term.term.id}/focus`}>{t('principles.focus.title')}</ButtonLink>
             <ButtonLink to={`/terms/${term.term.id}/compare`}>{t('terms.compare')}</ButtonLink>
             <ButtonLink to={`/terms/${term.term.id}/wall`}>{t('terms.wall')}</ButtonLink>
+            {may('plan') ? <ButtonLink to={`/terms/${term.term.id}/letters`}>{t('letters.tab')}</ButtonLink> : null}
             <ButtonLink to={`/groups/${groupId}/terms`}>{t('terms.othersOfGroup')}</ButtonLink>
             <ButtonLink to={`/terms/new?after=${term.term.id}`}>{t('terms.nextTerm')}</ButtonLink>
           </>

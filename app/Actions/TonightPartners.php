@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Course;
+use App\Models\CurrentSchool;
+use App\Models\KeptLesson;
+use App\Models\Meeting;
+use Gorvan\Core\Care\Spared;
+use Gorvan\Core\Lesson\Content\PartnerDrill;
+
+/** The partner drills a class can do: those of its own lessons, and of its form's, whose entry it has met or meets tonight. */
+final class TonightPartners
+{
+    public function __construct(private readonly TaughtEntries $taught, private readonly CurrentSchool $school, private readonly ReadCare $care)
+    {
+    }
+
+    /** @return list<TonightPartner> those of tonight's lessons first, then the latest in the form */
+    public function __invoke(Meeting $meeting): array
+    {
+        $found = [];
+        /** @var \Illuminate\Database\Eloquent\Collection<int, Course> $courses */
+        $courses = $meeting->term->courses()->with('form.entries')->get();
+        foreach ($courses as $course) {
+            $placed = $course->form->placed();
+            $tonight = $meeting->planned()?->course($course->id)?->entries() ?? [];
+            $met = array_map(static fn (int $position): string => $placed->form->at($position)->id, $this->taught->by($meeting->term->group_id, $placed, $this->school->today()));
+            foreach ($this->lessonsOf($course) as $row) {
+                $drill = $row->written()->partner;
+                $position = $drill === null ? null : $placed->form->positionOf($drill->entry);
+                if ($drill !== null && $position !== null && in_array($drill->entry, [...$met, ...$tonight], true)) {
+                    $found[] = new TonightPartner($row, $course, $drill, $position, in_array($drill->entry, $tonight, true));
+                }
+            }
+        }
+        usort($found, static fn (TonightPartner $a, TonightPartner $b): int => [$b->isTonight, $b->position] <=> [$a->isTonight, $a->position]);
+
+        return $found;
+    }
+
+    /**
+     * Who does not take part in a drill, whatever the reason: it is not told here.
+     *
+     * @param  array<string, Spared>  $spared  by student, {@see ReadCare::spared()}
+     * @return list<string> ids
+     */
+    public function aside(PartnerDrill $drill, array $spared): array
+    {
+        return array_map(strval(...), array_keys(array_filter($spared, static fn (Spared $one): bool => ! $drill->isFor($one))));
+    }
+
+    /** @return array<string, Spared> by student */
+    public function spared(Meeting $meeting): array
+    {
+        return $this->care->spared($meeting);
+    }
+
+    /** @return list<KeptLesson> the course's own, and the form's that the course has no copy of */
+    private function lessonsOf(Course $course): array
+    {
+        $rows = KeptLesson::where('form_id', $course->form_id)->where(static fn ($either) => $either->where('course_id', $course->id)->orWhereNull('course_id'))
+            ->whereRaw("document::jsonb -> 'partner' is not null")->orderBy('created_at')->orderBy('id')->get();
+        $copied = $rows->whereNotNull('course_id')->pluck('used_from')->filter()->all();
+
+        return array_values($rows->reject(static fn (KeptLesson $one): bool => $one->course_id === null && in_array($one->id, $copied, true))->all());
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data;
+
+use App\Actions\TermEnd;
+use App\Models\Course;
+use App\Models\CurrentSchool;
+use App\Models\KeptLesson;
+use App\Models\Letter;
+use App\Models\Student;
+use App\Models\Term;
+use Gorvan\Core\Standing\TermResult;
+use OpenApi\Attributes as OA;
+
+/** A term at its end: what it came to, and what was written of it. */
+#[OA\Schema]
+final readonly class TermEndData
+{
+    /**
+     * @param  string  $on  the day it is about
+     * @param  int  $classes  that the term had
+     * @param  list<TermEndCourse>  $courses
+     * @param  list<string>  $keeps  principles that hold for at least half of them
+     * @param  string|null  $carry  the principle most of them carry on with
+     * @param  list<TermEndStudent>  $students  by name
+     */
+    public function __construct(
+        #[OA\Property]
+        public TermSummary $term,
+        #[OA\Property]
+        public string $on,
+        #[OA\Property]
+        public string $school,
+        #[OA\Property]
+        public int $classes,
+        #[OA\Property]
+        public LetterWordsData $words,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: TermEndCourse::class))]
+        public array $courses,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $keeps,
+        #[OA\Property]
+        public ?string $carry,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: TermEndStudent::class))]
+        public array $students,
+        #[OA\Property]
+        public ?LetterData $groupLetter, )
+    {
+    }
+
+    public static function of(Term $term, TermEnd $end, CurrentSchool $school): self
+    {
+        $letters = Letter::where('term_id', $term->id)->get()->keyBy(static fn (Letter $one): string => (string) $one->student_id);
+        $written = KeptLesson::whereIn('course_id', $end->courses->pluck('id'))->toBase()->selectRaw('course_id, count(*) as lessons')->groupBy('course_id')->pluck('lessons', 'course_id');
+        $letter = static fn (string $of): ?LetterData => isset($letters[$of]) ? LetterData::of($letters[$of], $school->zone()) : null;
+
+        return new self(
+            TermSummary::find($term->id),
+            $end->on,
+            $school->get()->name,
+            $end->classes,
+            LetterWordsData::of($school->get()),
+            array_values($end->courses->map(static fn (Course $one): TermEndCourse => TermEndCourse::of($one, $end->groups[$one->id], (int) ($written[$one->id] ?? 0)))->all()),
+            $end->keeps(),
+            $end->carry(),
+            array_map(static fn (Student $one): TermEndStudent => new TermEndStudent(
+                $one->id, $one->name, $one->email !== null, $end->came[$one->id]->came(), $end->came[$one->id]->classes(), $end->principles[$one->id][0] ?? [], $end->principles[$one->id][1] ?? null,
+                array_map(static fn (string $course, TermResult $result): TermResultData => TermResultData::of($course, $result), array_keys($end->results[$one->id]), $end->results[$one->id]),
+                $letter($one->id),
+            ), $end->students),
+            $letter(''),
+        );
+    }
+}

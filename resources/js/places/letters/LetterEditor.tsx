@@ -1,0 +1,75 @@
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
+import { api, ask, type TermEnd, type TermEndStudent } from '../../api/client';
+import { readAgain } from '../../api/queries';
+import { Button, RefusalLine } from '../../kit/controls';
+import { useTell } from '../../kit/toasts';
+import { useOnce } from '../../kit/useOnce';
+import { useProblem } from '../../kit/useProblem';
+import { LetterText } from './LetterText';
+import { useLetter } from './useLetter';
+
+/** One student's letter. */
+export function LetterEditor({ end, student, proposed }: { end: TermEnd; student: TermEndStudent; proposed: string }) {
+  const { t } = useTranslation();
+  const tell = useTell();
+  const { letter } = student;
+  const [refusal, setProblem] = useProblem();
+  const writing = useLetter(end.term.id, student.id, letter, proposed, () => {
+    tell(t('letters.kept', { name: student.name }));
+  });
+  const mail = useMutation({
+    mutationFn: (id: string) =>
+      ask(api.POST('/api/terms/{term}/letters/sending', { params: { path: { term: end.term.id } }, body: { letters: [id] } })),
+    onSuccess: async ([sent]) => {
+      await readAgain('letters');
+      if (sent?.sentAt) tell(t('letters.sentOne', { name: student.name }));
+      else tell(t('letters.notSent', { count: 1 }), { isProblem: true });
+    },
+    onError: setProblem,
+  });
+  const send = useOnce(mail);
+  const [isAnew, setAnew] = useState(false);
+  return (
+    <section aria-label={student.name}>
+      <h2 className="text-xl">{student.name}</h2>
+      <p className="mb-2 text-sm text-soft">
+        {letter === null && !writing.isTyped ? t('letters.fromRecord') : isAnew ? t('letters.anew') : ''}
+      </p>
+      <LetterText writing={writing} label={t('letters.text', { name: student.name })}>
+        {writing.text === proposed ? null : (
+          <Button
+            look="quiet"
+            onClick={() => {
+              setAnew(true);
+              writing.type(proposed);
+            }}
+          >
+            {t('letters.again')}
+          </Button>
+        )}
+        {letter === null || letter.sentAt !== null || writing.isTyped ? null : student.hasAddress ? (
+          <Button
+            disabled={mail.isPending}
+            onClick={() => {
+              send(letter.id);
+            }}
+          >
+            {t(mail.isPending ? 'letters.sending' : 'letters.send')}
+          </Button>
+        ) : (
+          <span className="text-soft">
+            {t('letters.noAddress')}{' '}
+            <Link className="text-pine underline underline-offset-4" to={`/students/${student.id}`}>
+              {t('letters.addAddress')}
+            </Link>
+            .
+          </span>
+        )}
+      </LetterText>
+      <RefusalLine refusal={refusal} />
+    </section>
+  );
+}

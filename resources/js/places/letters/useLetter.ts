@@ -1,0 +1,80 @@
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, ask, type Letter } from '../../api/client';
+import { readAgain } from '../../api/queries';
+import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
+import { useProblem } from '../../kit/useProblem';
+
+interface Typed {
+  text: string;
+  /** Of the letter it was typed on; 0 where there was none. */
+  version: number;
+}
+
+export const draftOf = (term: string, student: string | null): string => `letter.${term}.${student ?? ''}`;
+
+/** Sends a letter to be kept; one that is new gets its id here, so that sending it again makes no second. */
+export const putLetter = (
+  term: string,
+  student: string | null,
+  text: string,
+  letter: Letter | null,
+  version = letter?.version ?? 0,
+) =>
+  ask(
+    api.PUT('/api/terms/{term}/letters', {
+      params: { path: { term } },
+      body: { id: letter?.id ?? crypto.randomUUID(), student, text, version },
+    }),
+  );
+
+/** One letter as it is written: kept in this tab while it is typed, and what somebody else kept meanwhile beside it. */
+export function useLetter(term: string, student: string | null, letter: Letter | null, proposed: string, onKept: () => void) {
+  const name = draftOf(term, student);
+  const [typed, setTyped] = useState<Typed | null>(() => readDraft<Typed>(name));
+  const [fresh] = useState(() => crypto.randomUUID());
+  const [refusal, setProblem] = useProblem();
+  const version = letter?.version ?? 0;
+  const text = typed?.text ?? letter?.text ?? proposed;
+  const drop = () => {
+    dropDraft(name);
+    setTyped(null);
+  };
+  const type = (next: string, on = typed?.version ?? version) => {
+    const now = { text: next, version: on };
+    keepDraft(name, now);
+    setTyped(now);
+    setProblem(null);
+  };
+  const keep = useMutation({
+    mutationFn: (sent: Typed) =>
+      ask(
+        api.PUT('/api/terms/{term}/letters', {
+          params: { path: { term } },
+          body: { id: letter?.id ?? fresh, student, text: sent.text, version: sent.version },
+        }),
+      ),
+    onSuccess: async (_, sent) => {
+      // What was typed while it was on its way is still to be kept.
+      if (readDraft<Typed>(name)?.text === sent.text) drop();
+      await readAgain('letters');
+      onKept();
+    },
+    onError: async (error) => {
+      setProblem(error);
+      await readAgain('letters');
+    },
+  });
+  return {
+    text,
+    isTyped: typed !== null,
+    /** What somebody else kept while this was typed; null where nobody did. */
+    theirs: typed !== null && letter !== null && typed.version !== version ? letter.text : null,
+    type,
+    drop,
+    keep,
+    toKeep: { text, version: typed?.version ?? version },
+    version,
+    refusal,
+  };
+}

@@ -1,0 +1,40 @@
+import { useQuery } from '@tanstack/react-query';
+import type { TFunction } from 'i18next';
+import { useTranslation } from 'react-i18next';
+import type { Form, Passage, TermEnd } from '../../api/client';
+import { sessionQuery } from '../../api/queries';
+import { list } from '../../kit/format';
+import { entryLine } from '../../kit/entryName';
+import { type LetterWords, type Sentence, SENTENCES } from './letterText';
+
+/** The words of the school, the usual ones where it has none, and what passages are called in its forms. */
+export function useLetterWords(end: TermEnd, forms: Record<string, Form>): LetterWords {
+  const { t } = useTranslation();
+  const person = useQuery(sessionQuery).data?.person?.name ?? '';
+  const own = end.words.words as Partial<Record<Sentence, string>>;
+  return {
+    sentences: Object.fromEntries(SENTENCES.map((one) => [one, own[one] ?? t(`letters.words.usual.${one}`)])) as Record<
+      Sentence,
+      string
+    >,
+    hasNumbers: end.words.hasNumbers,
+    teacher: person,
+    passages: (courseId, passages) => {
+      const form = forms[courseId];
+      return form === undefined ? '' : list(passages.map((one) => passageIn(form, one, t)));
+    },
+    title: (courseId, position) => forms[courseId]?.entries[position - 1]?.title ?? '',
+    list,
+  };
+}
+
+/** What a passage is called where somebody reads it at home: its numbers, and its first and last title. */
+function passageIn(form: Form, { from, to }: Passage, t: TFunction): string {
+  const [first, last] = [form.entries[from - 1], form.entries[to - 1]];
+  if (first === undefined || last === undefined) return '';
+  if (from === to) return entryLine(first);
+  const titles = first.title === last.title ? first.title : t('letters.titles', { first: first.title, last: last.title });
+  return first.number === null || last.number === null
+    ? titles
+    : t('letters.passage', { from: first.number, to: last.number, titles });
+}
