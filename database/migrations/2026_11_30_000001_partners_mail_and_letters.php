@@ -43,6 +43,7 @@ return new class extends Migration
             $table->timestampTz('sent_at', 6);
             $table->foreign(['school_id', 'student_id'])->references(['school_id', 'id'])->on('students')->cascadeOnDelete();
             $table->index(['school_id', 'sent_at']);
+            $table->index(['school_id', 'student_id']);
         });
         Schema::table('schools', static function (Blueprint $table): void {
             $table->json('letter_words')->nullable()->comment('the school’s own sentences for letters; null for the usual ones');

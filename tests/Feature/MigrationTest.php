@@ -36,6 +36,13 @@ test('a form kept before whole scores were kept is the same form afterwards, unk
         DB::table('entries')->insert(['id' => "01900000-0000-7000-8000-00000000001$position", 'school_id' => $school, 'form_id' => $form, 'position' => $position, 'key' => $key, 'score' => json_encode(['id' => $key, 'kind' => 'movement', 'title' => strtoupper($key)])]);
     }
     migrated('2026_02_01_000001_keep_whole_scores', '2026_11_24_000001_practice_at_home', '2026_11_25_000001_one_model', '2026_11_27_000001_principles', '2026_11_28_000001_care_and_students', '2026_11_29_000001_lessons_and_practice');
+    // A lesson that was written before steps of partner drills could be marked has a row for each of them afterwards.
+    DB::statement("select set_config('gorvan.school', ?, false)", [$school]);
+    DB::table('lessons')->insert(['id' => '01900000-0000-7000-8000-000000000021', 'school_id' => $school, 'form_id' => $form, 'form_version' => 1, 'document' => '{"partner": {"steps": [{"id": "a", "title": "touch"}, {"id": "b", "title": "push"}]}}']);
+    DB::table('lessons')->insert(['id' => '01900000-0000-7000-8000-000000000022', 'school_id' => $school, 'form_id' => $form, 'form_version' => 1, 'document' => '{}']);
+    migrated('2026_11_30_000001_partners_mail_and_letters');
+    DB::statement("select set_config('gorvan.school', ?, false)", [$school]);
+    expect(DB::table('drill_steps')->orderBy('key')->pluck('title', 'key')->all())->toBe(['a' => 'touch', 'b' => 'push']);
     $read = app(CurrentSchool::class)->during(School::findOrFail($school), fn () => Form::firstOrFail()->placed()->form);
     expect([$read->title, $read->family, $read->announced, $read->breathSeconds, $read->footfall?->value])->toBe(['Old form', 'Heron', 2, 5.5, 'heel'])
         ->and([$read->sections[0]->title, $read->sections[0]->last])->toBe(['S', 2])
@@ -55,7 +62,7 @@ test('a school from before logs, courses and plans stands where it stood, save w
     $logs = DB::table('practices')->distinct()->count('log_id');
     $withdrawn = DB::table('withdrawals')->pluck('of')->all();
     $planned = DB::table('meetings')->whereNotNull('plan')->orderBy('id')->pluck('plan', 'id')->map(fn (string $plan) => json_decode($plan, true))->all();
-    migrated('2026_11_24_000001_practice_at_home', '2026_11_25_000001_one_model', '2026_11_27_000001_principles', '2026_11_28_000001_care_and_students', '2026_11_29_000001_lessons_and_practice');
+    migrated('2026_11_24_000001_practice_at_home', '2026_11_25_000001_one_model', '2026_11_27_000001_principles', '2026_11_28_000001_care_and_students', '2026_11_29_000001_lessons_and_practice', '2026_11_30_000001_partners_mail_and_letters');
     $this->clockAt('2026-11-24T15:00:00+00:00');
     $was = json_decode($fixture('json'), true);
     app(CurrentSchool::class)->during(School::findOrFail($m[1]), function () use ($was, $logs, $withdrawn, $planned): void {

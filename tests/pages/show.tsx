@@ -4,10 +4,14 @@ import { createMemoryRouter, type RouteObject, RouterProvider } from 'react-rout
 import { Toasts } from '../../resources/js/kit/toasts';
 
 /** Draws places at their addresses, opened at one of them; what they hand over shows as the address it leads to. */
-export function showAt(path: string, routes: RouteObject[]) {
+export function showAt(
+  path: string,
+  routes: RouteObject[],
+  client = new QueryClient({ defaultOptions: { queries: { retry: false } } }),
+) {
   const router = createMemoryRouter(routes, { initialEntries: [path] });
   const drawn = render(
-    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
+    <QueryClientProvider client={client}>
       <Toasts>
         <RouterProvider router={router} />
       </Toasts>

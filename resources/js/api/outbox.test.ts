@@ -77,7 +77,16 @@ describe('the outbox', () => {
     expect(asked.map(({ url, person }) => [url, person])).toEqual([['/api/meetings/a/marks', 'ina']]);
     expect(JSON.parse(asked[0]?.body ?? '')).toEqual({
       marks: [
-        { id: 'a', student: 'ada', entry: 'row-1', principle: null, side: null, support: 'Alone', at: '2026-01-20T19:00:00Z' },
+        {
+          id: 'a',
+          student: 'ada',
+          entry: 'row-1',
+          principle: null,
+          step: null,
+          side: null,
+          support: 'Alone',
+          at: '2026-01-20T19:00:00Z',
+        },
       ],
     });
     expect(waiting()).toEqual([]);

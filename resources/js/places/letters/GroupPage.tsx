@@ -22,7 +22,7 @@ export function GroupPage({ end, forms }: { end: TermEnd; forms: Record<string, 
   return (
     <>
       <div className="no-print grid gap-x-10 gap-y-6 lg:grid-cols-[1fr_22rem]">
-        <section aria-label={t('letters.group.text')}>
+        <section aria-label={t('letters.group.title', { group: end.term.groupName })}>
           <Heading>{t('letters.group.title', { group: end.term.groupName })}</Heading>
           <p className="mb-2 text-sm text-soft">{end.groupLetter === null && !writing.isTyped ? t('letters.fromRecord') : ''}</p>
           <LetterText writing={writing} label={t('letters.group.text')}>

@@ -167,14 +167,36 @@ describe('the sheets of a group', () => {
 
   test('links are made for those who are ticked, once, and shown once', async () => {
     server.answers['POST /api/groups/{group}/links'] = [
-      { studentId: 'bo', name: 'Bo', address: 'http://x/mine/home#s.t', expiresAt: '2026-05-20T10:00:00+02:00' },
+      {
+        studentId: 'bo',
+        name: 'Bo',
+        address: 'http://x/mine/home#s.t',
+        mailedTo: null,
+        isUnsent: false,
+        expiresAt: '2026-05-20T10:00:00+02:00',
+      },
     ];
     open();
     await userEvent.click(await screen.findByRole('button', { name: 'Links for their phones' }));
     await userEvent.click(screen.getByRole('checkbox', { name: 'Ada' }));
     await userEvent.dblClick(screen.getByRole('button', { name: 'Make links' }));
     expect((await screen.findByTestId('links')).textContent).toContain('http://x/mine/home#s.t');
-    expect(server.got('POST', '/api/groups/{group}/links').map((one) => one.body)).toEqual([{ students: ['bo'] }]);
+    expect(server.got('POST', '/api/groups/{group}/links').map((one) => one.body)).toEqual([{ students: ['bo'], byMail: true }]);
+  });
+
+  test('what went by mail is said with its address, what did not go is shown to be given by hand', async () => {
+    const made = { address: null, mailedTo: null, isUnsent: false, expiresAt: '2026-05-20T10:00:00+02:00' };
+    server.answers['POST /api/groups/{group}/links'] = [
+      { ...made, studentId: 'ada', name: 'Ada', mailedTo: 'ada@example.test' },
+      { ...made, studentId: 'bo', name: 'Bo', address: 'http://x/mine/home#b.o', isUnsent: true },
+    ];
+    open();
+    await userEvent.click(await screen.findByRole('button', { name: 'Links for their phones' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Make links' }));
+    const [ada, bo] = within(await screen.findByTestId('links')).getAllByRole('listitem');
+    expect(ada?.textContent).toContain('sent to ada@example.test');
+    expect(ada?.querySelector('button')).toBeNull();
+    expect(bo?.textContent).toContain('The mail did not go. Give the link by hand:http://x/mine/home#b.o');
   });
 });
 

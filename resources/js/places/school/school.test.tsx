@@ -3,9 +3,10 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, beforeAll, beforeEach, describe, expect, test, vi } from 'vitest';
 import { server, standIn } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
-import type { Reliability, WarmUp, WarmUpList } from '../../api/client';
+import type { Mail, Reliability, WarmUp, WarmUpList } from '../../api/client';
 import { queryClient } from '../../api/queries';
 import '../../messages';
+import { MailboxPlace } from './MailboxPlace';
 import { ReliabilityPlace } from './ReliabilityPlace';
 import { WarmUpsPlace } from './WarmUpsPlace';
 
@@ -209,5 +210,42 @@ describe('is the forecast true?', () => {
     server.answers['GET /api/school/forecast'] = page({ school: none });
     open();
     expect(await screen.findByText('Nothing to measure yet')).toBeTruthy();
+  });
+});
+
+describe('the mailbox', () => {
+  const open = () => showAt('/school/mailbox', [{ path: '/school/mailbox', Component: MailboxPlace }]);
+  const mail = (id: string, change: Partial<Mail> = {}): Mail => ({
+    id,
+    address: `${id}@example.test`,
+    studentId: id,
+    student: id.toUpperCase(),
+    subject: 'Your practice at home',
+    body: 'Dear Ada,\n\nhttp://x/mine/home#s.t\n\nSee <b>you</b>.',
+    sentAt: '2026-01-20T20:30:00+01:00',
+    ...change,
+  });
+
+  test('lists what was sent, and opens a mail with its link to follow and nothing of it run', async () => {
+    server.answers['GET /api/mails'] = {
+      isStandIn: true,
+      mails: [mail('ada'), mail('bo', { student: null, studentId: null })],
+      isMore: true,
+    };
+    open();
+    expect((await screen.findByTestId('mails')).textContent).toContain('20 Jan, 20:30');
+    expect(screen.getByText(/nothing leaves this installation/)).toBeTruthy();
+    expect(screen.getByText('Older mail is not shown.')).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Read: Your practice at home, ADA' }));
+    const text = await screen.findByTestId('mail');
+    expect(text.textContent).toContain('See <b>you</b>.');
+    expect(within(text).getByRole('link').getAttribute('href')).toBe('http://x/mine/home#s.t');
+  });
+
+  test('says what comes here while nothing has, and that mail leaves where a server is set', async () => {
+    server.answers['GET /api/mails'] = { isStandIn: false, mails: [], isMore: false };
+    open();
+    expect(await screen.findByText('No mail yet')).toBeTruthy();
+    expect(screen.getByText(/Mail leaves this installation/)).toBeTruthy();
   });
 });

@@ -106,6 +106,44 @@ beforeEach(() => {
 });
 afterEach(cleanup);
 
+describe('mail and size', () => {
+  const open = async () => {
+    server.answers['GET /api/session'] = { person: { id: 'me', name: 'Me', may: ['plan'] }, school: null, needsFounding: false };
+    server.answers['GET /api/students/{student}'] = page({ email: 'ada@example.test', size: 'small' });
+    showAt('/students/ada', [{ path: '/students/:student', Component: StudentPlace }]);
+    await userEvent.click(await screen.findByRole('button', { name: 'Keep the record' }));
+    await userEvent.click(await screen.findByRole('menuitem', { name: 'Mail and size…' }));
+  };
+  const sent = () => server.got('PUT', '/api/students/{student}/details').map((one) => one.body);
+
+  test('are changed together, and taken back', async () => {
+    await open();
+    const email = await screen.findByLabelText<HTMLInputElement>('Email');
+    expect(email.value).toBe('ada@example.test');
+    await userEvent.clear(email);
+    await userEvent.click(screen.getByRole('radio', { name: 'Large' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Take back' }));
+    await waitFor(() => {
+      expect(sent()).toEqual([
+        { email: null, size: 'large' },
+        { email: 'ada@example.test', size: 'small' },
+      ]);
+    });
+  });
+
+  test('what is no address is told beside what was typed', async () => {
+    server.refusals = {
+      'PUT /api/students/{student}/details': { status: 422, code: 'invalid.email', with: { field: 'The email address' } },
+    };
+    await open();
+    await userEvent.type(await screen.findByLabelText('Email'), ' oh');
+    await userEvent.click(screen.getByRole('button', { name: 'Save' }));
+    expect(await screen.findByText(/is none that mail could reach/)).toBeTruthy();
+    expect(screen.getByLabelText<HTMLInputElement>('Email').value).toContain('oh');
+  });
+});
+
 describe('everyone', () => {
   test('is found by any part of the name, with or without its marks, and by group', () => {
     const rows = [row('a', 'Angèle M.', [tuesdays]), row('b', 'Bo Stone'), row('c', 'Cy Angelo')];
