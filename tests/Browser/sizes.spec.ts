@@ -83,6 +83,29 @@ const screens: Record<string, (page: Page) => Promise<void>> = {
     await page.getByRole('link', { name: /Evening long form/ }).click();
     await expect(page.getByRole('heading', { name: 'The weave' })).toBeVisible();
   },
+  'a term’s letters': async (page) => {
+    await page.goto('/terms');
+    await page.getByRole('link', { name: /Evening long form/ }).click();
+    await page.getByRole('link', { name: 'Letters' }).click();
+    await expect(page.getByLabel('Letter to Anwen T.')).toBeVisible();
+  },
+  'the words of letters': async (page) => {
+    await page.goto('/terms');
+    await page.getByRole('link', { name: /Evening long form/ }).click();
+    await page.getByRole('link', { name: 'Letters' }).click();
+    await page.getByRole('radio', { name: 'Your words' }).click();
+    await expect(page.getByTestId('sample')).toContainText('Dear');
+  },
+  'the mailbox': async (page) => {
+    await page.goto('/school/mailbox');
+    await expect(page.getByTestId('mails')).toBeVisible();
+  },
+  'a drill with a partner': async (page) => {
+    await openMarking(page);
+    await page.getByRole('radio', { name: 'With a partner' }).click();
+    await expect(page.getByTestId('pairs')).toBeVisible();
+    await page.getByRole('button', { name: 'Somebody would rather not' }).click();
+  },
   'laying a term': async (page) => {
     await page.goto('/terms/new');
     await expect(page.getByRole('button', { name: 'Lay the term' })).toBeVisible();

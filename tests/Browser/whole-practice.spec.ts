@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
-import { longList, open, test } from './teacher';
+import { longList, open, openMarking, takeBack, test } from './teacher';
 
 /** Pages of a PDF. */
 const pagesOf = (pdf: Buffer): number => pdf.toString('latin1').match(/\/Type\s*\/Page\b/g)?.length ?? 0;
@@ -84,6 +84,79 @@ test('the second lesson of the demo names what differs about the other side', as
   await expect(page.getByText('Hands up, tap out: stop at once.')).toBeVisible();
 });
 
+test('a step of a partner drill is marked with the safety rule in sight, stands after a reload, and is taken back', async ({
+  page,
+}) => {
+  await open(page);
+  await openMarking(page);
+  await page.getByRole('radio', { name: 'With a partner' }).click();
+  await expect(page.getByText('Hands up, tap out: stop at once.')).toBeVisible();
+  await expect(page.getByTestId('pairs').getByRole('listitem')).toHaveCount(7);
+  await expect(page.getByText('Beside it: Isaura K., Merrin D.')).toBeVisible();
+  await page.getByRole('button', { name: 'Somebody would rather not' }).click();
+  await page.getByRole('checkbox', { name: 'Orla F.' }).uncheck();
+  await expect(page.getByTestId('pairs').getByText('Three')).toHaveCount(1);
+  const row = page.locator('[data-student]').filter({ hasText: 'Anwen T.' });
+  await row.getByRole('button', { name: /Alone/ }).click();
+  await expect(page.getByText('Anwen T.: Alone on the weight of a hand').first()).toBeVisible();
+  await page.reload();
+  await page.getByRole('radio', { name: 'With a partner' }).click();
+  await expect(row.getByRole('button', { name: /Alone/ })).toHaveAttribute('aria-pressed', 'true');
+  await takeBack(page, async () => {
+    await row.getByRole('button', { name: /Alone/ }).focus();
+    await page.keyboard.press('z');
+  });
+  await expect(row.getByRole('button', { name: /Alone/ })).toHaveAttribute('aria-pressed', 'false');
+});
+
+test('at the end of a term each student is written to in the school’s words, kept, mailed once and printed, and the next term goes on', async ({
+  page,
+}) => {
+  await open(page);
+  await page.goto('/terms');
+  await page.getByRole('link', { name: /Evening long form/ }).click();
+  await page.getByRole('link', { name: 'Letters' }).click();
+  await page.getByRole('radio', { name: 'Your words' }).click();
+  await page.getByLabel('Ending').fill('Until {term} is over: slowly!');
+  await expect(page.getByTestId('sample')).toContainText('Until Autumn term is over: slowly!');
+  await page.getByRole('button', { name: 'Keep these words' }).click();
+  await expect(page.getByText('Your words are kept.').first()).toBeVisible();
+  await page.getByRole('radio', { name: 'To each student' }).click();
+  await page.getByRole('button', { name: /^Corisande V\./ }).click();
+  const letter = page.getByLabel('Letter to Corisande V.');
+  await expect(letter).toHaveValue(/In Marsh Lantern, long form this holds: .*Until Autumn term is over: slowly!/s);
+  await letter.fill(`${await letter.inputValue()}\n\nPS: bring the long sticks.`);
+  await page.reload(); // what was typed waits
+  await expect(letter).toHaveValue(/long sticks/);
+  await page.getByRole('button', { name: 'Keep it' }).dblclick();
+  await expect(page.getByText('The letter to Corisande V. is kept.').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Send it by mail' }).dblclick();
+  await expect(page.getByRole('button', { name: /^Corisande V\./ })).toContainText('sent');
+  await axe(page);
+  // On paper each kept letter has a page of its own: this one, and the one the demo has.
+  expect(pagesOf(await page.pdf({ format: 'A4' }))).toBe(2);
+  await page.getByRole('radio', { name: 'For the group' }).click();
+  await expect(page.getByLabel('The page of the group')).toHaveValue(
+    /holds for at least half of us|nothing holds for half of us/,
+  );
+  expect(pagesOf(await page.pdf({ format: 'A4' }))).toBe(1);
+  await page.goto('/school/mailbox');
+  await expect(page.getByTestId('mails').getByRole('listitem').filter({ hasText: 'Autumn term' })).toHaveCount(1);
+  // The next term takes both courses along.
+  await page.goBack();
+  await page.getByRole('link', { name: 'Lay the next term' }).click();
+  await expect(
+    page
+      .getByRole('region', { name: 'What carries over' })
+      .getByText(/Nine Lamps/)
+      .first(),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Lay the term' }).click();
+  await expect(page.getByRole('radio', { name: /Nine Lamps/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Take back' }).first().click();
+  await expect(page).toHaveURL(/\/terms\/new/);
+});
+
 test('a group is sent its practice; a student opens the link on a phone, breathes, notes it offline and asks; the teacher sees it', async ({
   page,
   browser,
@@ -98,8 +171,15 @@ test('a group is sent its practice; a student opens the link on a phone, breathe
   await page.getByRole('checkbox', { name: 'Everyone' }).uncheck();
   await page.getByRole('checkbox', { name: 'Orla F.' }).check();
   await page.getByRole('button', { name: 'Make links' }).dblclick();
-  const address = (await page.getByTestId('links').locator('code').textContent()) ?? '';
-  await expect(page.getByTestId('links').getByRole('listitem')).toHaveCount(1);
+  await expect(page.getByTestId('links').getByRole('listitem')).toHaveText(/^Orla F\.sent to orla@/);
+  await page.keyboard.press('Escape');
+  // It went by mail: the mailbox that stands in for mail has it, and nobody else's page tells it.
+  await page.goto('/school/mailbox');
+  await page
+    .getByRole('button', { name: /^Read: Your practice at home, .*, Orla F\.$/ })
+    .first()
+    .click();
+  const address = (await page.getByTestId('mail').getByRole('link').getAttribute('href')) ?? '';
   await page.keyboard.press('Escape');
 
   const phone = await browser.newContext({

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import type { Command } from './commands';
 import { device } from './device';
-import { giveLeaseBack, LEASE_MS, takeLease } from './lease';
+import { giveLeaseBack, LEASE_MS, tabCalled, takeLease } from './lease';
 import { closeOutbox, flush, letGo, onOutcome, openOutbox, outbox, post, refused, tryAgain, waiting } from './outbox';
 
 const answers: (() => Promise<Response>)[] = [];
@@ -256,6 +256,21 @@ describe('the outbox', () => {
     await openOutbox('ina');
     await flush();
     expect(told.at(-1)).toBe('a sent');
+  });
+
+  test('a page that was reloaded goes on with what its tab held; a copy of a tab is another one', async () => {
+    const kept = new Map<string, string>();
+    const storage = {
+      getItem: (key: string) => kept.get(key) ?? null,
+      setItem: (key: string, value: string) => void kept.set(key, value),
+    };
+    const first = tabCalled('navigate', storage);
+    expect(await takeLease('y', first)).toBe(true);
+    expect(tabCalled('reload', storage)).toBe(first);
+    expect(await takeLease('y', tabCalled('reload', storage))).toBe(true);
+    const copied = { ...storage, setItem: () => undefined };
+    for (const how of ['navigate', 'back_forward', undefined]) expect(await takeLease('y', tabCalled(how, copied))).toBe(false);
+    expect(tabCalled('reload', { getItem: () => null, setItem: () => undefined })).not.toBe(first);
   });
 
   test('a second tab does not send while the first does; one that was closed in the middle loses the right in time', async () => {

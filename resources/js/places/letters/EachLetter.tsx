@@ -36,13 +36,13 @@ export function EachLetter({ end, forms }: { end: TermEnd; forms: Record<string,
               <button
                 type="button"
                 aria-current={one.id === chosen.id}
-                className="flex min-h-11 w-full items-center justify-between gap-2 px-2 text-left aria-[current=true]:bg-river2"
+                className="group flex min-h-11 w-full items-center justify-between gap-2 px-2 text-left aria-[current=true]:bg-river2"
                 onClick={() => {
                   setAddress({ to: one.id });
                 }}
               >
                 <span>{one.name}</span>
-                <span className="text-sm text-soft">{stateOf(t, end.term.id, one)}</span>
+                <span className="text-sm text-soft group-aria-[current=true]:text-ink">{stateOf(t, end.term.id, one)}</span>
               </button>
             </li>
           ))}
