@@ -7,6 +7,7 @@ import { readAgain } from '../../api/queries';
 import { Button } from '../../kit/controls';
 import { day } from '../../kit/format';
 import { readDraft } from '../../kit/draft';
+import { Select } from '../../kit/Select';
 import { useTell } from '../../kit/toasts';
 import { useAddressed } from '../../kit/useAddressed';
 import { useOnce } from '../../kit/useOnce';
@@ -27,8 +28,18 @@ export function EachLetter({ end, forms }: { end: TermEnd; forms: Record<string,
     <>
       <AllOfThem end={end} words={words} />
       <div className="no-print grid gap-x-8 gap-y-4 lg:grid-cols-[17rem_1fr]">
+        <div className="lg:hidden">
+          <Select
+            label={t('letters.who')}
+            value={chosen.id}
+            onValue={(to) => {
+              setAddress({ to });
+            }}
+            of={end.students.map((one) => ({ value: one.id, text: `${one.name} (${stateOf(t, end.term.id, one)})` }))}
+          />
+        </div>
         <ul
-          className="m-0 grid max-h-[65vh] list-none content-start overflow-y-auto border-t border-line p-0 sm:grid-cols-2 lg:grid-cols-1"
+          className="m-0 hidden max-h-[65vh] list-none content-start overflow-y-auto border-t border-line p-0 lg:grid"
           aria-label={t('letters.who')}
         >
           {end.students.map((one) => (
