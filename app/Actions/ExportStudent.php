@@ -8,9 +8,12 @@ use App\Models\Consideration;
 use App\Models\CurrentSchool;
 use App\Models\GroupMember;
 use App\Models\HomePractice;
+use App\Models\KeptMail;
+use App\Models\Letter;
 use App\Models\LoggedClass;
 use App\Models\Mark;
 use App\Models\Student;
+use App\Models\StudentLink;
 use App\Models\StudentQuestion;
 use App\Models\Withdrawal;
 use Gorvan\Core\Record\Contact;
@@ -44,7 +47,23 @@ final class ExportStudent
             ])->all(),
             'questions' => StudentQuestion::whereIn('student_id', $records)->orderBy('at')->get()->map(static fn (StudentQuestion $one): array => ['at' => $one->at->toRfc3339String(), 'text' => $one->text, 'answer' => $one->answer])->all(),
             'considerations' => Consideration::whereIn('student_id', $records)->orderBy('created_at')->get()->map(static fn (Consideration $one): array => $one->isReadable() ? get_object_vars($one->noted()->toData()) : ['unreadable' => true])->all(),
+            'address' => array_values(array_filter([array_filter(['email' => $student->email, 'size' => $student->size], is_string(...))])),
+            'links' => StudentLink::withCount('devices')->whereIn('student_id', $records)->orderBy('made_at')->get()->map(static fn (StudentLink $one): array => ['made' => $one->made_at->toRfc3339String(), 'until' => $one->expires_at->toRfc3339String(), 'ended' => $one->revoked_at?->toRfc3339String(), 'devices' => (int) $one->getAttribute('devices_count')])->all(),
+            'letters' => $this->letters($records),
+            'mails' => KeptMail::whereIn('student_id', $records)->orderBy('sent_at')->get()->map(static fn (KeptMail $one): array => ['at' => $one->sent_at->toRfc3339String(), 'to' => $one->address, 'subject' => $one->subject])->all(),
         ];
+    }
+
+    /**
+     * @param  list<string>  $records
+     * @return list<array<string, mixed>>
+     */
+    private function letters(array $records): array
+    {
+        /** @var \Illuminate\Database\Eloquent\Collection<int, Letter> $letters */
+        $letters = Letter::with('term')->whereIn('student_id', $records)->orderBy('created_at')->get();
+
+        return array_values($letters->map(static fn (Letter $one): array => ['term' => $one->term->title, 'text' => $one->text, 'sent' => $one->sent_at?->toRfc3339String()])->all());
     }
 
     /**

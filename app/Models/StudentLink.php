@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
  * A personal link: whoever has it sees what one student sees. The token itself is nowhere.
@@ -36,6 +37,12 @@ final class StudentLink extends Model
     public function student(): BelongsTo
     {
         return $this->belongsTo(Student::class, 'student_id');
+    }
+
+    /** @return HasMany<LinkDevice, $this> */
+    public function devices(): HasMany
+    {
+        return $this->hasMany(LinkDevice::class, 'link_id');
     }
 
     /** Whether it opens anything on this day. */

@@ -14,7 +14,7 @@
 <body>
     <h1>{{ $record['name'] }}</h1>
     <p>{{ $say('kept.told') }}</p>
-    @foreach (['groups', 'classes', 'marks', 'at_home', 'questions', 'considerations'] as $part)
+    @foreach (['groups', 'classes', 'marks', 'at_home', 'questions', 'considerations', 'address', 'links', 'letters', 'mails'] as $part)
         <h2>{{ $say("kept.part.$part") }}</h2>
         @if ($record[$part] === [])
             <p>{{ $say('kept.none') }}</p>
@@ -30,7 +30,7 @@
                                     <td>{{ $say("kept.is.$name") }}</td>
                                 @endif
                             @elseif ($value !== null)
-                                <td>{{ match ($name) { 'side' => $say("side.$value"), 'seen' => $say("kept.seen.$value"), 'what' => $say("consideration.$value"), 'minutes' => "$value min", default => $value } }}</td>
+                                <td>{{ match ($name) { 'side' => $say("side.$value"), 'seen' => $say("kept.seen.$value"), 'what' => $say("consideration.$value"), 'minutes' => "$value min", 'size' => $say("kept.size.$value"), 'ended' => $say('kept.ended', at: $value), 'until' => $say('kept.until', at: $value), 'sent' => $say('kept.sent', at: $value), 'devices' => $say('kept.devices', count: $value), default => $value } }}</td>
                             @endif
                         @endforeach
                     </tr>

@@ -39,6 +39,9 @@ test('everything one student is recorded with comes as JSON: classes, marks with
         app(KeepConsideration::class)($this->ada, (string) Str::uuid(), new StudentConsideration(Consideration::Knee, note: 'an old fall'));
         app(NoteHomePractice::class)($this->ada, (string) Str::uuid(), '2026-01-19', new DateTimeImmutable, 8, true, [$this->entry]);
         (new StudentQuestion)->forceFill(['id' => (string) Str::uuid(), 'student_id' => $this->ada->id, 'text' => 'Which <foot>?', 'at' => now(), 'received_at' => now()])->save();
+        $this->ada->update(['email' => 'ada@example.test', 'size' => 'small']);
+        app(App\Actions\GiveLink::class)($this->ada, true);
+        app(App\Actions\KeepLetter::class)($this->made['term'], (string) Str::uuid(), $this->ada->id, 'Dear Ada, <well> done', 0);
     });
     $answer = $this->get("/api/students/{$this->ada->id}/record")->assertOk();
     $record = $answer->json();
@@ -48,7 +51,13 @@ test('everything one student is recorded with comes as JSON: classes, marks with
         ->and(array_map(fn ($one) => [$one['seen'], $one['taken_back']], $record['marks']))->toBe([['Alone', false], ['Following', true]])
         ->and($record['at_home'])->toBe([['on' => '2026-01-19', 'minutes' => 8, 'from_memory' => true, 'taken_back' => false]])
         ->and($record['questions'][0]['text'])->toBe('Which <foot>?')
-        ->and($record['considerations'][0]['note'])->toBe('an old fall');
+        ->and($record['considerations'][0]['note'])->toBe('an old fall')
+        ->and($record['address'])->toBe([['email' => 'ada@example.test', 'size' => 'small']])
+        ->and($record['links'][0])->toMatchArray(['ended' => null, 'devices' => 0])
+        ->and($record['letters'])->toBe([['term' => 'Winter', 'text' => 'Dear Ada, <well> done', 'sent' => null]])
+        ->and(array_column($record['mails'], 'to'))->toBe(['ada@example.test'])
+        // What a link opens is for nobody's record.
+        ->and($answer->getContent())->not->toContain('mine/home');
     // And it is what the published schema says (source: opis/json-schema).
     $schema = json_decode((string) file_get_contents(base_path('docs/formats/student.schema.json')));
     $verdict = (new Opis\JsonSchema\Validator)->validate(json_decode((string) $answer->getContent()), $schema);
@@ -58,13 +67,13 @@ test('everything one student is recorded with comes as JSON: classes, marks with
         expect($answer->getContent())->not->toContain($other);
     }
     $page = $this->get("/api/students/{$this->ada->id}/record?as=html")->assertOk()->getContent();
-    expect($page)->toContain('Which &lt;foot&gt;?')->toContain('an old fall')->toContain('taken back')->toContain('8 min')->not->toContain('kept.')->not->toContain('<foot>');
+    expect($page)->toContain('Which &lt;foot&gt;?')->toContain('an old fall')->toContain('taken back')->toContain('8 min')->toContain('&lt;well&gt;')->toContain('on 0 devices')->not->toContain('kept.')->not->toContain('<foot>');
 });
 
 test('a student of whom nothing is recorded gets a page that says so', function () {
     $new = $this->inside($this->school, fn () => Student::create(['name' => 'Dee']));
     $page = $this->get("/api/students/$new->id/record?as=html")->assertOk()->getContent();
-    expect(substr_count($page, 'Nothing.'))->toBe(6);
+    expect(substr_count($page, 'Nothing.'))->toBe(10);
 });
 
 test('who may not see considerations may not take the record', function () {

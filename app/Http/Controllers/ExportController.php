@@ -33,7 +33,7 @@ final class ExportController extends Controller
         $record = $export($student);
         $text = $as === 'json'
             ? json_encode($record, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n"
-            : view('record', ['record' => $record, 'say' => static fn (string $code): string => Words::has($code) ? Words::of(Message::of($code)) : $code])->render();
+            : view('record', ['record' => $record, 'say' => static fn (string $code, mixed ...$with): string => Words::has($code) ? Words::of(Message::of($code, ...$with)) : $code])->render();
 
         return $this->file($text, $student->name, $as, $as === 'json' ? 'application/json' : 'text/html; charset=utf-8');
     }

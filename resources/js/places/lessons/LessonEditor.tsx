@@ -383,7 +383,9 @@ function Drills({ drills, entries, own, onDrills }: DrillsProps) {
             label={t('lessons.edit.drillAfter')}
             value={drill.after?.[0] ?? ''}
             onValue={(after) => {
-              change(at, { after: after === '' ? [] : [after] });
+              // A file may name several: the others stay.
+              const others = (drill.after ?? []).slice(1).filter((one) => one !== after);
+              change(at, { after: after === '' ? others : [after, ...others] });
             }}
             of={[
               { value: '', text: t('lessons.edit.drillAfterNone') },

@@ -240,6 +240,22 @@ describe('writing into a lesson', () => {
     ]);
   });
 
+  test('a drill that a file lets come after several things keeps the others when the first is changed', async () => {
+    const drills = [
+      { id: 'a', title: 'Shift', parent: 'e3' },
+      { id: 'b', title: 'Step', parent: 'e4', after: ['a', 'e1', 'e2'] },
+    ];
+    open(lesson({ version: 1, lesson: { id: 'l', kind: 'new', entries: ['e3', 'e4'], drills } }));
+    await write();
+    await userEvent.click(screen.getAllByRole('combobox', { name: 'Must come after' })[1] as HTMLElement);
+    await userEvent.click(await screen.findByRole('option', { name: '2. Movement 2' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Keep what I wrote' }));
+    await waitFor(() => {
+      const sent = server.got('PUT', PUT)[0]?.body as { lesson: { drills: { after?: string[] }[] } };
+      expect(sent.lesson.drills[1]?.after).toEqual(['e2', 'e1']);
+    });
+  });
+
   test('is not offered to whoever may not', async () => {
     server.answers['GET /api/session'] = { person: { id: 'me', name: 'Me', may: ['read'] }, school: null, needsFounding: false };
     open();
