@@ -17,3 +17,5 @@ globalThis.ResizeObserver = class {
 
 /** Nor has it a pointer that could be held: a toast asks whether it has one when it is let go. */
 Element.prototype.hasPointerCapture = () => false;
+/** What is chosen in a list is brought into view, where there is one. */
+Element.prototype.scrollIntoView = () => undefined;

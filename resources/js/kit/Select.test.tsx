@@ -1,14 +1,10 @@
 import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
-import { afterEach, beforeAll, expect, test } from 'vitest';
+import { afterEach, expect, test } from 'vitest';
 import '../messages';
 import { Select } from './Select';
 
-beforeAll(() => {
-  Element.prototype.hasPointerCapture = () => false;
-  Element.prototype.scrollIntoView = () => undefined;
-});
 afterEach(cleanup);
 
 let given: string[] = [];

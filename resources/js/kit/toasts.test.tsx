@@ -1,13 +1,10 @@
 import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Dialog } from 'radix-ui';
-import { afterEach, beforeAll, expect, test, vi } from 'vitest';
+import { afterEach, expect, test, vi } from 'vitest';
 import '../messages';
 import { Toasts, useTell } from './toasts';
 
-beforeAll(() => {
-  Element.prototype.hasPointerCapture = () => false;
-});
 afterEach(cleanup);
 
 function Page({ takeBack }: { takeBack: () => void }) {

@@ -4,7 +4,7 @@ import { act, cleanup, fireEvent, render, screen, waitFor, within } from '@testi
 import userEvent from '@testing-library/user-event';
 import type { ReactElement } from 'react';
 import { MemoryRouter } from 'react-router';
-import { afterEach, beforeAll, beforeEach, describe, expect, test, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { entry, form, meeting, noWarmUps, page } from '../../../tests/pages/sample';
 import type { MeetingPage } from '../api/client';
 import { closeOutbox, flush, openOutbox, outbox, post, waiting } from '../api/outbox';
@@ -31,9 +31,6 @@ const sent: {
   >;
 }[] = [];
 
-beforeAll(() => {
-  Element.prototype.hasPointerCapture = () => false;
-});
 beforeEach(async () => {
   sent.length = 0;
   vi.stubGlobal('fetch', async (request: Request) => {

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { afterEach, beforeAll, beforeEach, describe, expect, test, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { careNeed, cell, cueCard, form, meeting, page, student, studentCare } from '../../../../tests/pages/sample';
 import { server } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
@@ -56,10 +56,6 @@ function evening(minutesAgo: number, change: Partial<MeetingPage> = {}): Meeting
   return page({ meeting: meeting({ id: 'tonight', on: startsAt.slice(0, 10), startsAt }), ...change });
 }
 
-beforeAll(() => {
-  Element.prototype.hasPointerCapture = () => false;
-  Element.prototype.scrollIntoView = () => undefined;
-});
 beforeEach(async () => {
   vi.stubGlobal('fetch', () => Promise.reject(new TypeError('no network')));
   server.reset({

@@ -2,7 +2,7 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { createMemoryRouter, RouterProvider } from 'react-router';
-import { afterEach, beforeAll, beforeEach, describe, expect, test, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { cell, form, student } from '../../../../tests/pages/sample';
 import type { Group } from '../../api/client';
 import { queryClient } from '../../api/queries';
@@ -57,10 +57,6 @@ const group = (change: Partial<Group> = {}): Group => ({
   ...change,
 });
 
-beforeAll(() => {
-  Element.prototype.hasPointerCapture = () => false;
-  Element.prototype.scrollIntoView = () => undefined;
-});
 beforeEach(() => {
   asked = [];
   sessionStorage.clear();

@@ -1,6 +1,6 @@
 import { cleanup, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { afterEach, beforeAll, beforeEach, expect, test, vi } from 'vitest';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { groupPrinciples } from '../../../../tests/pages/sample';
 import { server, standIn } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
@@ -26,10 +26,6 @@ const kept = (change: Partial<GroupKeepings> = {}): GroupKeepings => ({
     { principle: 'row-p2', mean: 0.4, met: 1, slips: true },
   ],
   ...change,
-});
-beforeAll(() => {
-  Element.prototype.hasPointerCapture = () => false;
-  Element.prototype.scrollIntoView = () => undefined;
 });
 beforeEach(() => {
   queryClient.clear();

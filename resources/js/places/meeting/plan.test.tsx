@@ -1,15 +1,12 @@
 import { cleanup, render, renderHook, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { MemoryRouter } from 'react-router';
-import { afterEach, beforeAll, describe, expect, test } from 'vitest';
+import { afterEach, describe, expect, test } from 'vitest';
 import { entry, form, meeting, noWarmUps, review } from '../../../../tests/pages/sample';
 import type { Meeting } from '../../api/client';
 import '../../messages';
 import { PlanList, usePassageWords } from './PlanList';
 
-beforeAll(() => {
-  Element.prototype.hasPointerCapture = () => false;
-});
 afterEach(cleanup);
 
 const named = () =>

@@ -1,6 +1,6 @@
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { afterEach, beforeAll, beforeEach, describe, expect, test, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { server, standIn } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
 import type { Mail, Reliability, WarmUp, WarmUpList } from '../../api/client';
@@ -31,10 +31,6 @@ const may = (...abilities: string[]) => ({
 const sent = () =>
   server.got('PUT', '/api/school/warm-ups').map((one) => one.body as { version: number; list: { items: WarmUp[] } });
 
-beforeAll(() => {
-  Element.prototype.hasPointerCapture = () => false;
-  Element.prototype.scrollIntoView = () => undefined;
-});
 beforeEach(() => {
   queryClient.clear();
   server.reset({
