@@ -41,9 +41,10 @@ beforeEach(function () {
     [$this->letterId, $this->lessonId, $this->homeId, $this->asked] = [(string) Str::uuid(), (string) Str::uuid(), (string) Str::uuid(), (string) Str::uuid()];
     $this->inside($this->other['user']->school, function (): void {
         app(App\Actions\KeepLesson::class)($this->other['form']->fresh(), null, new Gorvan\Core\Lesson\Content\WrittenLesson($this->lessonId, ['e01'], partner: new Gorvan\Core\Lesson\Content\PartnerDrill('e01', null, [new Gorvan\Core\Lesson\Content\PartnerStep('s', 'touch')], null, [])), 0);
-        Student::first()->update(['email' => 'somebody@other.example']);
-        $mailed = app(App\Actions\GiveLink::class)(Student::first(), true);
-        [, $token] = app(App\Actions\PersonalLinks::class)->make($mailed->student);
+        $student = Student::first(); // which is the first may change with every update
+        $student->update(['email' => 'somebody@other.example']);
+        app(App\Actions\GiveLink::class)($student, true);
+        [, $token] = app(App\Actions\PersonalLinks::class)->make($student);
         app(App\Actions\PersonalLinks::class)->open($token);
         app(App\Actions\KeepLetter::class)($this->other['term'], $this->letterId, Student::first()->id, 'Dear', 0);
         app(App\Actions\NoteHomePractice::class)(Student::first(), $this->homeId, '2026-01-20', new DateTimeImmutable, 5, true, []);
