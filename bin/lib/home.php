@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 /*
  * bin/bench --home: a form of 150 entries and a group of 40 with six classes behind it; the price of a notch and everyone's
- * practice sheets, beside GET /api/session of the same run. Expects the pages at GORVAN_ADDRESS.
+ * practice sheets and letters, beside GET /api/session of the same run. Expects the pages at GORVAN_ADDRESS.
  */
 
 use App\Actions\FillGroup;
@@ -35,7 +35,7 @@ const CLASSES = 6;
 const ROUNDS = 150;
 
 $owner = app(FoundSchool::class)('Bench', 'Europe/Berlin', 'Bench', 'bench@bench.example', PASSWORD);
-[$form, $group] = app(CurrentSchool::class)->during($owner->school, static function () use ($owner): array {
+[$form, $group, $term] = app(CurrentSchool::class)->during($owner->school, static function () use ($owner): array {
     $list = "# Bench\n".implode("\n", array_map(static fn (int $n): string => "$n. Movement ".intdiv($n + 1, 2).($n % 2 === 1 ? ' (L)' : ' (R)'), range(1, ENTRIES)));
     $form = app(SaveForm::class)(app(ReadForm::class)($list)->form);
     $group = Group::create(['name' => 'Home', 'form_id' => $form->id]);
@@ -49,14 +49,14 @@ $owner = app(FoundSchool::class)('Bench', 'Europe/Berlin', 'Bench', 'bench@bench
         app(LogClass::class)(Meeting::findOrFail($meeting->id), new ClassLog((string) Str::ulid(), $meeting->id, $meeting->on, new DateTimeImmutable, 75.0, $students, [new Doing(DoingKind::Taught, $form->id, $entries)]), $owner);
     }
 
-    return [$form->id, $group->id];
+    return [$form->id, $group->id, $term->id];
 });
 $browser = new Browser((string) getenv('GORVAN_ADDRESS'));
 $sheets = json_decode($browser->ask('GET', "/api/groups/$group/practice"), true)['sheets'];
 printf("%d sheets, %d of them with something to practise\n", count($sheets), count(array_filter($sheets, static fn (array $one): bool => $one['passages'] !== [])));
 $asked = [
     'session' => '/api/session', 'notch, the form’s' => "/api/forms/$form/prices?moving=12", 'workbench' => "/api/forms/$form/workbench?count=30",
-    'a lesson' => "/api/forms/$form/lessons/5", '40 sheets' => "/api/groups/$group/practice",
+    'a lesson' => "/api/forms/$form/lessons/5", '40 sheets' => "/api/groups/$group/practice", '40 letters' => "/api/terms/$term/end",
 ];
 $seconds = [];
 for ($round = -5; $round < ROUNDS; $round++) {

@@ -2,9 +2,9 @@ import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/re
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { form } from '../../../../tests/pages/sample';
+import { endCourse as course, end, endResult as result, endStudent as student, span } from '../../../../tests/pages/termEnd';
 import { server, standIn } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
-import type { TermEnd, TermEndCourse, TermEndStudent } from '../../api/client';
 import { queryClient } from '../../api/queries';
 import { i18next } from '../../messages';
 import { type LetterWords, letterText, type Sentence, SENTENCES, unknownIn } from './letterText';
@@ -12,67 +12,6 @@ import { LettersPlace } from './LettersPlace';
 
 vi.mock('../../api/client', async (original) => ({ ...(await original<typeof import('../../api/client')>()), api: standIn }));
 
-const span = (from: number, to = from) => ({ from, to });
-const result = (change: Partial<TermEndStudent['forms'][number]> = {}): TermEndStudent['forms'][number] => ({
-  courseId: 'c',
-  holding: 2,
-  taught: 5,
-  holds: [span(1, 2)],
-  nearly: [span(3)],
-  open: [span(4)],
-  missed: [span(5)],
-  keep: [2],
-  ...change,
-});
-const student = (name: string, change: Partial<TermEndStudent> = {}): TermEndStudent => ({
-  id: name.toLowerCase(),
-  name,
-  hasAddress: true,
-  came: 3,
-  classes: 4,
-  keeps: [],
-  carry: null,
-  forms: [result()],
-  letter: null,
-  ...change,
-});
-const course = (change: Partial<TermEndCourse> = {}): TermEndCourse => ({
-  courseId: 'c',
-  formId: 'form',
-  title: 'Tide stair',
-  taught: 5,
-  movements: 6,
-  holding: 1.5,
-  firm: [span(1)],
-  more: [span(2, 5)],
-  next: span(6),
-  written: 2,
-  ...change,
-});
-const end = (change: Partial<TermEnd> = {}): TermEnd => ({
-  term: {
-    id: 't',
-    title: 'Winter',
-    groupId: 'g',
-    groupName: 'Tuesdays',
-    formTitle: 'Tide stair',
-    startsOn: '2026-01-06',
-    endsOn: '2026-03-10',
-    meetings: 10,
-    held: 4,
-    isBeingPlanned: false,
-  },
-  on: '2026-03-10',
-  school: 'Reed School',
-  classes: 4,
-  words: { words: {}, hasNumbers: false },
-  courses: [course()],
-  keeps: ['Root'],
-  carry: 'Waist loose',
-  students: [student('Ada'), student('Bo', { hasAddress: false })],
-  groupLetter: null,
-  ...change,
-});
 const letter = (text: string, change = {}) => ({ id: 'l', studentId: 'ada', text, version: 1, sentAt: null, ...change });
 
 const words = (change: Partial<LetterWords> = {}): LetterWords => ({
