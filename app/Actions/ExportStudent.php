@@ -50,7 +50,7 @@ final class ExportStudent
             'address' => array_values(array_filter([array_filter(['email' => $student->email, 'size' => $student->size], is_string(...))])),
             'links' => StudentLink::withCount('devices')->whereIn('student_id', $records)->orderBy('made_at')->get()->map(static fn (StudentLink $one): array => ['made' => $one->made_at->toRfc3339String(), 'until' => $one->expires_at->toRfc3339String(), 'ended' => $one->revoked_at?->toRfc3339String(), 'devices' => (int) $one->getAttribute('devices_count')])->all(),
             'letters' => $this->letters($records),
-            'mails' => KeptMail::whereIn('student_id', $records)->orderBy('sent_at')->get()->map(static fn (KeptMail $one): array => ['at' => $one->sent_at->toRfc3339String(), 'to' => $one->address, 'subject' => $one->subject])->all(),
+            'mails' => KeptMail::whereIn('student_id', $records)->orderBy('sent_at')->get()->map(static fn (KeptMail $one): array => ['at' => $one->sent_at->toRfc3339String(), 'to' => $one->address, 'subject' => KeptMail::opened($one->subject) ?? ''])->all(),
         ];
     }
 

@@ -30,8 +30,8 @@ final class MailboxTransport extends AbstractTransport
         KeptMail::create([
             'student_id' => $email->getHeaders()->get(StudentMail::STUDENT)?->getBodyAsString(),
             'address' => $email->getTo()[0]->getAddress(),
-            'subject' => (string) $email->getSubject(),
-            'body' => trim((string) $email->getTextBody()),
+            'subject' => KeptMail::closed((string) $email->getSubject()),
+            'body' => KeptMail::closed(trim((string) $email->getTextBody())),
             'sent_at' => now(),
         ]);
         KeptMail::where('sent_at', '<', now()->subDays(self::DAYS))->delete();

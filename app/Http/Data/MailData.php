@@ -12,6 +12,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class MailData
 {
+    /** @param  string|null  $subject  null, as the body is, where it cannot be read here any more */
     public function __construct(
         #[OA\Property]
         public string $id,
@@ -22,9 +23,9 @@ final readonly class MailData
         #[OA\Property]
         public ?string $student,
         #[OA\Property]
-        public string $subject,
+        public ?string $subject,
         #[OA\Property]
-        public string $body,
+        public ?string $body,
         #[OA\Property]
         public string $sentAt,
     ) {
@@ -32,6 +33,6 @@ final readonly class MailData
 
     public static function of(KeptMail $mail, DateTimeZone $zone): self
     {
-        return new self($mail->id, $mail->address, $mail->student_id, $mail->student?->name, $mail->subject, $mail->body, $mail->sent_at->setTimezone($zone)->toRfc3339String());
+        return new self($mail->id, $mail->address, $mail->student_id, $mail->student?->name, KeptMail::opened($mail->subject), KeptMail::opened($mail->body), $mail->sent_at->setTimezone($zone)->toRfc3339String());
     }
 }

@@ -46,12 +46,13 @@ function Mails({ mails }: { mails: Mail[] }) {
               <strong className="font-medium">{mail.student ?? mail.address}</strong>
               {mail.student === null ? null : <span className="block text-sm break-all text-soft">{mail.address}</span>}
             </span>
-            <span className="min-w-0 break-words">{mail.subject}</span>
+            <span className="min-w-0 break-words">{mail.subject ?? t('school.mail.unreadable')}</span>
             <span className="text-sm text-soft">
               {day(mail.sentAt.slice(0, 10))}, {clock(mail.sentAt)}
             </span>
             <Button
-              aria-label={`${t('school.mail.open')}: ${mail.subject}, ${mail.student ?? mail.address}`}
+              disabled={mail.body === null}
+              aria-label={t('school.mail.read', { subject: mail.subject ?? '', name: mail.student ?? mail.address })}
               onClick={() => {
                 setOpen(mail);
               }}
@@ -75,7 +76,7 @@ function Mails({ mails }: { mails: Mail[] }) {
               {t('school.mail.to')} {open.student ?? ''} {`<${open.address}>`}
             </p>
             <div className="whitespace-pre-wrap" data-testid="mail">
-              <Linked text={open.body} />
+              <Linked text={open.body ?? ''} />
             </div>
           </>
         )}

@@ -239,6 +239,11 @@ describe('the mailbox', () => {
   });
 
   test('says what comes here while nothing has, and that mail leaves where a server is set', async () => {
+    server.answers['GET /api/mails'] = { isStandIn: true, mails: [mail('ada', { subject: null, body: null })], isMore: false };
+    open();
+    expect(await screen.findByText('This cannot be read here any more.')).toBeTruthy();
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: /^Read/ }).disabled).toBe(true);
+    cleanup();
     server.answers['GET /api/mails'] = { isStandIn: false, mails: [], isMore: false };
     open();
     expect(await screen.findByText('No mail yet')).toBeTruthy();
