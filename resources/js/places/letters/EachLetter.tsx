@@ -22,11 +22,15 @@ export function EachLetter({ end, forms }: { end: TermEnd; forms: Record<string,
   const words = useLetterWords(end, forms);
   const [address, setAddress] = useAddressed();
   const chosen = end.students.find((one) => one.id === address.get('to')) ?? end.students[0];
+  // Whose letter is typed and not kept, in this tab.
+  const [typed, setTyped] = useState(
+    () => new Set(end.students.map((one) => one.id).filter((id) => readDraft(draftOf(end.term.id, id)) !== null)),
+  );
   if (chosen === undefined) return null;
   const kept = end.students.filter((one) => one.letter !== null);
   return (
     <>
-      <AllOfThem end={end} words={words} />
+      <AllOfThem end={end} words={words} typed={typed} />
       <div className="no-print grid gap-x-8 gap-y-4 lg:grid-cols-[17rem_1fr]">
         <div className="lg:hidden">
           <Select
@@ -35,7 +39,7 @@ export function EachLetter({ end, forms }: { end: TermEnd; forms: Record<string,
             onValue={(to) => {
               setAddress({ to });
             }}
-            of={end.students.map((one) => ({ value: one.id, text: `${one.name} (${stateOf(t, end.term.id, one)})` }))}
+            of={end.students.map((one) => ({ value: one.id, text: `${one.name} (${stateOf(t, one, typed)})` }))}
           />
         </div>
         <ul
@@ -53,12 +57,20 @@ export function EachLetter({ end, forms }: { end: TermEnd; forms: Record<string,
                 }}
               >
                 <span>{one.name}</span>
-                <span className="text-sm text-soft group-aria-[current=true]:text-ink">{stateOf(t, end.term.id, one)}</span>
+                <span className="text-sm text-soft group-aria-[current=true]:text-ink">{stateOf(t, one, typed)}</span>
               </button>
             </li>
           ))}
         </ul>
-        <LetterEditor key={chosen.id} end={end} student={chosen} proposed={letterText(chosen, end, words)} />
+        <LetterEditor
+          key={chosen.id}
+          end={end}
+          student={chosen}
+          proposed={letterText(chosen, end, words)}
+          onTyped={(isTyped) => {
+            setTyped((was) => new Set(isTyped ? [...was, chosen.id] : [...was].filter((id) => id !== chosen.id)));
+          }}
+        />
       </div>
       <div className="letters hidden print:block">
         {kept.length === 0 ? <p>{t('letters.nothingToPrint')}</p> : null}
@@ -73,22 +85,20 @@ export function EachLetter({ end, forms }: { end: TermEnd; forms: Record<string,
 }
 
 /** How far a letter is. */
-function stateOf(t: TFunction, term: string, { id, letter }: TermEndStudent): string {
-  if (readDraft(draftOf(term, id)) !== null) return t('letters.state.typed');
+function stateOf(t: TFunction, { id, letter }: TermEndStudent, typed: Set<string>): string {
+  if (typed.has(id)) return t('letters.state.typed');
   if (letter === null) return t('letters.state.none');
   return letter.sentAt === null ? t('letters.state.kept') : t('letters.state.sent', { date: day(letter.sentAt.slice(0, 10)) });
 }
 
 /** What is done with all of them at once. */
-function AllOfThem({ end, words }: { end: TermEnd; words: LetterWords }) {
+function AllOfThem({ end, words, typed }: { end: TermEnd; words: LetterWords; typed: Set<string> }) {
   const { t } = useTranslation();
   const tell = useTell();
   const [nth, setNth] = useState(0);
-  const open = end.students.filter((one) => one.letter === null && readDraft(draftOf(end.term.id, one.id)) === null);
+  const open = end.students.filter((one) => one.letter === null && !typed.has(one.id));
   const ready = end.students.flatMap((one) =>
-    one.letter !== null && one.letter.sentAt === null && one.hasAddress && readDraft(draftOf(end.term.id, one.id)) === null
-      ? [one.letter.id]
-      : [],
+    one.letter !== null && one.letter.sentAt === null && one.hasAddress && !typed.has(one.id) ? [one.letter.id] : [],
   );
   const problem = (error: unknown) => {
     tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });

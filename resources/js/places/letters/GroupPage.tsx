@@ -16,8 +16,10 @@ export function GroupPage({ end, forms }: { end: TermEnd; forms: Record<string, 
   const tell = useTell();
   const words = useLetterWords(end, forms);
   const proposed = groupText(end, words, t);
-  const writing = useLetter(end.term.id, null, end.groupLetter, proposed, () => {
-    tell(t('letters.group.kept'));
+  const writing = useLetter(end.term.id, null, end.groupLetter, proposed, {
+    onKept: () => {
+      tell(t('letters.group.kept'));
+    },
   });
   return (
     <>

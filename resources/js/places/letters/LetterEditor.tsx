@@ -11,14 +11,25 @@ import { useProblem } from '../../kit/useProblem';
 import { LetterText } from './LetterText';
 import { useLetter } from './useLetter';
 
+interface Props {
+  end: TermEnd;
+  student: TermEndStudent;
+  /** The letter as the record has it. */
+  proposed: string;
+  onTyped: (isTyped: boolean) => void;
+}
+
 /** One student's letter. */
-export function LetterEditor({ end, student, proposed }: { end: TermEnd; student: TermEndStudent; proposed: string }) {
+export function LetterEditor({ end, student, proposed, onTyped }: Props) {
   const { t } = useTranslation();
   const tell = useTell();
   const { letter } = student;
   const [refusal, setProblem] = useProblem();
-  const writing = useLetter(end.term.id, student.id, letter, proposed, () => {
-    tell(t('letters.kept', { name: student.name }));
+  const writing = useLetter(end.term.id, student.id, letter, proposed, {
+    onKept: () => {
+      tell(t('letters.kept', { name: student.name }));
+    },
+    onTyped,
   });
   const mail = useMutation({
     mutationFn: (id: string) =>

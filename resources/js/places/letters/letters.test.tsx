@@ -114,6 +114,21 @@ describe('the place', () => {
     expect((await field()).value).toBe('Half a sen');
   });
 
+  test('what is typed is said beside the name at once, and is not kept with those that are not written', async () => {
+    show();
+    fireEvent.change(await field(), { target: { value: 'Half a sen' } });
+    expect(screen.getByRole('button', { name: /^Ada/ }).textContent).toContain('typed, not kept');
+    await userEvent.click(screen.getByRole('button', { name: 'Keep the one that is not written' }));
+    await waitFor(() => {
+      expect(sent().map((one) => one.student)).toEqual(['bo']);
+    });
+    expect((await field()).value).toBe('Half a sen');
+    await userEvent.click(screen.getByRole('button', { name: 'Keep it' }));
+    await waitFor(() => {
+      expect(screen.getByRole('button', { name: /^Ada/ }).textContent).not.toContain('typed');
+    });
+  });
+
   test('what a server did not take keeps what was typed and says why', async () => {
     server.refusals['PUT /api/terms/{term}/letters'] = { status: 422, code: 'letter.student' };
     show();

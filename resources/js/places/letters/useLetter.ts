@@ -29,7 +29,17 @@ export const putLetter = (
   );
 
 /** One letter as it is written: kept in this tab while it is typed, and what somebody else kept meanwhile beside it. */
-export function useLetter(term: string, student: string | null, letter: Letter | null, proposed: string, onKept: () => void) {
+export function useLetter(
+  term: string,
+  student: string | null,
+  letter: Letter | null,
+  proposed: string,
+  tells: {
+    onKept: () => void;
+    /** When something is typed that is not kept, and when it is no more. */
+    onTyped?: (isTyped: boolean) => void;
+  },
+) {
   const name = draftOf(term, student);
   const [typed, setTyped] = useState<Typed | null>(() => readDraft<Typed>(name));
   const [fresh] = useState(() => crypto.randomUUID());
@@ -39,11 +49,13 @@ export function useLetter(term: string, student: string | null, letter: Letter |
   const drop = () => {
     dropDraft(name);
     setTyped(null);
+    tells.onTyped?.(false);
   };
   const type = (next: string, on = typed?.version ?? version) => {
     const now = { text: next, version: on };
     keepDraft(name, now);
     setTyped(now);
+    if (typed === null) tells.onTyped?.(true);
     setProblem(null);
   };
   const keep = useMutation({
@@ -58,7 +70,7 @@ export function useLetter(term: string, student: string | null, letter: Letter |
       // What was typed while it was on its way is still to be kept.
       if (readDraft<Typed>(name)?.text === sent.text) drop();
       await readAgain('letters');
-      onKept();
+      tells.onKept();
     },
     onError: async (error) => {
       setProblem(error);
