@@ -34,12 +34,15 @@ final class TermPages
 
     public function term(Term $term): TermData
     {
+        // First whether it is being planned, then the plan: a plan that is written in between is shown, or asked for again.
+        $summary = TermSummary::find($term->id);
+        $term->refresh();
         [$rows, $placed] = $this->courses($term);
         $forecasts = collect($term->forecasts())->keyBy('course');
         $meetings = $this->season->rows($term, $placed[$rows[0]->id], $rows[0]->id, self::others($rows, $placed));
 
         return new TermData(
-            TermSummary::find($term->id),
+            $summary,
             array_values(array_map(fn (Course $row): CourseData => CourseData::of($row, $placed[$row->id], ($this->paced)($row, $placed[$row->id]), $forecasts[$row->id] ?? null), $rows)),
             Season::closures($term),
             $meetings,

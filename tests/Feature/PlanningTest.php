@@ -84,3 +84,56 @@ test('a term begun in the past has plans for the meetings that went by, and they
         ->and($rows[1]['lesson']['from'])->toBe($rows[0]['lesson']['to'] + 1)
         ->and($this->getJson("/api/groups/{$this->group->id}")->json('students.0.cells.0.isMet'))->toBeTrue();
 });
+
+test('a plan that is written while a page is read is shown, or asked for again: no old plan is shown as the new one', function (string $page, string $path) {
+    $old = ($this->plans)();
+    $this->postJson("/api/meetings/{$this->meetings[1]->id}/log", $this->asPlanned($this->meetings[1], ['did' => []]))->assertNoContent();
+    ($this->worker)();
+    $new = ($this->plans)();
+    expect($new)->not->toBe($old);
+    $this->clockAt('2026-01-20T18:00:00+01:00'); // a day with a class
+    $url = strtr($page, ['TERM' => $this->term->id, 'MEETING' => $this->meetings[2]->id]);
+    $ids = array_map(fn ($meeting) => $meeting->id, $this->meetings);
+    // As the worker writes it, in one go; the old one waits for it.
+    $write = fn (array $plans, bool $isPlanned) => DB::transaction(function () use ($ids, $plans, $isPlanned): void {
+        foreach ($ids as $at => $id) {
+            DB::table('meetings')->where('id', $id)->update(['plan' => $plans[$at]]);
+        }
+        DB::table('terms')->where('id', $this->term->id)->update(['plan_answered' => DB::raw($isPlanned ? 'plan_asked' : 'plan_asked - 1')]);
+    });
+    $state = (object) ['at' => PHP_INT_MAX, 'seen' => 0, 'isWriting' => false];
+    DB::listen(function () use ($state, $write, $new): void {
+        if (! $state->isWriting && ++$state->seen === $state->at) {
+            $state->isWriting = true;
+            $write($new, true);
+        }
+    });
+    $show = function (int $at) use ($state, $write, $old, $url): array {
+        $state->isWriting = true;
+        $this->inside($this->user->school, fn () => $write($old, false));
+        [$state->at, $state->seen, $state->isWriting] = [$at, 0, false];
+
+        return $this->getJson($url)->assertOk()->json();
+    };
+    $state->isWriting = true;
+    $this->inside($this->user->school, fn () => $write($new, true));
+    $fresh = data_get($this->getJson($url)->assertOk()->json(), $path);
+    expect($fresh)->not->toBeNull();
+    $waits = $shown = 0;
+    for ($at = 1; $at === 1 || $state->seen >= $at - 1; $at++) {
+        $answer = $show($at);
+        $isWaiting = data_get($answer, str_starts_with($path, 'meetings.0') ? 'meetings.0.term.isBeingPlanned' : 'term.isBeingPlanned');
+        $isNew = data_get($answer, $path) === $fresh;
+        expect($isWaiting || $isNew)->toBeTrue("$page, written after query $at: an old plan that nothing waits for");
+        $waits += (int) $isWaiting;
+        $shown += (int) (! $isWaiting);
+        if ($at > 400) {
+            break;
+        }
+    }
+    expect($waits)->toBeGreaterThan(0)->and($shown)->toBeGreaterThan(0);
+})->with([
+    'a term' => ['/api/terms/TERM', 'meetings.2.courses'],
+    'a meeting' => ['/api/meetings/MEETING', 'meeting.courses'],
+    'today' => ['/api/today', 'meetings.0.meeting.courses'],
+]);

@@ -69,6 +69,7 @@ final class MeetingController extends Controller
         $meetings = Meeting::with('term')->where('on', $today)->where('state', '<>', 'cancelled')->orderBy('starts_at')->get();
         /** @var Meeting|null $next */
         $next = Meeting::with('term.courses.form')->where('on', '>', $today)->where('state', '<>', 'cancelled')->orderBy('starts_at')->first();
+        $nextTerm = $next === null ? null : self::summaryBefore($next);
         $course = $next?->term->courses->first();
 
         return new JsonResponse(new TodayData(
@@ -76,7 +77,7 @@ final class MeetingController extends Controller
             array_values($meetings->map($this->tonight(...))->all()),
             $this->unsaid($today),
             $next === null || $course === null ? null : MeetingRow::of($next, $this->form($course)->form, $course->id, null, $this->school),
-            $next === null ? null : TermSummary::find($next->term_id),
+            $nextTerm,
             Form::exists(),
             Group::exists(),
             Term::exists(),
@@ -88,6 +89,7 @@ final class MeetingController extends Controller
     #[Reads('/api/meetings/{meeting}', 'meeting', 'A meeting', MeetingData::class)]
     public function show(Meeting $meeting): JsonResponse
     {
+        $summary = self::summaryBefore($meeting);
         $term = $meeting->term;
         $courses = $term->courses()->with('form.entries')->get();
         $course = $courses->firstOrFail();
@@ -102,7 +104,7 @@ final class MeetingController extends Controller
         $guests = $meeting->guests($log);
 
         return new JsonResponse(new MeetingData(
-            TermSummary::find($term->id),
+            $summary,
             $row,
             $placed->id,
             $course->id,
@@ -146,6 +148,7 @@ final class MeetingController extends Controller
         $course = $courses->firstOrFail();
         $placed = $this->form($course);
         $this->season->keepCurrent($term);
+        $summary = self::summaryBefore($meeting);
         $taught = $this->season->taught([$meeting->id], $placed)[$meeting->id] ?? null;
         $recap = $placed->form->passageOf($meeting->planned()?->course($course->id)->recap ?? []);
         $entries = array_map($placed->idAt(...), $recap?->positions() ?? []);
@@ -154,7 +157,7 @@ final class MeetingController extends Controller
         $forms = [$course->id => $placed->form, ...$others];
 
         return new TonightData(
-            TermSummary::find($term->id),
+            $summary,
             MeetingRow::of($meeting, $placed->form, $course->id, $taught, $this->school, $others),
             $placed->id,
             $course->id,
@@ -167,6 +170,18 @@ final class MeetingController extends Controller
             $this->warmUps($meeting, $forms),
             $this->care($meeting, $forms),
         );
+    }
+
+    /**
+     * Whether the term of a meeting is being planned, asked before the meeting is read: a plan that is written in between is
+     * shown, or asked for again, and never an old one as the new.
+     */
+    private static function summaryBefore(Meeting $meeting): TermSummary
+    {
+        $summary = TermSummary::find($meeting->term_id);
+        $meeting->refresh();
+
+        return $summary;
     }
 
     /** @param  array<string, \Gorvan\Core\Form\Form>  $forms  by course */
