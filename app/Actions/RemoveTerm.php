@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\KeptLesson;
 use App\Models\Recorded;
 use App\Models\Term;
 use Gorvan\Core\Reading\Message;
@@ -19,6 +20,8 @@ final class RemoveTerm
             if (Recorded::atAnyOf($meetings)) {
                 throw Refused::conflict(Message::of('term.recorded'));
             }
+            // What came along from another term and was never touched goes as it came; what was written here stays with the form.
+            KeptLesson::whereIn('course_id', $term->courses()->select('id'))->whereNotNull('used_from')->where('version', 1)->delete();
             $term->delete();
         });
     }

@@ -125,6 +125,18 @@ test('the term that follows takes courses, shares and written lessons along, and
         expect($copy->id)->not->toBe($lesson)->and($copy->written()->note)->toBe('sticks')->and($copy->used_from)->toBe($lesson)
             ->and(KeptLesson::where('course_id', $course)->sole()->id)->toBe($lesson);
     });
+    // Taken back, it leaves nothing behind but what was written into it since.
+    $count = fn () => $this->inside($this->school, fn () => KeptLesson::count());
+    expect($count())->toBe(2);
+    $this->deleteJson("/api/terms/$made")->assertNoContent();
+    expect($count())->toBe(1);
+    $again = $this->postJson('/api/terms', $next)->assertCreated()->json('id');
+    $this->inside($this->school, function () use ($again): void {
+        $copy = KeptLesson::whereIn('course_id', Course::where('term_id', $again)->select('id'))->sole();
+        app(KeepLesson::class)($this->made['form']->fresh(), $copy->course, $copy->written()->with(['note' => 'longer sticks']), 1);
+    });
+    $this->deleteJson("/api/terms/$again")->assertNoContent();
+    expect($count())->toBe(2);
     $other = $this->inside($this->school, fn () => App\Models\Group::create(['name' => 'Others', 'form_id' => $this->made['form']->id])->id);
     expect($this->postJson('/api/terms', [...$next, 'group' => $other])->assertUnprocessable()->json('place'))->toBe('after');
     // Without it a term has the group's form alone.
