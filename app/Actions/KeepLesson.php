@@ -57,12 +57,7 @@ final class KeepLesson
     /** A copy for another course, as the lesson stands: also of entries that went meanwhile, which it then says itself. */
     public function copy(KeptLesson $lesson, Course $course, string $id): KeptLesson
     {
-        $copy = $lesson->written()->with(['id' => $id]);
-        $row = new KeptLesson;
-        $row->forceFill(['id' => $id, 'form_id' => $lesson->form_id, 'course_id' => $course->id, 'used_from' => $lesson->id, 'document' => $copy->json(), 'version' => 1, 'form_version' => $lesson->form_version])->save();
-        ($this->steps)($row, $copy->partner);
-
-        return $row;
+        return $this->created($lesson->form_id, $course->id, $lesson->written()->with(['id' => $id]), $lesson->id, $lesson->form_version);
     }
 
     private function made(Form $form, ?Course $course, WrittenLesson $lesson, ?string $usedFrom): KeptLesson
@@ -70,8 +65,14 @@ final class KeepLesson
         if (KeptLesson::where('form_id', $form->id)->count() >= self::MOST) {
             throw Refused::because(Message::of('lesson.too_many', most: self::MOST));
         }
+
+        return $this->created($form->id, $course?->id, $lesson, $usedFrom, $form->version);
+    }
+
+    private function created(string $form, ?string $course, WrittenLesson $lesson, ?string $usedFrom, int $formVersion): KeptLesson
+    {
         $row = new KeptLesson;
-        $row->forceFill(['id' => $lesson->id, 'form_id' => $form->id, 'course_id' => $course?->id, 'used_from' => $usedFrom, 'document' => $lesson->json(), 'version' => 1, 'form_version' => $form->version])->save();
+        $row->forceFill(['id' => $lesson->id, 'form_id' => $form, 'course_id' => $course, 'used_from' => $usedFrom, 'document' => $lesson->json(), 'version' => 1, 'form_version' => $formVersion])->save();
         ($this->steps)($row, $lesson->partner);
 
         return $row->refresh();

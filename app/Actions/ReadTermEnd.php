@@ -15,7 +15,7 @@ use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Standing\Attendance;
 use Gorvan\Core\Standing\Fading;
 use Gorvan\Core\Standing\GroupResult;
-use Gorvan\Core\Standing\KeepingStanding;
+use Gorvan\Core\Standing\KeepingResult;
 use Gorvan\Core\Standing\StudentStanding;
 use Gorvan\Core\Standing\TermResult;
 
@@ -51,22 +51,7 @@ final class ReadTermEnd
         [$came, $classes] = $this->attendance($term, $students);
         $titles = $group->principles === null ? [] : $group->principles->principles->mapWithKeys(static fn (Principle $one): array => [$one->id => $one->title])->all();
 
-        return new TermEnd($on, $students, $courses, $results, $groups, array_map(static fn (array $own): array => self::principles($own, $titles), $keepings), $came, $classes);
-    }
-
-    /**
-     * @param  array<string, KeepingStanding>  $own  by principle
-     * @param  array<string, string>  $titles
-     * @return array{list<string>, string|null} titles of those that hold, and of the one to carry on with: met, and the weakest
-     */
-    private static function principles(array $own, array $titles): array
-    {
-        $holds = array_filter($own, static fn (KeepingStanding $one): bool => $one->holds());
-        $open = array_filter($own, static fn (KeepingStanding $one): bool => $one->isMet() && ! $one->holds());
-        uasort($open, static fn (KeepingStanding $a, KeepingStanding $b): int => [$a->recall, $a->keeping?->value] <=> [$b->recall, $b->keeping?->value]);
-        $carry = array_key_first($open);
-
-        return [array_values(array_intersect_key($titles, $holds)), $carry === null ? null : $titles[$carry] ?? null];
+        return new TermEnd($on, $students, $courses, $results, $groups, array_map(KeepingResult::of(...), $keepings), $titles, $came, $classes);
     }
 
     /**

@@ -61,7 +61,8 @@ final class TonightPartners
     /** @return list<KeptLesson> the course's own, and the form's that the course has no copy of */
     private function lessonsOf(Course $course): array
     {
-        $rows = KeptLesson::where('form_id', $course->form_id)->where(static fn ($either) => $either->where('course_id', $course->id)->orWhereNull('course_id'))
+        /** @var \Illuminate\Database\Eloquent\Collection<int, KeptLesson> $rows */
+        $rows = KeptLesson::with('steps')->where('form_id', $course->form_id)->where(static fn ($either) => $either->where('course_id', $course->id)->orWhereNull('course_id'))
             ->whereRaw("document::jsonb -> 'partner' is not null")->orderBy('created_at')->orderBy('id')->get();
         $copied = $rows->whereNotNull('course_id')->pluck('used_from')->filter()->all();
 

@@ -8,6 +8,7 @@ use Gorvan\Core\Lesson\Content\WrittenLesson;
 use Gorvan\Core\Reading\JsonNode;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
  * A lesson as a teacher has written it, for the form alone or as one group learns it in one term.
@@ -20,6 +21,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $form_version  of the form it was last looked over with
  * @property Form $form
  * @property Course|null $course
+ * @property \Illuminate\Database\Eloquent\Collection<int, DrillStep> $steps
  */
 final class KeptLesson extends Model
 {
@@ -45,6 +47,12 @@ final class KeptLesson extends Model
     public function course(): BelongsTo
     {
         return $this->belongsTo(Course::class, 'course_id');
+    }
+
+    /** @return HasMany<DrillStep, $this> */
+    public function steps(): HasMany
+    {
+        return $this->hasMany(DrillStep::class, 'lesson_id');
     }
 
     public function written(): WrittenLesson

@@ -108,6 +108,11 @@ test('a school keeps its own sentences, and only those there are', function () {
     expect($this->getJson("/api/terms/$this->term/end")->assertOk()->getContent())->toContain('"words":{"words":{},"hasNumbers":false}');
 });
 
+test('the sentences a school can have are those that the pages have words for', function () {
+    $usual = json_decode((string) file_get_contents(resource_path('js/messages/en/letters.json')), true)['words']['usual'];
+    expect(App\Http\Controllers\LetterController::SENTENCES)->toEqualCanonicalizing(array_keys($usual));
+});
+
 test('the term that follows takes courses, shares and written lessons along, and leaves the first as it was', function () {
     [$course, $lesson] = $this->inside($this->school, function (): array {
         $course = $this->made['term']->courses()->first();

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Data;
 
 use App\Actions\TonightPartner;
-use App\Models\DrillStep;
 use Gorvan\Core\Lesson\Content\PartnerStep;
 use OpenApi\Attributes as OA;
 
@@ -40,7 +39,7 @@ final readonly class PartnerData
     /** @param  list<string>  $aside */
     public static function of(TonightPartner $one, array $aside): self
     {
-        $rows = DrillStep::where('lesson_id', $one->lesson->id)->pluck('id', 'key');
+        $rows = $one->lesson->steps->pluck('id', 'key');
         $steps = array_map(
             static fn (PartnerStep $step, int $at): PartnerStepData => new PartnerStepData($rows[$step->id] ?? '', $step->title, $step->text, $one->drill->limitOf($at)),
             $one->drill->steps,

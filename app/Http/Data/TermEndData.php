@@ -11,6 +11,7 @@ use App\Models\KeptLesson;
 use App\Models\Letter;
 use App\Models\Student;
 use App\Models\Term;
+use Gorvan\Core\Standing\KeepingResult;
 use Gorvan\Core\Standing\TermResult;
 use OpenApi\Attributes as OA;
 
@@ -56,6 +57,8 @@ final readonly class TermEndData
         $written = KeptLesson::whereIn('course_id', $end->courses->pluck('id'))->toBase()->selectRaw('course_id, count(*) as lessons')->groupBy('course_id')->pluck('lessons', 'course_id');
         $letter = static fn (string $of): ?LetterData => isset($letters[$of]) ? LetterData::of($letters[$of], $school->zone()) : null;
 
+        $together = KeepingResult::together(array_values($end->principles));
+
         return new self(
             TermSummary::find($term->id),
             $end->on,
@@ -63,10 +66,10 @@ final readonly class TermEndData
             $end->classes,
             LetterWordsData::of($school->get()),
             array_values($end->courses->map(static fn (Course $one): TermEndCourse => TermEndCourse::of($one, $end->groups[$one->id], (int) ($written[$one->id] ?? 0)))->all()),
-            $end->keeps(),
-            $end->carry(),
+            $end->titled($together->holds),
+            $end->titles[$together->carry] ?? null,
             array_map(static fn (Student $one): TermEndStudent => new TermEndStudent(
-                $one->id, $one->name, $one->email !== null, $end->came[$one->id]->came(), $end->came[$one->id]->classes(), $end->principles[$one->id][0] ?? [], $end->principles[$one->id][1] ?? null,
+                $one->id, $one->name, $one->email !== null, $end->came[$one->id]->came(), $end->came[$one->id]->classes(), $end->titled($end->principles[$one->id]->holds ?? []), $end->titles[$end->principles[$one->id]->carry ?? ''] ?? null,
                 array_map(static fn (string $course, TermResult $result): TermResultData => TermResultData::of($course, $result), array_keys($end->results[$one->id]), $end->results[$one->id]),
                 $letter($one->id),
             ), $end->students),

@@ -7,10 +7,13 @@ use Gorvan\Core\Memory\Evidence;
 use Gorvan\Core\Memory\MemoryModel;
 use Gorvan\Core\Memory\Track;
 use Gorvan\Core\Memory\Tracks;
+use Gorvan\Core\Record\Keeping;
 use Gorvan\Core\Record\Support;
 use Gorvan\Core\Standing\Attendance;
 use Gorvan\Core\Standing\Fading;
 use Gorvan\Core\Standing\GroupResult;
+use Gorvan\Core\Standing\KeepingResult;
+use Gorvan\Core\Standing\KeepingStanding;
 use Gorvan\Core\Standing\StudentStanding;
 use Gorvan\Core\Standing\TermResult;
 use Gorvan\Core\Tests\Sample;
@@ -65,4 +68,17 @@ test('nobody was away from a class before they joined, and whoever came as a gue
     $one = Attendance::of($classes, ['b', 'old'], '2026-01-20');
     expect($one->each)->toBe([null, true, true, false])->and([$one->came(), $one->classes()])->toBe([2, 3])
         ->and(Attendance::of([], ['b'], '2026-01-20')->classes())->toBe(0);
+});
+
+test('of principles the weakest that was worked on is carried on, and a group carries what most of its students do', function () {
+    $kept = fn (Keeping $level, int $day) => KeepingStanding::of(new Track($level, $this->model->first(Evidence::ofMark($level) ?? throw new LogicException), $day, 1), 100, $this->model);
+    $none = KeepingStanding::of(null, 100, $this->model);
+    $one = KeepingResult::of(['a' => $kept(Keeping::Throughout, 99), 'b' => $kept(Keeping::Slow, 80), 'c' => $kept(Keeping::Reminded, 80), 'd' => $none]);
+    expect([$one->holds, $one->carry])->toBe([['a'], 'c'])
+        ->and(KeepingResult::of(['a' => $none])->carry)->toBeNull();
+    $two = KeepingResult::of(['a' => $kept(Keeping::Slow, 80), 'b' => $none, 'c' => $none, 'd' => $none]);
+    $all = KeepingResult::together([$one, $two, KeepingResult::of(['a' => $kept(Keeping::Slow, 80)])]);
+    expect([$all->holds, $all->carry])->toBe([[], 'a'])
+        ->and(KeepingResult::together([$one, $two])->holds)->toBe(['a'])
+        ->and(KeepingResult::together([])->carry)->toBeNull();
 });

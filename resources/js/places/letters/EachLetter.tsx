@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import type { TFunction } from 'i18next';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { api, ask, type Form, Problem, type TermEnd, type TermEndStudent } from '../../api/client';
+import { type Form, Problem, type TermEnd, type TermEndStudent } from '../../api/client';
 import { readAgain } from '../../api/queries';
 import { Button } from '../../kit/controls';
 import { day } from '../../kit/format';
@@ -14,7 +14,7 @@ import { useOnce } from '../../kit/useOnce';
 import { type LetterWords, letterText } from './letterText';
 import { LetterEditor } from './LetterEditor';
 import { useLetterWords } from './useLetterWords';
-import { draftOf, putLetter } from './useLetter';
+import { draftOf, mailLetters, putLetter } from './useLetter';
 
 /** A letter to each student: written from the record, changed by hand, kept, mailed and printed. */
 export function EachLetter({ end, forms }: { end: TermEnd; forms: Record<string, Form> }) {
@@ -108,7 +108,7 @@ function AllOfThem({ end, words, typed }: { end: TermEnd; words: LetterWords; ty
     mutationFn: async (students: TermEndStudent[]) => {
       for (const [at, one] of students.entries()) {
         setNth(at + 1);
-        await putLetter(end.term.id, one.id, letterText(one, end, words), null);
+        await putLetter(end.term.id, crypto.randomUUID(), one.id, { text: letterText(one, end, words), version: 0 });
       }
     },
     onSuccess: async (_, students) => {
@@ -118,8 +118,7 @@ function AllOfThem({ end, words, typed }: { end: TermEnd; words: LetterWords; ty
     onError: problem,
   });
   const sendAll = useMutation({
-    mutationFn: (letters: string[]) =>
-      ask(api.POST('/api/terms/{term}/letters/sending', { params: { path: { term: end.term.id } }, body: { letters } })),
+    mutationFn: (letters: string[]) => mailLetters(end.term.id, letters),
     onSuccess: async (answer) => {
       await readAgain('letters');
       const lost = answer.filter((one) => one.sentAt === null).length;

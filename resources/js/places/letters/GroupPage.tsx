@@ -1,7 +1,7 @@
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
 import type { Form, TermEnd, TermEndCourse } from '../../api/client';
-import { ButtonLink, Button } from '../../kit/controls';
+import { ButtonLink } from '../../kit/controls';
 import { list, number } from '../../kit/format';
 import { Heading } from '../../kit/page';
 import { useTell } from '../../kit/toasts';
@@ -27,18 +27,7 @@ export function GroupPage({ end, forms }: { end: TermEnd; forms: Record<string, 
         <section aria-label={t('letters.group.title', { group: end.term.groupName })}>
           <Heading>{t('letters.group.title', { group: end.term.groupName })}</Heading>
           <p className="mb-2 text-sm text-soft">{end.groupLetter === null && !writing.isTyped ? t('letters.fromRecord') : ''}</p>
-          <LetterText writing={writing} label={t('letters.group.text')}>
-            {writing.text === proposed ? null : (
-              <Button
-                look="quiet"
-                onClick={() => {
-                  writing.type(proposed);
-                }}
-              >
-                {t('letters.again')}
-              </Button>
-            )}
-          </LetterText>
+          <LetterText writing={writing} proposed={proposed} label={t('letters.group.text')} />
         </section>
         <section aria-label={t('letters.group.carries')}>
           <Heading>{t('letters.group.carries')}</Heading>

@@ -1,15 +1,14 @@
 import { useMutation } from '@tanstack/react-query';
-import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
-import { api, ask, type TermEnd, type TermEndStudent } from '../../api/client';
+import type { TermEnd, TermEndStudent } from '../../api/client';
 import { readAgain } from '../../api/queries';
 import { Button, RefusalLine } from '../../kit/controls';
 import { useTell } from '../../kit/toasts';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
 import { LetterText } from './LetterText';
-import { useLetter } from './useLetter';
+import { mailLetters, useLetter } from './useLetter';
 
 interface Props {
   end: TermEnd;
@@ -32,8 +31,7 @@ export function LetterEditor({ end, student, proposed, onTyped }: Props) {
     onTyped,
   });
   const mail = useMutation({
-    mutationFn: (id: string) =>
-      ask(api.POST('/api/terms/{term}/letters/sending', { params: { path: { term: end.term.id } }, body: { letters: [id] } })),
+    mutationFn: (id: string) => mailLetters(end.term.id, [id]),
     onSuccess: async ([sent]) => {
       await readAgain('letters');
       if (sent?.sentAt) tell(t('letters.sentOne', { name: student.name }));
@@ -42,25 +40,17 @@ export function LetterEditor({ end, student, proposed, onTyped }: Props) {
     onError: setProblem,
   });
   const send = useOnce(mail);
-  const [isAnew, setAnew] = useState(false);
   return (
     <section aria-label={student.name}>
       <h2 className="text-xl">{student.name}</h2>
       <p className="mb-2 text-sm text-soft">
-        {letter === null && !writing.isTyped ? t('letters.fromRecord') : isAnew ? t('letters.anew') : ''}
+        {letter === null && !writing.isTyped
+          ? t('letters.fromRecord')
+          : writing.isTyped && writing.text === proposed
+            ? t('letters.anew')
+            : ''}
       </p>
-      <LetterText writing={writing} label={t('letters.text', { name: student.name })}>
-        {writing.text === proposed ? null : (
-          <Button
-            look="quiet"
-            onClick={() => {
-              setAnew(true);
-              writing.type(proposed);
-            }}
-          >
-            {t('letters.again')}
-          </Button>
-        )}
+      <LetterText writing={writing} proposed={proposed} label={t('letters.text', { name: student.name })}>
         {letter === null || letter.sentAt !== null || writing.isTyped ? null : student.hasAddress ? (
           <Button
             disabled={mail.isPending}

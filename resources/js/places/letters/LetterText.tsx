@@ -8,12 +8,14 @@ import type { useLetter } from './useLetter';
 interface Props {
   writing: ReturnType<typeof useLetter>;
   label: string;
+  /** The letter as the record has it. */
+  proposed: string;
   /** What else can be done with it. */
   children?: ReactNode;
 }
 
 /** The text of a letter, typed, kept, and beside what somebody else kept meanwhile. */
-export function LetterText({ writing, label, children }: Props) {
+export function LetterText({ writing, label, proposed, children }: Props) {
   const { t } = useTranslation();
   const keep = useOnce(writing.keep);
   return (
@@ -61,6 +63,16 @@ export function LetterText({ writing, label, children }: Props) {
         >
           {t(writing.keep.isPending ? 'letters.keeping' : 'letters.keep')}
         </Button>
+        {writing.text === proposed ? null : (
+          <Button
+            look="quiet"
+            onClick={() => {
+              writing.type(proposed);
+            }}
+          >
+            {t('letters.again')}
+          </Button>
+        )}
         {children}
       </div>
     </>

@@ -10,7 +10,7 @@ import { useTell } from '../../kit/toasts';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
 import { FILLED, letterText, type Sentence, SENTENCES, unknownIn } from './letterText';
-import { useLetterWords } from './useLetterWords';
+import { sentencesOf, useLetterWords } from './useLetterWords';
 
 interface Typed {
   words: Partial<Record<Sentence, string>>;
@@ -52,12 +52,7 @@ export function SchoolWords({ end, forms }: { end: TermEnd; forms: Record<string
     onError: setProblem,
   });
   const send = useOnce(save);
-  const sentences = Object.fromEntries(
-    SENTENCES.map((one) => [
-      one,
-      (typed.words[one] ?? '').trim() === '' ? t(`letters.words.usual.${one}`) : (typed.words[one] ?? ''),
-    ]),
-  ) as Record<Sentence, string>;
+  const sentences = sentencesOf(typed.words, t);
   const wrong = SENTENCES.find((one) => unknownIn(one, typed.words[one] ?? '') !== null);
   const sample = end.students[0];
   return (

@@ -13,20 +13,13 @@ interface Typed {
 
 export const draftOf = (term: string, student: string | null): string => `letter.${term}.${student ?? ''}`;
 
-/** Sends a letter to be kept; one that is new gets its id here, so that sending it again makes no second. */
-export const putLetter = (
-  term: string,
-  student: string | null,
-  text: string,
-  letter: Letter | null,
-  version = letter?.version ?? 0,
-) =>
-  ask(
-    api.PUT('/api/terms/{term}/letters', {
-      params: { path: { term } },
-      body: { id: letter?.id ?? crypto.randomUUID(), student, text, version },
-    }),
-  );
+/** Sends a letter to be kept, under an id that is made here once: sent again it makes no second. */
+export const putLetter = (term: string, id: string, student: string | null, { text, version }: Typed) =>
+  ask(api.PUT('/api/terms/{term}/letters', { params: { path: { term } }, body: { id, student, text, version } }));
+
+/** Sends letters that are kept by mail; one that could not go comes back without a time. */
+export const mailLetters = (term: string, letters: string[]) =>
+  ask(api.POST('/api/terms/{term}/letters/sending', { params: { path: { term } }, body: { letters } }));
 
 /** One letter as it is written: kept in this tab while it is typed, and what somebody else kept meanwhile beside it. */
 export function useLetter(
@@ -59,13 +52,7 @@ export function useLetter(
     setProblem(null);
   };
   const keep = useMutation({
-    mutationFn: (sent: Typed) =>
-      ask(
-        api.PUT('/api/terms/{term}/letters', {
-          params: { path: { term } },
-          body: { id: letter?.id ?? fresh, student, text: sent.text, version: sent.version },
-        }),
-      ),
+    mutationFn: (sent: Typed) => putLetter(term, letter?.id ?? fresh, student, sent),
     onSuccess: async (_, sent) => {
       // What was typed while it was on its way is still to be kept.
       if (readDraft<Typed>(name)?.text === sent.text) drop();

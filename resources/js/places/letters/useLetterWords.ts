@@ -13,10 +13,7 @@ export function useLetterWords(end: TermEnd, forms: Record<string, Form>): Lette
   const person = useQuery(sessionQuery).data?.person?.name ?? '';
   const own = end.words.words as Partial<Record<Sentence, string>>;
   return {
-    sentences: Object.fromEntries(SENTENCES.map((one) => [one, own[one] ?? t(`letters.words.usual.${one}`)])) as Record<
-      Sentence,
-      string
-    >,
+    sentences: sentencesOf(own, t),
     hasNumbers: end.words.hasNumbers,
     teacher: person,
     passages: (courseId, passages) => {
@@ -27,6 +24,12 @@ export function useLetterWords(end: TermEnd, forms: Record<string, Form>): Lette
     list,
   };
 }
+
+/** The sentences of a school, the usual one wherever it has none. */
+export const sentencesOf = (own: Partial<Record<Sentence, string>>, t: TFunction) =>
+  Object.fromEntries(
+    SENTENCES.map((one) => [one, own[one] === undefined || own[one].trim() === '' ? t(`letters.words.usual.${one}`) : own[one]]),
+  ) as Record<Sentence, string>;
 
 /** What a passage is called where somebody reads it at home: its numbers, and its first and last title. */
 function passageIn(form: Form, { from, to }: Passage, t: TFunction): string {
