@@ -42,6 +42,8 @@ final readonly class RoomFitData
         public array $stands,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'number'))]
         public array $block,
+        #[OA\Property(description: 'students that the whole form fits, at most as many as were asked for')]
+        public int $students,
     ) {
     }
 
@@ -58,6 +60,7 @@ final readonly class RoomFitData
             array_map(FootingData::of(...), $fit->spots($track, $room)),
             array_map(FootingData::of(...), $fit->stands($room)),
             $fit->block($room),
+            $fit->fits() ? $room->students : RoomFit::most($track, $room),
         );
     }
 }

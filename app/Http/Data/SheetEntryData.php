@@ -6,6 +6,7 @@ namespace App\Http\Data;
 
 use Gorvan\Core\Care\Adaptation;
 use Gorvan\Core\Cue\CueFading;
+use Gorvan\Core\Cue\EntryCues;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Practice\SheetEntry;
 use OpenApi\Attributes as OA;
@@ -46,6 +47,6 @@ final readonly class SheetEntryData
     {
         $entry = $form->at($one->position);
 
-        return new self($one->position, $entry->number, $entry->title, $entry->side?->value, $one->weaker?->value, CueFading::All->of($entry->allCues()), array_map(static fn (Adaptation $do): string => $do->value, $one->care->do), $one->care->notIn, $one->care->asks);
+        return new self($one->position, $entry->number, $entry->title, $entry->side?->value, $one->weaker?->value, CueFading::All->of(EntryCues::of($form, $one->position)), array_map(static fn (Adaptation $do): string => $do->value, $one->care->do), $one->care->notIn, $one->care->asks);
     }
 }

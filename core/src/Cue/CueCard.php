@@ -7,8 +7,10 @@ namespace Gorvan\Core\Cue;
 use Gorvan\Core\Care\Caution;
 use Gorvan\Core\Form\Breath;
 use Gorvan\Core\Form\Entry;
+use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\Phase;
 use Gorvan\Core\Form\Side;
+use Gorvan\Core\Form\Track\FloorTrack;
 use Gorvan\Core\Reading\Message;
 
 /** One entry as a teacher cues it, turned for a view. */
@@ -40,8 +42,10 @@ final readonly class CueCard
     ) {
     }
 
-    public static function of(Entry $entry, CueView $view): self
+    /** @param  int  $position  of the entry in its form, whose turns before it say what is faced */
+    public static function of(Form $form, int $position, CueView $view): self
     {
+        $entry = $form->at($position);
         $own = $entry->side === null ? null : $view->own($entry->side);
 
         return new self(
@@ -50,10 +54,10 @@ final readonly class CueCard
             own: $own === null || $own === $entry->side ? null : $own->value,
             left: $view->side(Side::Left),
             right: $view->side(Side::Right),
-            cues: $entry->allCues(),
+            cues: EntryCues::of($form, $position),
             breaths: array_map(static fn (Phase $phase): string => ($phase->breath ?? Breath::Free)->value, $entry->phases),
             turn: self::turn($entry->turn, $view),
-            travel: self::travel($entry->travel, $view),
+            travel: self::travel($entry->travel, $view, FloorTrack::of($form)->facingBefore($position)),
             checks: $entry->checks,
             cautions: array_map(self::caution(...), $entry->cautions),
         );
@@ -81,15 +85,16 @@ final readonly class CueCard
 
     /**
      * @param  array{float, float}|null  $travel
+     * @param  float|null  $facing  degrees clockwise from the opening; null where it is not known
      * @return list<Message>
      */
-    private static function travel(?array $travel, CueView $view): array
+    private static function travel(?array $travel, CueView $view, ?float $facing): array
     {
         [$forward, $right] = $travel ?? [0.0, 0.0];
         $steps = static fn (float $count, Message $where): Message => Message::of('cue.steps', count: abs($count) === 1.0 ? 1 : 2, steps: round(abs($count), 1), where: $where);
 
         return [
-            ...($forward === 0.0 ? [] : [$steps($forward, $forward > 0 ? $view->forward() : $view->back())]),
+            ...($forward === 0.0 ? [] : [$steps($forward, $view->along($forward > 0, $facing))]),
             ...($right === 0.0 ? [] : [$steps($right, $view->side($right > 0 ? Side::Right : Side::Left))]),
         ];
     }

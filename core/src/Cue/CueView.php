@@ -38,23 +38,38 @@ enum CueView: string
         return $this === self::FacingClass && $degrees !== 0.0 ? -$degrees : $degrees;
     }
 
-    /** What "forward" is, seen from where the teacher stands. */
-    public function forward(): Message
-    {
-        return Message::of(match ($this) {
-            self::FacingClass => 'cue.toward_class',
-            self::FromBehind => 'cue.from_class',
-            self::SameDirection, self::Plain => 'cue.forward',
-        });
-    }
+    /** Degrees; turns that sum up to a quarter but for rounding are a quarter. */
+    private const SQUARE = 1e-6;
 
-    public function back(): Message
+    /**
+     * Where a step forward or back goes, seen from where the teacher stands. A class that has turned steps along the hall; one
+     * that faces a corner, or nobody knows where, steps forward, and it is said that it is not known.
+     *
+     * @param  float|null  $facing  degrees clockwise from how the opening faces
+     */
+    public function along(bool $isForward, ?float $facing): Message
     {
-        return Message::of(match ($this) {
-            self::FacingClass => 'cue.from_class',
-            self::FromBehind => 'cue.toward_class',
-            self::SameDirection, self::Plain => 'cue.back',
-        });
+        $plain = Message::of($isForward ? 'cue.forward' : 'cue.back');
+        if ($this === self::SameDirection || $this === self::Plain) {
+            return $plain;
+        }
+        if ($facing === null) {
+            return Message::of('cue.unknown_facing', where: $plain);
+        }
+        $quarters = round($facing / 90.0);
+        if (abs($facing - 90.0 * $quarters) > self::SQUARE) {
+            return $plain;
+        }
+        $way = ((int) $quarters + ($isForward ? 0 : 2)) % 4;
+        $isFacing = $this === self::FacingClass;
+
+        return match (($way + 4) % 4) {
+            0 => Message::of($isFacing ? 'cue.toward_class' : 'cue.from_class'),
+            2 => Message::of($isFacing ? 'cue.from_class' : 'cue.toward_class'),
+            // To the right of the class as it stood at the opening: the left of a teacher who faces it.
+            1 => Message::of('cue.across', where: $plain, own: Message::of($isFacing ? 'side.left' : 'side.right')),
+            default => Message::of('cue.across', where: $plain, own: Message::of($isFacing ? 'side.right' : 'side.left')),
+        };
     }
 
     /** How a side of the class is said, with the teacher's own beside it where that is another. */

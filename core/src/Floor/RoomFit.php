@@ -112,6 +112,19 @@ final readonly class RoomFit
         return $best ?? throw new \LogicException('a class has at least one rank');
     }
 
+    /** How many students the whole form fits, at most as many as there are: 0 where not even one. */
+    public static function most(FloorTrack $track, Room $room): int
+    {
+        $most = 0;
+        foreach ([0, 1] as $quarters) { // facing the other way takes the same room
+            $whole = Bounds::round(array_map(static fn (Footing $footing): Footing => self::turned($footing, $quarters, $room->step), $track->footings));
+            $free = [$room->width - $whole->width(), $room->depth - $whole->depth()];
+            $most = max($most, max(0, (int) floor(($free[0] + 1e-9) / $room->armSpan)) * max(0, (int) floor(($free[1] + 1e-9) / $room->armSpan)));
+        }
+
+        return min($most, $room->students);
+    }
+
     /** @return array{self, array{int, float}} and how many entries fit, and the least slack in metres */
     private static function tried(FloorTrack $track, Room $room, int $quarters, int $ranks, int $files): array
     {

@@ -8,7 +8,9 @@ namespace Gorvan\Core\Form;
  * Supposes which entries of a plain list return to, or mirror, an earlier one (engine 2).
  *
  * Same title and same side: returns to the first such entry. Same title and the other side, or the words left and
- * right exchanged: mirrors the nearest such entry. An identical earlier entry wins over a mirrored one.
+ * right exchanged: mirrors the nearest such entry. An identical earlier entry wins over a mirrored one, and a title that
+ * stood before, whether its side was said or not, over a mirror of an entry with another title. A side that only the title
+ * says counts as said.
  */
 final class KinshipReader
 {
@@ -18,23 +20,34 @@ final class KinshipReader
     {
         $first = [];   // "title|side" => position of the first such entry
         $nearest = []; // "title|side" => position of the latest such entry
+        $titled = [];  // title, as it stands => position of the first such entry
         $kin = [];
         foreach ($entries as $at => $entry) {
             $position = $at + 1;
-            $own = self::key(self::plain($entry->title), $entry->side);
+            $title = self::plain($entry->title);
+            $own = self::key(TitleSide::without($title), self::side($entry));
             if (isset($first[$own])) {
                 $kin[] = Kinship::returns($position, $first[$own]);
             } else {
                 $mirrored = self::nearestMirror($entry, $nearest);
-                if ($mirrored !== null) {
+                $same = $titled[$title] ?? null;
+                if ($mirrored !== null && $same !== null && self::plain($entries[$mirrored - 1]->title) !== $title) {
+                    $kin[] = Kinship::returns($position, $same);
+                } elseif ($mirrored !== null) {
                     $kin[] = Kinship::mirrors($position, $mirrored);
                 }
                 $first[$own] = $position;
             }
             $nearest[$own] = $position;
+            $titled[$title] ??= $position;
         }
 
         return $kin;
+    }
+
+    private static function side(Entry $entry): ?Side
+    {
+        return $entry->side ?? TitleSide::of($entry->title);
     }
 
     /**
@@ -70,18 +83,20 @@ final class KinshipReader
     /** @param  array<string, int>  $nearest */
     private static function nearestMirror(Entry $entry, array $nearest): ?int
     {
-        $title = self::plain($entry->title);
-        $exchanged = self::exchanged($title);
-        $other = match ($entry->side) {
+        $title = TitleSide::without($entry->title);
+        $side = self::side($entry);
+        $exchanged = Tokens::sidesSwapped($title);
+        $other = match ($side) {
             Side::Left => Side::Right,
             Side::Right => Side::Left,
             default => null,
         };
-        $candidates = $other === null ? [] : [$nearest[self::key($title, $other)] ?? null];
-        if ($exchanged !== $title) {
-            $candidates[] = $nearest[self::key($exchanged, $entry->side)] ?? null;
-            $candidates[] = $other === null ? null : $nearest[self::key($exchanged, $other)] ?? null;
-        }
+        $candidates = [
+            $other === null ? null : $nearest[self::key($title, $other)] ?? null,
+            // A title that says both sides has them the other way round.
+            $exchanged === $title ? null : $nearest[self::key($exchanged, $side)] ?? null,
+            $exchanged === $title || $other === null ? null : $nearest[self::key($exchanged, $other)] ?? null,
+        ];
         $candidates = array_filter($candidates, static fn (?int $position): bool => $position !== null);
 
         return $candidates === [] ? null : max($candidates);
@@ -96,16 +111,5 @@ final class KinshipReader
     public static function plain(string $title): string
     {
         return mb_strtolower(trim((string) preg_replace('/\s+/u', ' ', $title)));
-    }
-
-    private static function exchanged(string $title): string
-    {
-        $swap = ['left' => 'right', 'right' => 'left', '左' => '右', '右' => '左'];
-
-        return (string) preg_replace_callback(
-            '/\b(?:left|right)\b|左|右/u',
-            static fn (array $found): string => $swap[$found[0]],
-            $title,
-        );
     }
 }

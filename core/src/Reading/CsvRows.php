@@ -14,8 +14,9 @@ final readonly class CsvRows
     /**
      * @param  array<int, list<string>>  $rows  by the line they begin on, from 1; blank lines left out
      * @param  list<BadInput>  $problems
+     * @param  string  $separator  what parts the cells
      */
-    private function __construct(public array $rows, public array $problems)
+    private function __construct(public array $rows, public array $problems, public string $separator = ',')
     {
     }
 
@@ -27,7 +28,9 @@ final readonly class CsvRows
             return new self([], $problems);
         }
         $text = str_replace(["\r\n", "\r"], "\n", $text);
-        $separator = self::separator($text);
+        // A line of its own that some spreadsheets write before the header says what parts the cells.
+        $isSaid = preg_match('/^"?sep=(.)"?\n/i', $text, $said) === 1;
+        $separator = $isSaid && in_array($said[1], [',', ';', "\t"], true) ? $said[1] : self::separator($text);
         $file = fopen('php://temp', 'r+');
         if ($file === false) {
             throw new LogicException('there is no memory to read in');
@@ -49,7 +52,11 @@ final readonly class CsvRows
         }
         fclose($file);
 
-        return new self($rows, $problems);
+        if ($isSaid) {
+            unset($rows[1]);
+        }
+
+        return new self($rows, $problems, $separator);
     }
 
     /** @return list<BadInput> */
@@ -58,8 +65,11 @@ final readonly class CsvRows
         if (trim($text) === '') {
             return [Unreadable::empty()];
         }
+        if (Unreadable::isUtf16($text)) {
+            return [Unreadable::utf16()];
+        }
         if (str_contains($text, "\0")) {
-            return [Unreadable::holdsNul()];
+            return [Unreadable::holdsNul(substr_count((string) preg_replace('/\r\n|\r/', "\n", strstr($text, "\0", true) ?: ''), "\n") + 1)];
         }
         if (preg_match('//u', $text) === 1) {
             return [];

@@ -32,6 +32,9 @@ final readonly class JsonNode
         if (trim($text) === '') {
             throw Unreadable::empty();
         }
+        if (Unreadable::isUtf16($text)) {
+            throw Unreadable::utf16();
+        }
         if (preg_match('//u', $text) !== 1) {
             throw Unreadable::notUtf8(self::firstBadLine($text));
         }

@@ -17,6 +17,17 @@ final class Unreadable extends BadInput
         return new self((string) $line, Message::of('unreadable.utf8'));
     }
 
+    /** Whether a text was saved as UTF-16: by its mark, or because every other byte of its start is empty. */
+    public static function isUtf16(string $text): bool
+    {
+        return str_starts_with($text, "\xFF\xFE") || str_starts_with($text, "\xFE\xFF") || preg_match('/^(?:[^\0]\0){4}|^(?:\0[^\0]){4}/', $text) === 1;
+    }
+
+    public static function utf16(): self
+    {
+        return new self('1', Message::of('unreadable.utf16'));
+    }
+
     public static function holdsNul(?int $line = null): self
     {
         return new self((string) $line, Message::of('unreadable.nul'));

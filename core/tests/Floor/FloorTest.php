@@ -128,3 +128,15 @@ test('where the room is large enough the whole class stays inside its walls thro
 test('the shorter way round is told, clockwise positive', function (float $degrees, float $way) {
     expect(Footing::shorterWay($degrees))->toBe($way);
 })->with([[0.0, 0.0], [90.0, 90.0], [270.0, -90.0], [-270.0, 90.0], [180.0, 180.0], [-180.0, 180.0], [540.0, 180.0], [-725.0, -5.0]]);
+
+test('how many would fit is the most of whom all find room, at the edges of every size', function () {
+    mt_srand(20261127);
+    for ($case = 0; $case < 60; $case++) {
+        $track = FloorTrack::of(Sample::form(array_map(fn () => ['travel' => [mt_rand(-3, 3), mt_rand(-2, 2)], 'turn' => 90 * mt_rand(-1, 2)], range(1, mt_rand(1, 8)))));
+        $room = fn (int $students) => new Room(3.0 + 0.6 * (crc32("w$case") % 16), 3.0 + 0.6 * (crc32("d$case") % 16), $students);
+        $most = RoomFit::most($track, $room(40));
+        for ($students = 1; $students <= 40; $students++) {
+            expect(RoomFit::best($track, $room($students))->fits())->toBe($students <= $most, "$case with $students");
+        }
+    }
+});

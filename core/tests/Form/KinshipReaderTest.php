@@ -51,6 +51,8 @@ test('a sequence is supposed as a teacher would say it', function (array $titles
     'in Chinese' => [['左分鬃', '右分鬃', '左分鬃'], ['2 mirrors entry 1', '3 returns to entry 1']],
     'case and spaces do not count' => [['Heron  looks up|L', 'HERON looks up|R'], ['2 mirrors entry 1']],
     'words that only contain left or right' => [['Bright water', 'Bleft water'], []],
+    'a title that stood before wins over a mirror of another' => [['Step left, press right|L', 'Step right, press left', 'Step right, press left|R'], ['3 returns to entry 2']],
+    'sides that only titles say' => [['Left Brush Knee', 'Brush Knee|R', 'Brush Knee, on the left'], ['2 mirrors entry 1', '3 returns to entry 1']],
     'a side once said and once not' => [['Heron', 'Heron|L'], []],
     'both sides return to both sides' => [['Heron|B', 'Heron|B'], ['2 returns to entry 1']],
 ]);

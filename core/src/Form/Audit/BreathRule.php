@@ -21,7 +21,7 @@ final class BreathRule implements FindingRule
     {
         $findings = [];
         $roots = Identities::of($form);
-        $first = []; // root => position of the first entry of the movement that has breaths
+        $known = []; // root => positions of the entries of the movement that have breaths
         $before = null; // the entry before, as far as it belongs to the form
         foreach ($form->entries as $at => $entry) {
             if (! $entry->kind->countsInForm()) {
@@ -30,8 +30,8 @@ final class BreathRule implements FindingRule
             $position = $at + 1;
             array_push($findings, ...$this->within($entry, $position), ...$this->across($form, $before, $position));
             if (self::breaths($entry) !== []) {
-                $known = $first[$roots[$at]] ??= $position;
-                array_push($findings, ...($known === $position ? [] : $this->opposed($form, $known, $position)));
+                array_push($findings, ...$this->opposed($form, $known[$roots[$at]] ?? [], $position));
+                $known[$roots[$at]][] = $position;
             }
             $before = $position;
         }
@@ -92,19 +92,27 @@ final class BreathRule implements FindingRule
         )];
     }
 
-    /** @return list<Finding> */
-    private function opposed(Form $form, int $known, int $position): array
+    /**
+     * The first of its earlier places where it is breathed the other way.
+     *
+     * @param  list<int>  $known  positions
+     * @return list<Finding>
+     */
+    private function opposed(Form $form, array $known, int $position): array
     {
-        [$there, $here] = [self::breaths($form->at($known)), self::breaths($form->at($position))];
-        foreach ($here as $phase => $breath) {
-            if (isset($there[$phase]) && $there[$phase] === $breath->opposite()) {
-                return [new Finding(
-                    FindingCode::Breath,
-                    $position,
-                    Severity::Doubt,
-                    Message::of('finding.breath.opposed', position: $position, title: $form->at($position)->title, breath: Message::of("breath.$breath->value"), phase: $phase + 1, other: $known, there: Message::of("breath.{$there[$phase]->value}")),
-                    about: [$known, $position],
-                )];
+        $here = self::breaths($form->at($position));
+        foreach ($known as $other) {
+            $there = self::breaths($form->at($other));
+            foreach ($here as $phase => $breath) {
+                if (isset($there[$phase]) && $there[$phase] === $breath->opposite()) {
+                    return [new Finding(
+                        FindingCode::Breath,
+                        $position,
+                        Severity::Doubt,
+                        Message::of('finding.breath.opposed', position: $position, title: $form->at($position)->title, breath: Message::of("breath.$breath->value"), phase: $phase + 1, other: $other, there: Message::of("breath.{$there[$phase]->value}")),
+                        about: [$other, $position],
+                    )];
+                }
             }
         }
 

@@ -34,7 +34,7 @@ final readonly class FormTotals
 
     public static function of(Form $form): self
     {
-        $end = FloorTrack::of($form)->end();
+        $end = FloorTrack::of($form)->closing();
         $counted = array_filter($form->entries, static fn (Entry $entry): bool => $entry->kind->countsInForm());
         $sides = array_map(static fn (Entry $entry): array => $entry->timesBySide(), $counted);
 
@@ -43,7 +43,7 @@ final readonly class FormTotals
             count(array_filter($counted, static fn (Entry $entry): bool => $entry->isCounted())),
             array_sum(array_map(static fn (EntryLoad $load): float => $load->load, (new LoadModel)->of($form))),
             (new RunTime($form))->secondsBetween(1, $form->count()),
-            array_sum(array_map(static fn (Entry $entry): float => $entry->turn ?? 0.0, $form->entries)),
+            $end->facing,
             [$end->y, $end->x],
             array_sum(array_column($sides, 0)),
             array_sum(array_column($sides, 1)),

@@ -51,19 +51,22 @@ final class NumberRule implements FindingRule
      */
     private function series(Form $form, Message $name, callable $number): array
     {
-        $movements = [];
+        $entries = [];
         foreach ($form->entries as $at => $entry) {
-            if ($entry->kind === EntryKind::Movement) {
-                $movements[$at + 1] = $number($entry);
+            if ($entry->kind->countsInForm()) {
+                $entries[$at + 1] = $number($entry);
             }
         }
-        if (array_filter($movements, is_string(...)) === []) {
+        if (array_filter($entries, is_string(...)) === []) {
             return [];
         }
         $findings = $seen = $run = [];
-        foreach ($movements as $position => $said) {
+        foreach ($entries as $position => $said) {
             if ($said === null) {
-                $run[] = $position;
+                // An opening, a closing or a connector needs none; one that has one must not have another's.
+                if ($form->at($position)->kind === EntryKind::Movement) {
+                    $run[] = $position;
+                }
 
                 continue;
             }

@@ -11,6 +11,8 @@ use Gorvan\Core\Reading\Message;
 /**
  * `sides`: both sides of a movement are practised roughly equally (*practice*), over all its places in the form.
  *
+ * What is never done on one side has one cause, however many movements it is: it is told once a side.
+ *
  * Roughly is ours to say: both sides occur, and differ by at most one or by a quarter of the greater (*default*).
  */
 final readonly class SidesRule implements FindingRule
@@ -22,24 +24,48 @@ final readonly class SidesRule implements FindingRule
     public function findings(Form $form): array
     {
         $findings = [];
+        $never = ['left' => [], 'right' => []]; // positions by root
         foreach (Identities::groups($form) as $root => $positions) {
             [$left, $right] = self::times($form, $positions);
             $isDeclared = array_filter($positions, static fn (int $position): bool => $form->at($position)->isOneSided === true) !== [];
             if ($isDeclared || $this->areEqual($left, $right)) {
                 continue;
             }
-            $entry = $form->at($root);
-            $findings[] = new Finding(
+            if ($left === 0.0 || $right === 0.0) {
+                $never[$left === 0.0 ? 'left' : 'right'][$root] = $positions;
+            }
+            $findings[$root] = new Finding(
                 FindingCode::Sides,
                 $root,
                 Severity::Doubt,
-                Message::of('finding.sides.unequal', title: $entry->title, left: self::often($left), right: self::often($right)),
-                Mend::entry(Message::of('mend.one_sided'), $entry->id, ['one_sided' => true]),
+                Message::of('finding.sides.unequal', title: $form->at($root)->title, left: self::often($left), right: self::often($right)),
+                self::byTradition($form, [$root]),
                 $positions,
             );
         }
+        foreach ($never as $side => $groups) {
+            if (count($groups) > 1) {
+                $roots = array_keys($groups);
+                $findings = array_diff_key($findings, $groups);
+                $findings[$roots[0]] = new Finding(
+                    FindingCode::Sides,
+                    $roots[0],
+                    Severity::Doubt,
+                    Message::of('finding.sides.never', count: count($roots), side: Message::of("side.$side"), title: $form->at($roots[0])->title),
+                    self::byTradition($form, $roots),
+                    array_merge(...array_values($groups)),
+                );
+            }
+        }
+        ksort($findings);
 
-        return $findings;
+        return array_values($findings);
+    }
+
+    /** @param  non-empty-list<int>  $roots  positions of the first occurrence of each movement */
+    private static function byTradition(Form $form, array $roots): Mend
+    {
+        return new Mend(Message::of('mend.one_sided'), array_map(static fn (int $root): array => ['op' => 'set', 'id' => $form->at($root)->id, 'fields' => ['one_sided' => true]], $roots));
     }
 
     private function areEqual(float $left, float $right): bool

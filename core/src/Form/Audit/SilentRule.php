@@ -9,6 +9,7 @@ use Gorvan\Core\Form\EntryKind;
 use Gorvan\Core\Form\FindingCode;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\RepetitionKind;
+use Gorvan\Core\Form\Time\RunTime;
 use Gorvan\Core\Reading\Message;
 
 /** `silent`: what is missing for timing, floor track or load, one line a field and not an entry. */
@@ -29,7 +30,9 @@ final class SilentRule implements FindingRule
         foreach ($fields as [$field, $for, $isMissing]) {
             $count = count(array_filter($entries, $isMissing));
             if ($count > 0) {
-                $findings[] = new Finding(FindingCode::Silent, null, Severity::Gap, Message::of('finding.silent.field', count: $count, field: Message::of("silent.$field"), for: Message::of("silent.for_$for")), measure: $field);
+                // Of breaths there is a default, so something is added, and what.
+                [$code, $more] = $field === 'breaths' ? ['assumed', ['assumed' => RunTime::BREATHS]] : ['field', []];
+                $findings[] = new Finding(FindingCode::Silent, null, Severity::Gap, Message::of("finding.silent.$code", ...[...$more, 'count' => $count, 'field' => Message::of("silent.$field"), 'for' => Message::of("silent.for_$for")]), measure: $field);
             }
         }
 

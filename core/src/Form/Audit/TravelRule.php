@@ -19,7 +19,7 @@ final readonly class TravelRule implements FindingRule
     public function findings(Form $form): array
     {
         $track = FloorTrack::of($form);
-        $end = $track->end();
+        $end = $track->closing();
         $far = hypot($end->x, $end->y);
         if ($far <= $this->within + 1e-9) {
             return [];

@@ -32,7 +32,8 @@ final class TwinRule implements FindingRule
                     break;
                 }
             }
-            if ($twin !== null && $twin !== 0) {
+            // One that says what it is the same as has said it, whatever else has its title.
+            if ($twin !== null && $twin !== 0 && $entry->returns === null && $entry->mirrors === null) {
                 $findings[] = $this->finding($form, $at + 1, $twin, $kin[$at + 1] ?? null);
             }
             $first[$title][$roots[$at]] ??= $at + 1;

@@ -12,6 +12,7 @@ use Gorvan\Core\Form\Section;
 use Gorvan\Core\Reading\BadInput;
 use Gorvan\Core\Reading\CsvCell;
 use Gorvan\Core\Reading\CsvRows;
+use Gorvan\Core\Reading\Malformed;
 use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Reading\Missing;
 use Gorvan\Core\Reading\Repeated;
@@ -30,12 +31,16 @@ final class CsvFormReader
         'repetitions' => 'repetition', 'reps' => 'repetition', 'times' => 'repetition', 'weight' => 'weight_end', 'part' => 'section',
         'page' => 'booklet_page', 'booklet' => 'booklet_number'];
 
-    /** Whether the first line of a text reads as the header of such a file. */
+    /**
+     * Whether the first line of a text reads as the header of such a file: several columns that such a file has, or the one
+     * column `title`. A header of several that does not say `title` is one with a fault, and no list.
+     */
     public static function recognises(string $text): bool
     {
-        $head = self::names(CsvRows::of(strtok(ltrim($text, "\u{FEFF}\r\n"), "\r\n") ?: '')->rows[1] ?? []);
+        $start = implode("\n", array_slice(preg_split('/\r\n|\r|\n/', ltrim($text, "\u{FEFF}\r\n"), 3) ?: [], 0, 2));
+        $head = self::names(array_values(CsvRows::of($start)->rows)[0] ?? []);
 
-        return count($head) > 1 && in_array('title', $head, true);
+        return count($head) > 1 ? in_array('title', $head, true) || count(array_intersect($head, CsvFormWriter::header())) > 1 : $head === ['title'];
     }
 
     /**
@@ -58,16 +63,21 @@ final class CsvFormReader
         }
         $known = array_intersect($head, CsvFormWriter::header());
         $entries = $sections = $lines = $ids = [];
+        $column = array_search('id', $head, true);
+        $said = $column === false ? [] : array_flip(array_map(static fn (array $row): string => trim(CsvCell::unguarded($row[$column] ?? '')), $rows));
         foreach (array_combine(array_slice(array_keys($read->rows), 1, count($rows)), $rows) as $line => $row) {
             try {
                 $cells = self::cells($row, $head, $line);
                 $id = trim($cells['id'] ?? '');
-                $id = $id === '' ? PlainListReader::id(count($entries) + 1) : $id;
+                $id = $id === '' ? self::freeId(count($entries) + 1, $said + $ids) : $id;
                 if (isset($ids[$id])) {
                     throw Repeated::idOnLine($id, $ids[$id]);
                 }
                 $ids[$id] = $line;
                 $section = trim($cells['section'] ?? '');
+                if ($read->separator === ';' && preg_match('/^\s*[+-]?\d+,\d+\s*$/', $cells['travel'] ?? '') === 1) {
+                    throw Malformed::text('travel', 'travel_either', trim($cells['travel']));
+                }
                 $entries[] = self::entry($cells, $id);
                 $sections[] = $section;
                 $lines[] = $line;
@@ -87,11 +97,47 @@ final class CsvFormReader
         return new ReadForm(
             new Form($title, KinshipReader::related($entries, $inferred), self::sections($sections)),
             $inferred,
-            array_values(array_map(static fn (string $name): Message => Message::of('reading.unknown_column', name: $name), array_diff($head, CsvFormWriter::header(), ['']))),
+            [...array_values(array_map(static fn (string $name): Message => Message::of('reading.unknown_column', name: $name), array_diff($head, CsvFormWriter::header(), ['']))), ...self::leadingNowhere($entries, $lines)],
             self::carries($known),
             in_array('id', $known, true),
             $lines,
         );
+    }
+
+    /**
+     * An id that no row has: the one of its place, or else the next that is free.
+     *
+     * @param  array<string, int>  $taken
+     */
+    private static function freeId(int $place, array $taken): string
+    {
+        while (isset($taken[PlainListReader::id($place)])) {
+            $place++;
+        }
+
+        return PlainListReader::id($place);
+    }
+
+    /**
+     * References to entries that are not there; they are kept, and the audit offers to take them out.
+     *
+     * @param  list<Entry>  $entries
+     * @param  list<int>  $lines
+     * @return list<Message>
+     */
+    private static function leadingNowhere(array $entries, array $lines): array
+    {
+        $ids = array_flip(array_map(static fn (Entry $entry): string => $entry->id, $entries));
+        $warnings = [];
+        foreach ($entries as $at => $entry) {
+            foreach (['returns' => $entry->returns, 'mirrors' => $entry->mirrors] as $column => $id) {
+                if ($id !== null && ! isset($ids[$id])) {
+                    $warnings[] = Message::of("reading.nowhere_$column", line: $lines[$at], id: $id);
+                }
+            }
+        }
+
+        return $warnings;
     }
 
     /**
@@ -101,7 +147,7 @@ final class CsvFormReader
     private static function names(array $row): array
     {
         return array_values(array_map(static function (string $name): string {
-            $plain = str_replace([' ', '-'], '_', mb_strtolower(trim(CsvCell::unguarded($name))));
+            $plain = str_replace([' ', '-'], '_', mb_strtolower(trim((string) preg_replace('/[\s\p{Z}]+/u', ' ', CsvCell::unguarded($name)))));
 
             return self::NAMES[$plain] ?? $plain;
         }, $row));

@@ -12,6 +12,7 @@ use Gorvan\Core\Form\Repetition;
 use Gorvan\Core\Form\RepetitionKind;
 use Gorvan\Core\Form\Section;
 use Gorvan\Core\Form\Side;
+use Gorvan\Core\Form\TitleSide;
 use Gorvan\Core\Reading\BadInput;
 use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Message;
@@ -36,8 +37,17 @@ final class PlainListReader
 
     private const CLOSINGS = ['closing', 'conclusion', '收势'];
 
-    /** `12.` `12)` `12 -` `12:` at the start of a line. */
-    private const NUMBER = '(\d{1,4})\s*(?:[.):：、]|-(?=\s))';
+    /** `12.` `12)` `12 -` `12:` at the start of a line, in either width. */
+    private const NUMBER = '(\d{1,4})\s*(?:[.):：、．）]|-(?=\s))';
+
+    /** What begins a line in a list without numbers. */
+    private const BULLET = '/^[-–—•·▪◦‣●*]\s+(?=\S)/u';
+
+    /** How often, said after a title without a bracket: `x3` `3x` `3 times` `7x7`. */
+    private const OFTEN = '/^(.*\p{L}.*?)[\s,]+((?:[x×]\s*\d{1,3}|\d{1,3}\s*(?:[x×]\s*\d{1,3}|[x×]|times)))$/iu';
+
+    /** One side, then the other. */
+    private const ALTERNATING = ['alternating', 'alternate', 'alternately', 'alt'];
 
     /**
      * @param  string  $fallbackTitle  the title when the first line gives none
@@ -59,6 +69,7 @@ final class PlainListReader
                 continue;
             }
             $isFirst = false;
+            $line = self::plain($line);
             if (self::opensSection($line)) {
                 self::close($open, count($entries), $sections, $warnings);
                 $open = [trim(mb_substr($line, 0, -1)), count($entries) + 1, $number];
@@ -78,7 +89,12 @@ final class PlainListReader
         if ($entries === []) {
             throw Missing::entryInList();
         }
+        $sided = count(array_filter($entries, static fn (Entry $entry): bool => $entry->side === null && TitleSide::of($entry->title) !== null));
+        if ($sided > 0) {
+            $warnings[] = Message::of('reading.sides_supposed', count: $sided);
+        }
         $inferred = (new KinshipReader)->suppose($entries);
+        $entries = array_map(static fn (Entry $entry): Entry => $entry->side === null ? $entry->with(['side' => TitleSide::of($entry->title)]) : $entry, $entries);
 
         return new ReadForm(
             new Form(mb_strimwidth($title, 0, 300), KinshipReader::related($entries, $inferred), $sections),
@@ -93,13 +109,23 @@ final class PlainListReader
     /** The kind an entry has by its title alone. */
     public static function kindOf(string $title): EntryKind
     {
-        $word = mb_strtolower($title);
+        // Two names of the same thing are the same thing: 起势 Commencing, Closing / 收势.
+        $words = preg_split('/[\s\/|·,()（）–—-]+/u', mb_strtolower($title), flags: PREG_SPLIT_NO_EMPTY) ?: [];
 
         return match (true) {
-            in_array($word, self::OPENINGS, true) => EntryKind::Opening,
-            in_array($word, self::CLOSINGS, true) => EntryKind::Closing,
+            $words === [] => EntryKind::Movement,
+            array_diff($words, self::OPENINGS) === [] => EntryKind::Opening,
+            array_diff($words, self::CLOSINGS) === [] => EntryKind::Closing,
             default => EntryKind::Movement,
         };
+    }
+
+    /** A line without its bullet, and with the figures of its number as they are typed here. */
+    private static function plain(string $line): string
+    {
+        $line = (string) preg_replace(self::BULLET, '', $line);
+
+        return (string) preg_replace_callback('/^[０-９]+/u', static fn (array $found): string => mb_convert_kana($found[0], 'n'), $line);
     }
 
     /** @return array<int, string> trimmed lines that are not blank, by line number from 1 */
@@ -107,6 +133,9 @@ final class PlainListReader
     {
         if (strlen($text) > self::MAX_BYTES) {
             throw Unreadable::tooLarge(self::MAX_BYTES);
+        }
+        if (Unreadable::isUtf16($text)) {
+            throw Unreadable::utf16();
         }
         $lines = $wrong = [];
         foreach (preg_split('/\r\n|\r|\n/', JsonNode::withoutByteOrderMark($text)) ?: [] as $at => $line) {
@@ -176,7 +205,13 @@ final class PlainListReader
         if ($title === '' || str_starts_with($title, '#') || preg_match('/\p{L}/u', $title) !== 1) {
             return null;
         }
-        $stated = $bracket === null ? [null, null] : self::bracket($bracket);
+        if ($bracket === null && preg_match(self::OFTEN, $title, $often) === 1) {
+            [, $title, $bracket] = $often;
+        }
+        $stated = $bracket === null ? [null, null] : self::bracket(mb_convert_kana($bracket, 'as'));
+        if ($stated === null && self::kindOf("$title ($bracket)") !== EntryKind::Movement) {
+            [$title, $stated] = ["$title ($bracket)", [null, null]]; // its other name
+        }
         if ($stated === null) {
             return null;
         }
@@ -200,8 +235,9 @@ final class PlainListReader
     private static function bracket(string $text): ?array
     {
         $side = $repetition = null;
-        foreach (preg_split('/[,，]/u', $text) ?: [] as $part) {
-            $found = match (mb_strtolower(trim($part))) {
+        foreach (preg_split('/[,，、]/u', $text) ?: [] as $part) {
+            $word = mb_strtolower(trim($part));
+            $found = match (in_array($word, self::ALTERNATING, true) ? 'both' : $word) {
                 'l', 'left' => Side::Left,
                 'r', 'right' => Side::Right,
                 'both' => Side::Both,

@@ -53,7 +53,7 @@ final class BreathScript
         $times = $counts ? 1 : ($entry->repetition?->inAll() ?? 1);
         $phases = $entry->phases === []
             ? self::plain(max(1, (int) round($seconds / max(1, $times) / $breath)))
-            : array_map(static fn (Phase $phase): array => [$phase->breath ?? Breath::Free, $phase->cue ?? $phase->title], $entry->phases);
+            : self::phased($entry);
         $whole = array_sum(array_map(static fn (array $phase): float => self::share($phase[0]), $phases));
         $beats = [];
         for ($time = 0; $time < $times && count($beats) < self::MOST; $time++) {
@@ -63,6 +63,24 @@ final class BreathScript
         }
 
         return $beats;
+    }
+
+    /**
+     * Its phases, gone through as often as the breaths it states need: one in and out that is to last four breaths is breathed four
+     * times, and not once four times as slowly. What is said is said once.
+     *
+     * @return list<array{Breath, string|null}>
+     */
+    private static function phased(Entry $entry): array
+    {
+        $phases = array_map(static fn (Phase $phase): array => [$phase->breath ?? Breath::Free, $phase->cue ?? $phase->title], $entry->phases);
+        $in = count(array_filter($entry->phases, static fn (Phase $phase): bool => $phase->breath === Breath::In));
+        $out = count(array_filter($entry->phases, static fn (Phase $phase): bool => in_array($phase->breath, [Breath::Out, Breath::Sound], true)));
+        $breaths = max($in, $out);
+        $rounds = $entry->breaths === null || $breaths === 0 ? 1 : max(1, (int) round($entry->breaths / $breaths));
+        $again = array_map(static fn (array $phase): array => [$phase[0], null], $phases);
+
+        return array_merge($phases, ...array_fill(0, $rounds - 1, $again));
     }
 
     /** @return list<array{Breath, string|null}> */

@@ -32,6 +32,14 @@ final readonly class Footing
         return new self($this->x + $forward * $sin + $right * $cos, $this->y + $forward * $cos - $right * $sin, $this->facing + $turn);
     }
 
+    /** The same place and facing, in the frame of somebody who stands at another and faces as it does. */
+    public function seenFrom(self $other): self
+    {
+        $turned = (new self(0.0, 0.0, 0.0 - $other->facing))->after($this->y - $other->y, $this->x - $other->x, 0.0);
+
+        return new self($turned->x, $turned->y, $this->facing - $other->facing);
+    }
+
     /** How far it is turned from where it began, by the shorter way: over -180 to 180 degrees, clockwise positive. */
     public function turned(): float
     {

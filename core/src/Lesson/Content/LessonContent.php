@@ -7,6 +7,7 @@ namespace Gorvan\Core\Lesson\Content;
 use Gorvan\Core\Care\Caution;
 use Gorvan\Core\Cue\CueFading;
 use Gorvan\Core\Cue\CueView;
+use Gorvan\Core\Cue\EntryCues;
 use Gorvan\Core\Form\CommonError;
 use Gorvan\Core\Form\Entry;
 use Gorvan\Core\Form\Form;
@@ -126,7 +127,7 @@ final readonly class LessonContent
      */
     public function cues(CueFading $fading): array
     {
-        return $this->each(static fn (Entry $entry): array => $fading->of($entry->allCues()), []);
+        return $this->each(fn (Entry $entry): array => $fading->of(EntryCues::of($this->form, (int) $this->form->positionOf($entry->id))), []);
     }
 
     /**

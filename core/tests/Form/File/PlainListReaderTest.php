@@ -16,7 +16,7 @@ function readList(string $text, string $title = ''): Gorvan\Core\Form\File\ReadF
 
 test('a number is read whichever way it is set off', function (string $line) {
     expect(readList($line)->form->at(1))->number->toBe(12)->title->toBe('Carry water');
-})->with(['12. Carry water', '12) Carry water', '12 - Carry water', '12: Carry water', '12.Carry water']);
+})->with(['12. Carry water', '12) Carry water', '12 - Carry water', '12: Carry water', '12.Carry water', '１２．Carry water', '１２、Carry water', '12）Carry water', '• 12. Carry water', '- 12. Carry water']);
 
 test('a line without a number keeps digits that belong to its title', function () {
     expect(readList('7 stars')->form->at(1))->number->toBeNull()->title->toBe('7 stars');
@@ -36,6 +36,10 @@ test('the bracket says side and repetition in any order', function (string $brac
     ['20 s', null, RepetitionKind::Timed, 1],
     ['3 br', null, RepetitionKind::Breaths, 3],
     ['7x7', null, RepetitionKind::Nested, 49],
+    ['x5', null, RepetitionKind::Fixed, 5],
+    ['5 times', null, RepetitionKind::Fixed, 5],
+    ['alternating, 4x', Side::Both, RepetitionKind::Fixed, 4],
+    ['４x、L', Side::Left, RepetitionKind::Fixed, 4],
 ]);
 
 test('alternating three starting left ends left (common practice)', function () {
@@ -53,6 +57,7 @@ test('a line that is not understood becomes an entry with the whole line as its 
 test('openings and closings are known in both scripts', function (string $title, EntryKind $kind) {
     expect(readList($title)->form->at(1)->kind)->toBe($kind);
 })->with([
+    ['起势 Commencing', EntryKind::Opening], ['Commencing (起势)', EntryKind::Opening], ['收势 Closing', EntryKind::Closing], ['Closing / Conclusion', EntryKind::Closing], ['Opening Closing', EntryKind::Movement],
     ['Commencing', EntryKind::Opening], ['1. opening', EntryKind::Opening], ['起势', EntryKind::Opening], ['预备势', EntryKind::Opening],
     ['Closing', EntryKind::Closing], ['收势', EntryKind::Closing], ['Closing the gate', EntryKind::Movement],
 ]);
@@ -113,3 +118,21 @@ test('what cannot be a list is refused, and says where', function (string $text,
     'UTF-16' => ["A\nB\0", '2', 'UTF-16'],
     'one endless line' => ["A\n".str_repeat('x', 301), '2', '300 characters'],
 ]);
+
+test('how often is understood without a bracket too, and a figure that belongs to a title stays in it', function (string $line, string $title, ?int $times) {
+    expect(readList($line)->form->at(1))->title->toBe($title)->and(readList($line)->form->at(1)->repetition?->times)->toBe($times);
+})->with([
+    ['3. Cloud hands x3', 'Cloud hands', 3], ['Cloud hands ×3', 'Cloud hands', 3], ['Cloud hands 3x', 'Cloud hands', 3], ['Cloud hands, 3 times', 'Cloud hands', 3],
+    ['Heel drops 7x7', 'Heel drops', 49], ['Step to the 7 stars', 'Step to the 7 stars', null], ['The 5 animals 2', 'The 5 animals 2', null],
+]);
+
+test('a bullet is no part of a title', function (string $bullet) {
+    expect(readList("$bullet Heron (L)")->form->at(1))->title->toBe('Heron')->side->toBe(Side::Left)->and(readList("$bullet Heron (L)")->warnings)->toBe([]);
+})->with(['-', '–', '•', '*', '●']);
+
+test('a side that a title says is taken from there, told once, and its mirror is found', function () {
+    $read = readList("Right Heel Kick\nLeft heel kick\nBrush the knee, on the left\nBrush the knee (R)\nRight Heel Kick\nTurn left and kick right\nBright water");
+    expect(array_map(fn ($entry) => $entry->side?->value, $read->form->entries))->toBe(['right', 'left', 'left', 'right', 'right', null, null])
+        ->and(array_map(fn ($entry) => [$entry->returns, $entry->mirrors], $read->form->entries))->toBe([[null, null], [null, 'e01'], [null, null], [null, 'e03'], ['e01', null], [null, null], [null, null]])
+        ->and(array_map(Said::of(...), $read->warnings))->toBe(['4 entries say their side in their titles alone: it was taken from there.']);
+});

@@ -148,7 +148,7 @@ function Card({ card, fading, footer }: { card: CueCard; fading: Fading; footer:
           ))}
         </ul>
       ) : (
-        <p className="mt-3 text-soft">{t('cards.noCue')}</p>
+        <p className="no-print mt-3 text-soft">{t('cards.noCue')}</p>
       )}
       {card.breaths.length > 0 ? (
         <p className="card-said mt-2 text-soft">

@@ -126,7 +126,9 @@ function Fit({ form, floor, asked, chosen, onChoose }: FitProps) {
           data-testid="fits"
           className={`border-l-4 px-4 py-2 text-lg ${fit.fits ? 'border-pine' : 'border-persimmon bg-sheet font-medium'}`}
         >
-          {fit.fits ? t('floor.fits', needs) : t('floor.runsOut', { ...needs, entry: name(fit.out[0] ?? 1) })}
+          {fit.fits
+            ? t('floor.fits', needs)
+            : `${t('floor.runsOut', { ...needs, entry: name(fit.out[0] ?? 1) })} ${t('floor.wouldFit', { count: fit.students })}`}
         </p>
         <p className="mt-3">
           {t('floor.start', {
