@@ -33,6 +33,9 @@ final class CutCommand extends FileCommand
         if ($target !== null && ! is_numeric($target)) {
             return $this->wrong(Words::of(Message::of('cli.target', text: $target)));
         }
+        if ($target !== null && ! is_finite((float) $target)) {
+            return $this->wrong(Words::of(Message::of('cli.target_large', text: $target)));
+        }
         if ($lessons !== null && preg_match('/^-?\d{1,9}$/D', $lessons) !== 1) {
             return $this->wrong(Words::of(Message::of('cli.lessons', text: $lessons)));
         }
@@ -76,7 +79,14 @@ final class CutCommand extends FileCommand
     /** @param  list<Message>  $warnings */
     private function told(Form $form, LessonCut $cut, array $warnings): int
     {
-        $this->line(sprintf('%s: %d entries, load %.2f, %d lessons of about %.2f', $form->title, $form->count(), $cut->totalLoad(), count($cut->lessons), $cut->target));
+        $this->line(Words::of(Message::of(
+            'cli.cut',
+            title: $form->title,
+            entries: Message::of('cli.entries', count: $form->count()),
+            load: sprintf('%.2f', $cut->totalLoad()),
+            count: count($cut->lessons),
+            target: sprintf('%.2f', $cut->target),
+        )));
         $this->table(['Lesson', 'From', 'To', 'Load', 'First', 'Last'], array_map(
             static fn (int $at, Lesson $lesson): array => [$at + 1, $lesson->from, $lesson->to, sprintf('%.2f', $lesson->load), $form->at($lesson->from)->title, $form->at($lesson->to)->title],
             array_keys($cut->lessons),

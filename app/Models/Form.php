@@ -61,11 +61,10 @@ final class Form extends Model
     public function placed(): PlacedForm
     {
         $this->loadMissing('entries');
-        $root = [
-            ...get_object_vars($this->document),
+        $root = array_replace(get_object_vars($this->document), [
             'format' => FormFileReader::FORMAT,
             'entries' => $this->entries->map(static fn (Entry $entry): \stdClass => $entry->document)->all(),
-        ];
+        ]);
 
         return new PlacedForm($this->id, (new FormFileReader)->readNode(JsonNode::of((object) $root))->form, array_values($this->entries->pluck('id')->all()));
     }

@@ -110,7 +110,9 @@ test('gorvan:dates prints meetings with their offset', function () {
 
 test('people get a table', function () {
     [$exit, $out] = artisan(['gorvan:cut', 'given.txt'], "1. Heron\n2. Wade\n");
-    expect($exit)->toBe(0)->and($out)->toContain('| Lesson |')->toContain('given: 2 entries');
+    expect($exit)->toBe(0)->and($out)->toContain('| Lesson |')->toContain('given: 2 entries, load 2.20, 1 lesson of about');
+    expect(artisan(['gorvan:cut', 'given.txt'], '1. Heron')[1])->toContain('given: 1 entry, load 1.00, 1 lesson of about')
+        ->and(artisan(['gorvan:cut', 'given.txt', '--lessons=2'], '1. Heron')[2])->toContain('a form of 1 entry is 1 lesson');
 });
 
 test('gorvan:review prints the passages that are worth most, quarters rounded up', function () {
@@ -171,14 +173,14 @@ test('what is wrong is one line on standard error, nothing on standard output, e
     'no file named' => [['gorvan:cut'], null, 'name the file'],
     'an option there is not' => [['gorvan:cut', 'given.txt', '--tagret=2'], 'A', 'gorvan:cut: The "--tagret" option does not exist'],
     'one file too many' => [['gorvan:dates', 'given.txt', 'other.txt'], '{}', 'gorvan:dates: '],
-    'a target that is endless' => [['gorvan:cut', 'given.txt', '--target=1e999'], 'A', 'more than 0'],
+    'a target that is endless' => [['gorvan:cut', 'given.txt', '--target=1e999'], 'A', '--target: 1e999 is more than any lesson can carry'],
     'no such file' => [['gorvan:cut', 'nowhere.txt'], null, 'nowhere.txt: there is no such file'],
     'empty' => [['gorvan:cut', 'given.txt'], '', 'given.txt: there is no entry'],
     'line' => [['gorvan:cut', 'given.txt'], "A\n\xff", 'given.txt:2: '],
     'path' => [['gorvan:cut', 'given.txt'], '{"format":"gorvan.form/1","title":"T","entries":[{"id":"a"}]}', 'given.txt:$.entries[0]: "kind" is missing'],
     'target' => [['gorvan:cut', 'given.txt', '--target=x'], 'A', '--target'],
     'target of nothing' => [['gorvan:cut', 'given.txt', '--target=0'], 'A', 'more than 0'],
-    'lessons' => [['gorvan:cut', 'given.txt', '--lessons=2'], 'A', '1 to 1'],
+    'lessons' => [['gorvan:cut', 'given.txt', '--lessons=2'], 'A', 'is 1 lesson'],
     'both' => [['gorvan:cut', 'given.txt', '--lessons=1', '--target=2'], 'A', 'not both'],
     'day' => [['gorvan:recall', 'given.txt', '--on=soon'], '{}', '--on'],
     'event' => [['gorvan:recall', 'given.txt'], '{"timezone":"UTC","events":[{"id":"1"}]}', '$.events[0]: "at" is missing'],

@@ -169,6 +169,21 @@ test('import over a form shows what changes first, keeps identities, and does it
     expect(array_values(array_diff($after, array_diff($after, $ids))))->toBe($ids);
 });
 
+test('a file whose ids may be those of another form by chance is not read over this one before somebody says whose it is', function () {
+    $file = $this->postJson('/api/forms', ['text' => "Stone\nRain\nSnow\nWind"])->assertCreated()->json('id');
+    $text = $this->get("/api/forms/$file/file?as=json")->getContent();
+    $this->postJson("$this->uri/import/preview", ['text' => $text])->assertOk()->assertJsonPath('doubtful', true);
+    $this->postJson("$this->uri/import", ['base' => 1, 'text' => $text])->assertUnprocessable()
+        ->tap(fn ($answer) => expect($this->said($answer))->toContain('Say first whether this file is of this form'));
+    $this->postJson("$this->uri/import", ['base' => 1, 'text' => $text, 'ids' => 'perhaps'])->assertUnprocessable();
+    $other = $this->postJson("$this->uri/import/preview", ['text' => $text, 'ids' => 'other'])->assertOk()->json('difference.gone');
+    $same = $this->postJson("$this->uri/import/preview", ['text' => $text, 'ids' => 'same'])->assertOk()->json('difference.gone');
+    expect(count($other))->toBe(count($same) + 4);
+    $ids = $this->getJson($this->uri)->json('entries.*.id');
+    $this->postJson("$this->uri/import", ['base' => 1, 'text' => $text, 'ids' => 'other'])->assertOk();
+    expect(array_intersect($ids, $this->getJson($this->uri)->json('entries.*.id')))->toBe([]);
+});
+
 test('a form is written as JSON, CSV or a list, and each says beforehand what it cannot carry', function (string $as, string $type) {
     ($this->edit)(1, ['op' => 'set', 'id' => 'e01', 'cells' => ['turn' => '45', 'stance' => '=low']]);
     $file = $this->get("$this->uri/file?as=$as")->assertOk()->assertHeader('Content-Type', "$type; charset=utf-8")->getContent();

@@ -153,7 +153,7 @@ test('the counts of the starters are those the sets are known by (common knowled
 })->with([
     ['sword-32', 32, ['Thrust straight in a bow step']],
     ['combined-42', 42, ['Commencing', 'Cloud hands', 'Closing']],
-    ['simplified-24', 24, ['Commencing', 'Cloud hands', 'Closing']],
+    ['eight-brocades', 8, ['Two hands hold up the sky', 'Seven times up on the toes']],
 ]);
 
 test('a review goes through a passage three times at least: watch, together, alone (common practice)', function () {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ReadForm;
+use App\Actions\Refused;
 use App\Actions\ReviseForm;
 use App\Http\Data\DifferenceData;
 use App\Http\Data\FormData;
@@ -67,13 +68,13 @@ final class FormFileController extends Controller
         return new JsonResponse(new LossesData(Losses::of($score, Export::Csv), Losses::of($score, Export::PlainList)));
     }
 
-    #[Makes('/api/forms/{form}/import/preview', 'previewImport', 'What it would change', ImportPreviewData::class, takes: ['text' => 'string', 'declined?' => ['string']])]
+    #[Makes('/api/forms/{form}/import/preview', 'previewImport', 'What it would change', ImportPreviewData::class, takes: ['text' => 'string', 'declined?' => ['string'], 'ids?' => 'enum:same,other'])]
     public function preview(Request $request, Form $form, ReadForm $read, LessonCutter $cutter): JsonResponse
     {
         $given = $this->given($request);
         $before = $form->placed()->form;
         $found = $read($given['text'], $before->title);
-        [$after, $supposed] = self::readOver($before, $found, $given['declined'] ?? []);
+        [$after, $supposed] = self::readOver($before, $found, $given);
 
         return new JsonResponse(new ImportPreviewData(
             $form->version,
@@ -82,10 +83,11 @@ final class FormFileController extends Controller
             array_map(static fn (Kinship $kin): KinshipData => KinshipData::of($kin, $after), $supposed),
             $found->warnings,
             substr_count(trim($given['text']), "\n") + 1,
+            FormMatcher::isDoubtful($before, $found),
         ));
     }
 
-    #[Makes('/api/forms/{form}/import', 'importForm', 'The score after it', ScoreData::class, takes: ['base' => 'integer', 'text' => 'string', 'declined?' => ['string']], mayConflict: true)]
+    #[Makes('/api/forms/{form}/import', 'importForm', 'The score after it', ScoreData::class, takes: ['base' => 'integer', 'text' => 'string', 'declined?' => ['string'], 'ids?' => 'enum:same,other'], mayConflict: true)]
     public function import(Request $request, Form $form, ReadForm $read, ReviseForm $revise): JsonResponse
     {
         $given = $this->given($request);
@@ -94,7 +96,9 @@ final class FormFileController extends Controller
         $moved = $revise->replace(
             $form,
             $base,
-            static fn (CoreForm $before): CoreForm => self::readOver($before, $found, $given['declined'] ?? [])[0],
+            static fn (CoreForm $before): CoreForm => FormMatcher::isDoubtful($before, $found) && ! isset($given['ids'])
+                ? throw Refused::because(Message::of('import.ids'), 'ids')
+                : self::readOver($before, $found, $given)[0],
             $this->viewer($request),
             Message::of('version.imported'),
         );
@@ -105,27 +109,29 @@ final class FormFileController extends Controller
     /**
      * A form with a file read over it, and the relations that were supposed of what is new.
      *
-     * @param  array<string>  $declined ids of entries whose supposed relation the teacher did not confirm
+     * @param  array{declined?: array<string>, ids?: string}  $given declined: ids of entries whose supposed relation the teacher
+     *                                                                did not confirm; ids: whether like ids are the same entries
      * @return array{CoreForm, list<Kinship>}
      */
-    private static function readOver(CoreForm $before, CoreReadForm $read, array $declined): array
+    private static function readOver(CoreForm $before, CoreReadForm $read, array $given): array
     {
         $matcher = new FormMatcher;
-        $after = $matcher->matched($before, $read);
+        $after = $matcher->matched($before, $read, ($given['ids'] ?? null) === 'same' || ! FormMatcher::isDoubtful($before, $read));
         $supposed = $matcher->supposed($before, $read, $after);
         $new = array_map(static fn (Kinship $kin): string => $after->at($kin->position)->id, $supposed);
 
-        return [KinshipReader::declined($after, array_intersect($declined, $new)), $supposed];
+        return [KinshipReader::declined($after, array_intersect($given['declined'] ?? [], $new)), $supposed];
     }
 
-    /** @return array{text: string, declined?: array<string>} */
+    /** @return array{text: string, declined?: array<string>, ids?: string} */
     private function given(Request $request): array
     {
-        /** @var array{text: string, declined?: array<string>} $given */
+        /** @var array{text: string, declined?: array<string>, ids?: string} $given */
         $given = $request->validate([
             'text' => ['required', 'string', 'max:'.FormController::MOST_TEXT],
             'declined' => ['array', 'max:600'],
             'declined.*' => ['string', 'max:120'],
+            'ids' => ['string', 'in:same,other'],
         ]);
 
         return $given;

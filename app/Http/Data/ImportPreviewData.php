@@ -28,6 +28,9 @@ final readonly class ImportPreviewData
         public array $warnings,
         #[OA\Property]
         public int $lines,
+        /** Whether the ids may be the same by chance, so that it must be said whether like ids are the same entries. */
+        #[OA\Property]
+        public bool $doubtful,
     ) {
     }
 }

@@ -50,7 +50,7 @@ final readonly class WarmUpList
 
     public function toData(): stdClass
     {
-        return (object) ['format' => self::FORMAT, 'items' => array_map(static fn (WarmUp $item): stdClass => $item->toData(), $this->items), ...get_object_vars(Fields::written([], $this->others))];
+        return Fields::beside(['format' => self::FORMAT, 'items' => array_map(static fn (WarmUp $item): stdClass => $item->toData(), $this->items)], $this->others);
     }
 
     public function json(): string

@@ -12,6 +12,6 @@ final class LessonsInfeasible extends CutImpossible
     /** @param  non-empty-list<int>  $feasible  numbers of lessons that would work, in order */
     public static function of(int $lessons, array $feasible): self
     {
-        return new self(Message::of('cut.infeasible', lessons: $lessons, feasible: $feasible));
+        return new self(Message::of('cut.infeasible', count: $lessons, feasible: $feasible));
     }
 }

@@ -11,6 +11,6 @@ final class LessonsOutOfRange extends CutImpossible
     /** @param  int  $entries  of the passage that is cut */
     public static function of(int $lessons, int $entries): self
     {
-        return new self(Message::of('cut.lessons', lessons: $lessons, entries: $entries));
+        return new self(Message::of('cut.lessons', lessons: $lessons, count: $entries));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gorvan\Core\Principle;
 
 use Gorvan\Core\Form\Form;
+use Gorvan\Core\Reading\Fields;
 use Gorvan\Core\Reading\Gone;
 use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Message;
@@ -51,7 +52,7 @@ final readonly class PrincipleFile
 
     public static function written(PrincipleSet $set, Bites $bites = new Bites): string
     {
-        $data = (object) ['format' => self::FORMAT, ...get_object_vars($set->toData())];
+        $data = Fields::beside(['format' => self::FORMAT], get_object_vars($set->toData()));
         if ($bites->all !== []) {
             $data->bites = $bites->toData();
         }

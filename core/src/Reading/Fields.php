@@ -27,7 +27,18 @@ final class Fields
      */
     public static function written(array $fields, array $others = []): stdClass
     {
-        return (object) [...array_filter($fields, static fn (mixed $value): bool => $value !== null && $value !== []), ...$others];
+        return self::beside(array_filter($fields, static fn (mixed $value): bool => $value !== null && $value !== []), $others);
+    }
+
+    /**
+     * What is known, and beside it what came with it and is not understood. Keys that read as numbers ("2026") stay as they are.
+     *
+     * @param  array<mixed>  $fields
+     * @param  array<mixed>  $others
+     */
+    public static function beside(array $fields, array $others): stdClass
+    {
+        return (object) ($fields + $others);
     }
 
     /**

@@ -158,7 +158,7 @@ final readonly class JsonNode
             throw OutOfRange::between($this->path, $least, $most, $this->value);
         }
 
-        return (float) $this->value;
+        return (float) $this->value + 0.0; // -0.0 is 0
     }
 
     /**

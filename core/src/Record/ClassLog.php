@@ -99,7 +99,7 @@ final readonly class ClassLog
     {
         $times = static fn (array $times): ?stdClass => $times === [] ? null : (object) $times;
 
-        return (object) [
+        return Fields::beside([
             'format' => self::FORMAT,
             'id' => $this->id,
             ...get_object_vars(Fields::written(['meeting' => $this->meeting])),
@@ -114,8 +114,8 @@ final readonly class ClassLog
                 'left' => $times($this->left),
             ])),
             'did' => array_map(static fn (Doing $doing): stdClass => $doing->toData(), $this->did),
-            ...get_object_vars(Fields::written(['first_next' => $this->firstNext, 'note' => $this->note, 'replaces' => $this->replaces], $this->others)),
-        ];
+            ...get_object_vars(Fields::written(['first_next' => $this->firstNext, 'note' => $this->note, 'replaces' => $this->replaces])),
+        ], $this->others);
     }
 
     public function json(): string

@@ -74,7 +74,7 @@ final readonly class MeetingPlan
 
     public function toData(): stdClass
     {
-        return (object) [
+        return Fields::beside([
             'format' => self::FORMAT,
             'on' => $this->on,
             'minutes' => $this->minutes,
@@ -85,8 +85,7 @@ final readonly class MeetingPlan
             'courses' => array_map(static fn (CoursePlan $course): stdClass => $course->toData(), $this->courses),
             'pins' => $this->pins,
             'notes' => array_map(static fn (Message $note): array => $note->toData(), $this->notes),
-            ...$this->others,
-        ];
+        ], $this->others);
     }
 
     public function json(): string

@@ -5,6 +5,7 @@ import type { components, paths } from './schema';
 type Schemas = components['schemas'];
 export type Session = Schemas['SessionData'];
 export type Form = Schemas['FormData'];
+export type ImportPreview = Schemas['ImportPreviewData'];
 export type Workbench = Schemas['WorkbenchData'];
 export type Cut = Schemas['CutData'];
 export type Prices = Schemas['PricesData'];

@@ -30,6 +30,7 @@ const floor: Floor = {
       { x: 4.9, y: 2, facing: 0 },
     ],
     block: [3.6, 1.8],
+    students: 1,
   },
 };
 const show = (chosen: number | null = null, onChoose = vi.fn()) =>

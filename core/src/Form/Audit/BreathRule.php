@@ -66,7 +66,7 @@ final class BreathRule implements FindingRule
         $mend = null;
         if ($fits !== null) {
             $phases = array_map(static fn (Phase $phase): object => $phase->toData(), $entry->phases);
-            $phases[$from + 1] = (object) [...get_object_vars($phases[$from + 1]), 'breath' => $fits->value];
+            $phases[$from + 1] = (object) array_replace(get_object_vars($phases[$from + 1]), ['breath' => $fits->value]);
             $mend = Mend::entry(Message::of('mend.breathe', breath: Message::of("breath.$fits->value"), phase: $from + 2), $entry->id, ['phases' => $phases]);
         }
 

@@ -29,7 +29,7 @@ final class NumberRule implements FindingRule
                     $at + 1,
                     Severity::Doubt,
                     Message::of('finding.number.disagrees', position: $at + 1, title: $entry->title, booklet: $booklet, number: $entry->number),
-                    Mend::entry(Message::of('mend.booklet', number: $entry->number), $entry->id, ['booklet' => [...array_filter(['page' => $entry->booklet->page]), ...$entry->booklet->others, 'number' => (string) $entry->number]]),
+                    Mend::entry(Message::of('mend.booklet', number: $entry->number), $entry->id, ['booklet' => ['number' => (string) $entry->number] + array_filter(['page' => $entry->booklet->page]) + $entry->booklet->others]),
                 );
             }
         }

@@ -113,7 +113,7 @@ final readonly class FormDifference
     {
         $changes = [];
         [$was, $is] = [get_object_vars($before), get_object_vars($after)];
-        foreach (array_keys([...$was, ...$is]) as $field) {
+        foreach (array_keys($was + $is) as $field) {
             $change = new FieldChange((string) $field, $was[$field] ?? null, $is[$field] ?? null);
             if (! $change->isNone()) {
                 $changes[] = $change;

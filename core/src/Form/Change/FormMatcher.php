@@ -6,6 +6,7 @@ namespace Gorvan\Core\Form\Change;
 
 use Gorvan\Core\Form\Entry;
 use Gorvan\Core\Form\EntryField;
+use Gorvan\Core\Form\File\PlainListReader;
 use Gorvan\Core\Form\File\ReadForm;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\Kinship;
@@ -21,11 +22,15 @@ use Gorvan\Core\Form\KinshipReader;
  */
 final class FormMatcher
 {
-    /** The form as it will be, with the ids of what stayed; new entries get ids that are free. */
-    public function matched(Form $old, ReadForm $read): Form
+    /**
+     * The form as it will be, with the ids of what stayed; new entries get ids that are free.
+     *
+     * @param  bool  $trustsIds  whether entries with one id are the same although their titles differ; see {@see isDoubtful}
+     */
+    public function matched(Form $old, ReadForm $read, bool $trustsIds = true): Form
     {
         $form = $read->form;
-        $same = $read->hasIds ? self::byId($old, $form) : self::byTitle($old, $form);
+        $same = $read->hasIds && $trustsIds ? array_diff_key(self::byId($old, $form), self::made($read)) : self::byTitle($old, $form);
         $ids = self::ids($old, $form, $same);
         $again = static fn (?string $id): ?string => $id === null ? null : $ids[($form->positionOf($id) ?? 0) - 1] ?? $id;
         $entries = [];
@@ -49,6 +54,27 @@ final class FormMatcher
     public function supposed(Form $old, ReadForm $read, Form $matched): array
     {
         return array_values(array_filter($read->inferred, static fn (Kinship $kin): bool => $old->positionOf($matched->at($kin->position)->id) === null));
+    }
+
+    /**
+     * Whether the ids may be the same by chance: they are of the kind that every list gets when it is read ("e01"), and most
+     * of the entries they have in common have another title. Who brings the file must say then whether it is this form's.
+     */
+    public static function isDoubtful(Form $old, ReadForm $read): bool
+    {
+        $common = $read->hasIds ? array_diff_key(self::byId($old, $read->form), self::made($read)) : [];
+        $made = array_filter($common, static fn (int $was, int $at): bool => PlainListReader::isMade($old->entries[$was]->id), ARRAY_FILTER_USE_BOTH);
+        $renamed = array_filter($made, static fn (int $was, int $at): bool => KinshipReader::plain($old->entries[$was]->title) !== KinshipReader::plain($read->form->entries[$at]->title), ARRAY_FILTER_USE_BOTH);
+
+        return count($made) > count($common) / 2 && count($renamed) > count($made) / 2;
+    }
+
+    /** @return array<int, int> rows whose id was made while reading, by index */
+    private static function made(ReadForm $read): array
+    {
+        $made = array_flip($read->made);
+
+        return array_filter(array_map(static fn (Entry $entry): ?int => $made[$entry->id] ?? null, $read->form->entries), is_int(...));
     }
 
     /** @return array<int, int> index of the old entry by index of the new one */

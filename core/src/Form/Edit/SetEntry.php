@@ -27,7 +27,7 @@ final readonly class SetEntry implements FormEdit
         $at = Sequence::find($form, $this->id) - 1;
         $entry = $form->entries[$at];
         if ($this->fields !== []) {
-            $data = [...get_object_vars((new FormFileWriter)->entry($entry)), ...$this->fields, 'id' => $entry->id];
+            $data = array_replace(get_object_vars((new FormFileWriter)->entry($entry)), $this->fields, ['id' => $entry->id]);
             try {
                 $entry = (new FormFileReader)->entry(JsonNode::of((object) $data));
             } catch (BadInput $e) {

@@ -20,8 +20,8 @@ final readonly class SetForm implements FormEdit
 
     public function apply(Form $form): Form
     {
-        $data = [...get_object_vars((new FormFileWriter)->root($form)), ...$this->fields, 'format' => FormFileReader::FORMAT,
-            'entries' => [(object) ['id' => 'x', 'kind' => 'movement', 'title' => 'x']], 'sections' => null];
+        $data = array_replace(get_object_vars((new FormFileWriter)->root($form)), $this->fields, ['format' => FormFileReader::FORMAT,
+            'entries' => [(object) ['id' => 'x', 'kind' => 'movement', 'title' => 'x']], 'sections' => null]);
         try {
             $read = (new FormFileReader)->readNode(JsonNode::of((object) $data))->form;
         } catch (BadInput $e) {

@@ -57,19 +57,24 @@ final class CsvFormReader
         }
         $head = self::names(array_shift($rows) ?? throw Unreadable::empty());
         $wrong = [...$read->problems, ...self::wrongHead($head)];
+        if ($wrong !== [] && ! in_array('title', $head, true)) {
+            throw SeveralProblems::all($wrong); // no row could say what it is
+        }
         if (count($rows) > Form::MAX_ENTRIES) {
             $wrong[] = TooMany::entries(Form::MAX_ENTRIES, count($rows), (int) array_keys($read->rows)[Form::MAX_ENTRIES + 1]);
             $rows = [];
         }
         $known = array_intersect($head, CsvFormWriter::header());
-        $entries = $sections = $lines = $ids = [];
+        $entries = $sections = $lines = $ids = $made = [];
         $column = array_search('id', $head, true);
         $said = $column === false ? [] : array_flip(array_map(static fn (array $row): string => trim(CsvCell::unguarded($row[$column] ?? '')), $rows));
         foreach (array_combine(array_slice(array_keys($read->rows), 1, count($rows)), $rows) as $line => $row) {
             try {
                 $cells = self::cells($row, $head, $line);
                 $id = trim($cells['id'] ?? '');
-                $id = $id === '' ? self::freeId(count($entries) + 1, $said + $ids) : $id;
+                if ($id === '') {
+                    $made[] = $id = self::freeId(count($entries) + 1, $said + $ids);
+                }
                 if (isset($ids[$id])) {
                     throw Repeated::idOnLine($id, $ids[$id]);
                 }
@@ -101,6 +106,7 @@ final class CsvFormReader
             self::carries($known),
             in_array('id', $known, true),
             $lines,
+            in_array('id', $known, true) ? $made : [],
         );
     }
 

@@ -9,6 +9,7 @@ use Gorvan\Core\Form\Entry;
 use Gorvan\Core\Form\EntryField;
 use Gorvan\Core\Form\TitleAlias;
 use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Reading\Fields;
 use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Malformed;
 use Gorvan\Core\Reading\NotAllowed;
@@ -73,7 +74,7 @@ final class EntryCells
             $text = trim($text);
             if ($field->cell === CellKind::Booklet) {
                 $booklet = $fields['booklet'] ?? null;
-                $booklet = $booklet instanceof stdClass ? $booklet : (object) [...$entry->booklet->others ?? [], 'number' => $entry?->booklet?->number, 'page' => $entry?->booklet?->page];
+                $booklet = $booklet instanceof stdClass ? $booklet : Fields::beside(['number' => $entry?->booklet?->number, 'page' => $entry?->booklet?->page], $entry->booklet->others ?? []);
                 $booklet->{substr($column, 8)} = $text === '' ? null : ($column === 'booklet_page' ? self::number($column, $text) : $text);
                 $fields['booklet'] = $booklet->number === null && $booklet->page === null && count(get_object_vars($booklet)) === 2 ? null : $booklet;
             } else {
@@ -196,7 +197,7 @@ final class EntryCells
      */
     public function written(Entry $entry, array $cells): Entry
     {
-        $data = [...get_object_vars((new FormFileWriter)->entry($entry)), ...$this->fields($cells, $entry)];
+        $data = array_replace(get_object_vars((new FormFileWriter)->entry($entry)), $this->fields($cells, $entry));
         try {
             return (new FormFileReader)->entry(JsonNode::of((object) $data));
         } catch (BadInput $e) {

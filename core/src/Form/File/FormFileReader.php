@@ -40,19 +40,30 @@ final class FormFileReader
 
     private const SECTION_KEYS = ['title', 'first', 'last'];
 
+    /** Line breaks and indentation may take this many times the room of what they set out, and no more. */
+    private const MOST_AIR = 4;
+
+    /** No number and no letter grows more than this when it is written as this application writes it. */
+    private const MOST_GROWTH = 8;
+
     /** @throws BadInput */
     public function read(string $json): ReadForm
     {
-        if (strlen($json) > self::MAX_BYTES) {
+        if (strlen($json) > self::MAX_BYTES * self::MOST_AIR) {
             throw Unreadable::tooLarge(self::MAX_BYTES);
         }
-
         $root = JsonNode::parse($json);
         try {
-            return $this->readNode($root);
+            $read = $this->readNode($root);
         } catch (BadInput $e) {
             throw $e->withLines(JsonLines::ofItems($json, 'entries'));
         }
+        // The form's own text is counted, however it was set out, so that what could be read can be written and read again.
+        if (strlen($json) > self::MAX_BYTES / self::MOST_GROWTH && strlen((new FormFileWriter)->compact($read->form)) > self::MAX_BYTES) {
+            throw Unreadable::tooLarge(self::MAX_BYTES);
+        }
+
+        return $read;
     }
 
     /** @throws BadInput */

@@ -16,22 +16,29 @@ use stdClass;
 /** Writes `gorvan.form/1`; what is not known is left out, what this version does not know is written as it came. */
 final class FormFileWriter
 {
+    private const FLAGS = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR;
+
+    /** Set out in lines where that still can be read again; a very large form comes in one line. */
     public function write(Form $form): string
     {
-        return json_encode(
-            $this->data($form),
-            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
-        )."\n";
+        $text = json_encode($this->data($form), self::FLAGS | JSON_PRETTY_PRINT)."\n";
+
+        return strlen($text) > FormFileReader::MAX_BYTES ? $this->compact($form) : $text;
+    }
+
+    /** The same in one line. */
+    public function compact(Form $form): string
+    {
+        return json_encode($this->data($form), self::FLAGS)."\n";
     }
 
     private function data(Form $form): stdClass
     {
-        return (object) [
+        return Fields::beside([
             'format' => FormFileReader::FORMAT,
             ...array_diff_key(get_object_vars($this->root($form)), $form->others),
             'entries' => array_map($this->entry(...), $form->entries),
-            ...$form->others,
-        ];
+        ], $form->others);
     }
 
     /** What is said of the form as a whole, as it stands in the file. */
@@ -40,7 +47,7 @@ final class FormFileWriter
         return Fields::written([
             ...$this->head($form),
             'sections' => array_map(
-                static fn (Section $section): array => ['title' => $section->title, 'first' => $section->first, 'last' => $section->last, ...$section->others],
+                static fn (Section $section): stdClass => Fields::beside(['title' => $section->title, 'first' => $section->first, 'last' => $section->last], $section->others),
                 $form->sections,
             ),
             'accepted' => array_map(static fn (Acceptance $acceptance): stdClass => $acceptance->toData(), $form->accepted),

@@ -265,6 +265,12 @@ final class PlainListReader
         return [$side, $repetition];
     }
 
+    /** Whether an id is of the kind that {@see id} gives. */
+    public static function isMade(string $id): bool
+    {
+        return preg_match('/^e\d{2,4}$/D', $id) === 1;
+    }
+
     /** The id an entry is given that has none. */
     public static function id(int $position): string
     {

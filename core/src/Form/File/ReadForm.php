@@ -16,6 +16,7 @@ final readonly class ReadForm
      * @param  list<string>|null  $carries  the fields of an entry that the file speaks of, null for all of them
      * @param  bool  $hasIds  whether the ids are the file's own, and not made while reading
      * @param  list<int>  $lines  the line each entry stands on, empty where that is not known
+     * @param  list<string>  $made  ids that were made for rows without one, in a file that has ids
      */
     public function __construct(
         public Form $form,
@@ -24,6 +25,7 @@ final readonly class ReadForm
         public ?array $carries = null,
         public bool $hasIds = true,
         public array $lines = [],
+        public array $made = [],
     ) {
     }
 }

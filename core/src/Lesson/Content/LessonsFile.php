@@ -38,7 +38,7 @@ final class LessonsFile
         $data = [];
         foreach ($lessons as $lesson) {
             $content = LessonContent::of($form, $lesson);
-            $data[] = (object) [...get_object_vars($lesson->toData()), ...array_filter(['recap' => $ids($content->recap), 'run_through' => $ids($content->runThrough)])];
+            $data[] = (object) array_replace(get_object_vars($lesson->toData()), array_filter(['recap' => $ids($content->recap), 'run_through' => $ids($content->runThrough)]));
         }
 
         return json_encode(['format' => self::FORMAT, 'form' => $form->title, 'lessons' => $data], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT)."\n";

@@ -86,6 +86,6 @@ final readonly class PartnerDrill implements Written
             'entry' => $this->entry,
             'contact' => $this->contact,
             'limit' => $this->limit,
-        ], ['steps' => array_map(static fn (PartnerStep $step): stdClass => $step->toData(), $this->steps), 'not_for' => array_map(static fn (Consideration $one): string => $one->value, $this->notFor), ...$this->others]);
+        ], ['steps' => array_map(static fn (PartnerStep $step): stdClass => $step->toData(), $this->steps), 'not_for' => array_map(static fn (Consideration $one): string => $one->value, $this->notFor)] + $this->others);
     }
 }

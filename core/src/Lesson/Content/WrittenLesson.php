@@ -109,7 +109,7 @@ final readonly class WrittenLesson implements Written
             'drills' => self::parts($this->drills),
             'run_from' => $this->runFrom,
             'partner' => $this->partner?->toData(),
-        ], ['entries' => $this->entries, ...($this->steps === null ? [] : ['steps' => self::parts($this->steps)]), ...$this->others]);
+        ], ['entries' => $this->entries] + ($this->steps === null ? [] : ['steps' => self::parts($this->steps)]) + $this->others);
     }
 
     /**

@@ -127,6 +127,9 @@ test('hostile files are refused, and say what to do', function (string $text, st
     'mixed encodings' => ["title,turn\nA,1\n\xE9t\xE9,2\n", '3: this line is not UTF-8'],
     'UTF-16' => [mb_convert_encoding("title,turn\nA,1", 'UTF-16LE'), 'UTF-16'],
     'no title' => ["name of it,turn\nA,1\n", 'no column "title"'],
+    'UTF-16, the first cells blank' => [mb_convert_encoding(",,,\ntitle,turn", 'UTF-16BE'), '1: this is saved as UTF-16'],
+    'a NUL' => ["title,turn\nA,1\nB\0,2\n", '3: there is a NUL character here'],
+    'a travel that may be one number or two' => ["title;travel\nA;1,5\n", '2: column "travel": "1,5" can be one number with a decimal comma, or two: write 1.5, or 1; 5'],
     'a column twice' => ["title,title\nA,B\n", 'stands there 2 times'],
     'ten thousand rows' => ["title,turn\n".str_repeat("A,1\n", 10_000), '602: a form has at most 600 entries, this one has 10000'],
     'a header alone' => ["title,turn\n", 'no row below the header'],
@@ -162,4 +165,94 @@ test('nothing moved when nothing moved, and as few as can be', function () {
         ->and(FormDifference::between($of('a', 'b', 'c', 'd'), $of('d', 'a', 'b', 'c'))->moved)->toBe(['d'])
         ->and(FormDifference::between($of('a', 'b', 'c'), $of('b', 'x', 'c'))->isStructural())->toBeTrue()
         ->and(FormDifference::between($of('a', 'b', 'c'), $of('b', 'x', 'c'))->gone)->toBe(['a']);
+});
+
+test('what a spreadsheet makes of a file is still CSV', function (string $text, array $titles) {
+    expect(CsvFormReader::recognises($text))->toBeTrue()
+        ->and(array_map(fn ($entry) => [$entry->title, $entry->turn], csv($text)->form->entries))->toBe($titles);
+})->with([
+    'one column' => ["title\nReed\nHeron\n", [['Reed', null], ['Heron', null]]],
+    'a line that says the separator' => ["sep=;\ntitle;turn\nReed, bent;90\n", [['Reed, bent', 90.0]]],
+    'that line in quotes, with a mark before it' => ["\u{FEFF}\"sep=;\"\r\ntitle;turn\r\nReed;90\r\n", [['Reed', 90.0]]],
+    'no-break spaces in the header' => ["\u{A0}title\u{A0},turn\u{202F}\nReed,90\n", [['Reed', 90.0]]],
+    'travel in two numbers' => ["title;turn;travel\nReed;90;\"1; 0,5\"\n", [['Reed', 90.0]]],
+]);
+
+test('a header of several columns that forgets the title is a fault, and a list of titles is none', function () {
+    expect(CsvFormReader::recognises("number,side,turn\n1,left,90"))->toBeTrue()
+        ->and(problemsOf(fn () => csv("number,side,turn\n1,left,90")))->toBe(['1: the header names no column "title"; name the columns in the first row'])
+        ->and(CsvFormReader::recognises("Bend, turn, rise\nHeron, left"))->toBeFalse();
+});
+
+test('a row without an id gets one that no row has, and is nobody who was there', function () {
+    $read = csv("id,title\ne01,Reed\n,Kneel\ne02,Heron\n,Wade\ne04,Lamp\n");
+    expect(Sample::ids($read->form))->toBe(['e01', 'e03', 'e02', 'e05', 'e04']);
+    // In the form there e03 and e05 were other movements: they went, and what is new takes over nothing of theirs.
+    $old = Sample::form(array_map(fn ($at) => ['id' => "e0$at", 'title' => ['Reed', 'Heron', 'Gate', 'Lamp', 'Bridge'][$at - 1]], [1, 2, 3, 4, 5]));
+    $matched = (new FormMatcher)->matched($old, $read);
+    expect(FormDifference::between($old, $matched))->gone->toBe(['e03', 'e05'])->added->toHaveCount(2)->changed->toBe([])
+        ->and(array_unique(Sample::ids($matched)))->toHaveCount(5);
+});
+
+test('a relation to an entry that is not there is said, with its line', function () {
+    expect(array_map(Said::of(...), csv("id,title,returns,mirrors\na,Reed,,\nb,Heron,x,\nc,Heron,,y\n")->warnings))
+        ->toBe(['line 3: returns to "x", which is no entry of this file', 'line 4: mirrors "y", which is no entry of this file']);
+});
+
+test('keys that read as numbers are kept, wherever they stand', function () {
+    $said = '{"x":{"1":{"2":3}}}';
+    $json = '{"format":"gorvan.form/1","title":"T","2026":"spring","entries":[{"id":"a","kind":"movement","title":"A","7":["seven"],"booklet":{"number":"1","12":true},"phases":[{"breath":"in","0":'.$said.'}]}],"sections":[{"title":"S","first":1,"last":1,"5":5}],"0":'.$said.'}';
+    $read = (new FormFileReader)->read($json);
+    $again = json_decode((new FormFileWriter)->write($read->form), true);
+    expect($again)->toEqualCanonicalizing(json_decode($json, true))
+        ->and($again['2026'])->toBe('spring')->and($again['entries'][0]['7'])->toBe(['seven'])->and($again['entries'][0]['booklet']['12'])->toBeTrue()
+        ->and($again['entries'][0]['phases'][0]['0'])->toBe(json_decode($said, true))->and($again['sections'][0]['5'])->toBe(5);
+    // and when something else is changed
+    $edited = Sample::edited($read->form, [['op' => 'set', 'id' => 'a', 'fields' => ['turn' => 90]], ['op' => 'form', 'fields' => ['family' => 'F']]]);
+    $again = json_decode((new FormFileWriter)->write($edited), true);
+    expect([$again['2026'], $again['0'], $again['entries'][0]['7'], $again['entries'][0]['turn'], $again['family']])->toBe(['spring', json_decode($said, true), ['seven'], 90, 'F'])
+        ->and(FormDifference::between($read->form, $edited)->form)->toHaveCount(1);
+});
+
+test('minus nothing is nothing', function () {
+    $form = (new FormFileReader)->read('{"format":"gorvan.form/1","title":"T","entries":[{"id":"a","kind":"movement","title":"A","turn":-0.0,"travel":[-0.0,0],"weight_end":-0}]}')->form;
+    expect((new FormFileWriter)->write($form))->not->toContain('-0')->and(csv("title,turn,travel\nA,-0,\"-0.0; -0\"\n")->form->at(1)->travel)->toBe([0.0, 0.0]);
+});
+
+test('what could be read can be written and read again, however it was set out', function () {
+    // Numbers in a list of their own grow most when they are set out in lines.
+    $file = fn (int $many, int $flags) => json_encode(['format' => 'gorvan.form/1', 'title' => 'T', 'entries' => [['id' => 'a', 'kind' => 'movement', 'title' => 'A']], 'kept' => array_fill(0, $many, 1)], $flags);
+    [$few, $many] = [intdiv(FormFileReader::MAX_BYTES, 2) - 60, intdiv(FormFileReader::MAX_BYTES, 2)];
+    $written = (new FormFileWriter)->write((new FormFileReader)->read($file($few, 0))->form);
+    expect((new FormFileWriter)->write((new FormFileReader)->read($written)->form))->toBe($written)
+        ->and(problemsOf(fn () => (new FormFileReader)->read($file($many, 0))))->toBe(['this is larger than 2048 KB; send one form at a time']);
+    // The same text counts the same in lines: what is too large is so both ways, and what is not is not.
+    $half = $file(200_000, 0);
+    expect(strlen($file(200_000, JSON_PRETTY_PRINT)))->toBeGreaterThan(FormFileReader::MAX_BYTES)
+        ->and((new FormFileReader)->read($file(200_000, JSON_PRETTY_PRINT))->form)->toEqual((new FormFileReader)->read($half)->form);
+});
+
+test('neighbouring sections of one name and gaps between sections are told as lost', function (array $sections, Export $as) {
+    $form = Sample::form([[], [], [], []])->with(['sections' => array_map(fn ($one) => new Gorvan\Core\Form\Section(...$one), $sections)]);
+    expect(Said::all(Losses::of($form, $as)))->toContain('sections of the form');
+})->with([
+    'one name twice, CSV' => [[['A', 1, 2], ['A', 3, 4]], Export::Csv],
+    'a gap, list' => [[['A', 1, 1], ['B', 3, 4]], Export::PlainList],
+    'a gap at the end, list' => [[['A', 1, 2]], Export::PlainList],
+]);
+
+test('like ids that every list gets are doubted where most titles differ, and not trusted until somebody says so', function () {
+    $old = (new PlainListReader)->read("Reed\nHeron\nLamp\nGate")->form;
+    $other = (new FormFileReader)->read((new FormFileWriter)->write((new PlainListReader)->read("Stone\nHeron\nRain\nSnow\nWind")->form));
+    $renamed = (new FormFileReader)->read((new FormFileWriter)->write((new PlainListReader)->read("Reed\nHeron\nLamp lit\nGate")->form));
+    $own = (new FormFileReader)->read(str_replace('"e0', '"own', (new FormFileWriter)->write((new PlainListReader)->read("Stone\nSnow\nRain")->form)));
+    $ownOld = (new FormFileReader)->read(str_replace('"e0', '"own', (new FormFileWriter)->write($old)))->form;
+    expect(FormMatcher::isDoubtful($old, $other))->toBeTrue()
+        ->and(FormMatcher::isDoubtful($old, $renamed))->toBeFalse()
+        ->and(FormMatcher::isDoubtful($ownOld, $own))->toBeFalse() // ids somebody gave are what they say
+        ->and(FormMatcher::isDoubtful($old, (new PlainListReader)->read("Stone\nRain")))->toBeFalse();
+    $matcher = new FormMatcher;
+    expect(array_slice(Sample::ids($matcher->matched($old, $other)), 0, 4))->toBe(['e01', 'e02', 'e03', 'e04']);
+    $byTitle = $matcher->matched($old, $other, trustsIds: false);
+    expect(Sample::ids($byTitle)[1])->toBe('e02')->and(array_intersect(Sample::ids($byTitle), ['e03', 'e04']))->toBe([]);
 });

@@ -115,7 +115,9 @@ test('what cannot be a list is refused, and says where', function (string $text,
     '5,000 lines' => [str_repeat("Heron\n", 5000), '601', 'at most 600'],
     '2 MB' => [str_repeat('x', 2_000_000), '', 'larger than 512 KB'],
     'not UTF-8' => ["A\n\xff\xfe", '2', 'UTF-8'],
-    'UTF-16' => ["A\nB\0", '2', 'UTF-16'],
+    'a NUL' => ["A\nB\0", '2', 'a NUL character here'],
+    'UTF-16' => [mb_convert_encoding("A line\nB", 'UTF-16LE'), '1', 'UTF-16'],
+    'UTF-16 with its mark' => ["\xFE\xFF".mb_convert_encoding("\n起势", 'UTF-16BE'), '1', 'UTF-16'],
     'one endless line' => ["A\n".str_repeat('x', 301), '2', '300 characters'],
 ]);
 

@@ -2,9 +2,10 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { type ChangeEvent, useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate, useParams } from 'react-router';
-import { api, ask, type Form } from '../../api/client';
+import { api, ask, type Form, type ImportPreview } from '../../api/client';
 import { formQuery, readAgain, scoreQuery } from '../../api/queries';
 import { Button, RefusalLine, TextArea } from '../../kit/controls';
+import { Segmented } from '../../kit/Segmented';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { Asked, Heading, Warnings } from '../../kit/page';
 import { useTell } from '../../kit/toasts';
@@ -15,6 +16,9 @@ import { Problems } from '../forms/Problems';
 import { Supposed } from '../forms/Supposed';
 import { DifferenceList } from './DifferenceList';
 import { say, sentence } from '../../messages/say';
+
+/** Whether entries with one id are the same, where that is not sure. */
+type Ids = 'same' | 'other';
 
 /** A form as a file: written out in each format, and read again over the form. */
 export function FilesPlace() {
@@ -80,6 +84,8 @@ function In({ form }: { form: Form }) {
   const draft = `import.${form.id}`;
   const [text, setText] = useState(() => readDraft<string>(draft) ?? '');
   const [declined, setDeclined] = useState<string[]>([]);
+  const [ids, setIds] = useState<Ids>();
+  const [preview, setPreview] = useState<ImportPreview>(); // the last one stays in sight while it is asked again
   const [isTooLarge, setTooLarge] = useState(false);
   const [refusal, setProblem] = useProblem();
   useEffect(() => {
@@ -87,12 +93,14 @@ function In({ form }: { form: Form }) {
   }, [draft, text]);
   const params = { path: { form: form.id } };
   const look = useMutation({
-    mutationFn: (without: string[]) =>
-      ask(api.POST('/api/forms/{form}/import/preview', { params, body: { text, declined: without } })),
+    mutationFn: (given: { declined: string[]; ids?: Ids }) =>
+      ask(api.POST('/api/forms/{form}/import/preview', { params, body: { text, ...given } })),
+    onSuccess: setPreview,
     onError: setProblem,
   });
   const apply = useMutation({
-    mutationFn: (base: number) => ask(api.POST('/api/forms/{form}/import', { params, body: { base, text, declined } })),
+    mutationFn: (base: number) =>
+      ask(api.POST('/api/forms/{form}/import', { params, body: { base, text, declined, ...(ids ? { ids } : {}) } })),
     onSuccess: async (score, base) => {
       dropDraft(draft);
       client.setQueryData(scoreQuery(form.id).queryKey, score);
@@ -122,7 +130,7 @@ function In({ form }: { form: Form }) {
     const file = event.target.files?.[0];
     if (!file) return;
     setProblem(null);
-    look.reset();
+    setPreview(undefined);
     if (file.size > MOST_BYTES) {
       setTooLarge(true);
       return;
@@ -130,7 +138,6 @@ function In({ form }: { form: Form }) {
     setTooLarge(false);
     setText(await file.text());
   }
-  const preview = look.data;
   const isSame =
     preview !== undefined &&
     (['added', 'gone', 'moved', 'changed', 'form'] as const).every((key) => preview.difference[key].length === 0);
@@ -141,6 +148,25 @@ function In({ form }: { form: Form }) {
         <div className="max-w-4xl">
           <p className="text-soft">{t('files.rows', { count: preview.lines })}</p>
           <Warnings title={t('forms.warnings')} lines={preview.warnings.map(sentence)} />
+          {preview.doubtful ? (
+            <div className="my-4">
+              <p className="m-0 mb-2 max-w-prose">{t('files.doubtful')}</p>
+              <Segmented<Ids | 'unsaid'>
+                label={t('files.doubtfulAsk')}
+                value={ids ?? 'unsaid'}
+                onValue={(said) => {
+                  if (said === 'unsaid') return;
+                  setIds(said);
+                  setDeclined([]);
+                  look.mutate({ declined: [], ids: said });
+                }}
+                of={[
+                  { value: 'same', text: t('files.idsSame') },
+                  { value: 'other', text: t('files.idsOther') },
+                ]}
+              />
+            </div>
+          ) : null}
           {isSame ? <p className="my-3">{t('files.same')}</p> : <DifferenceList difference={preview.difference} />}
           {preview.inferred.length > 0 ? (
             <Supposed
@@ -149,7 +175,7 @@ function In({ form }: { form: Form }) {
               declined={declined}
               onDecline={(next) => {
                 setDeclined(next);
-                look.mutate(next);
+                look.mutate({ declined: next, ...(ids ? { ids } : {}) });
               }}
             />
           ) : null}
@@ -158,7 +184,7 @@ function In({ form }: { form: Form }) {
             <Button
               onClick={() => {
                 setProblem(null);
-                look.reset();
+                setPreview(undefined);
               }}
             >
               {t('files.back')}
@@ -166,7 +192,7 @@ function In({ form }: { form: Form }) {
             {isSame ? null : (
               <Button
                 look="primary"
-                disabled={apply.isPending}
+                disabled={apply.isPending || look.isPending || (preview.doubtful && ids === undefined)}
                 onClick={() => {
                   apply.mutate(preview.version);
                 }}
@@ -183,7 +209,8 @@ function In({ form }: { form: Form }) {
             event.preventDefault();
             setProblem(null);
             setDeclined([]);
-            look.mutate([]);
+            setIds(undefined);
+            look.mutate({ declined: [] });
           }}
         >
           <label className="mb-3 block text-sm font-medium">

@@ -28,7 +28,7 @@ function textOf(value: unknown): string {
   return typeof value === 'string' || typeof value === 'number' ? String(value) : '';
 }
 
-/** A record without what is empty, or null while something it needs is. */
+/** A record without what is empty; null while something it needs is, and for one that says nothing at all. */
 export function cleaned(record: Raw, fields: readonly Field[]): Raw | null {
   const out: Raw = { ...record };
   for (const field of fields) {
@@ -43,7 +43,8 @@ export function cleaned(record: Raw, fields: readonly Field[]): Raw | null {
       out[field.key] = Number.isNaN(Number(value)) ? value : Number(value);
     if (field.isRequired && out[field.key] === undefined) return null;
   }
-  return Object.fromEntries(Object.entries(out).filter(([, value]) => value !== undefined));
+  const said = Object.entries(out).filter(([, value]) => value !== undefined);
+  return said.length > 0 ? Object.fromEntries(said) : null;
 }
 
 const PAUSE_MS = 1200;
@@ -78,13 +79,22 @@ export function Records({ title, fields, value, fresh = {}, onSave }: Props) {
     onSave(clean);
   };
   // Choosing, ticking and removing leave no field, so what stands here is saved after a while too.
-  const latest = useRef(save);
+  const latest = useRef<() => void>(() => undefined);
   useEffect(() => {
-    latest.current = save;
+    latest.current = () => {
+      save(rows);
+    };
   });
+  // Who leaves the entry, or the page, within that while has said it all the same.
+  useEffect(
+    () => () => {
+      latest.current();
+    },
+    [],
+  );
   useEffect(() => {
     const timer = setTimeout(() => {
-      latest.current(rows);
+      latest.current();
     }, PAUSE_MS);
     return () => {
       clearTimeout(timer);

@@ -81,6 +81,18 @@ describe('the depth of an entry', () => {
     expect(edit).toHaveBeenLastCalledWith([{ op: 'set', id: 'e3', cells: { first_step: 'left' } }]);
   });
 
+  test('a phase that was added and says nothing is no phase, and one that says something is saved as one leaves', async () => {
+    const edit = show({ phases: [{ breath: 'in' }] });
+    const add = screen.getAllByRole('button', { name: 'Add' })[1];
+    await userEvent.click(add as HTMLElement);
+    await userEvent.click(screen.getByLabelText('Phases 2, Cue'));
+    await userEvent.tab();
+    expect(edit).not.toHaveBeenCalled();
+    await userEvent.selectOptions(screen.getByLabelText('Phases 2, Breath'), 'out');
+    cleanup();
+    expect(edit).toHaveBeenLastCalledWith([{ op: 'set', id: 'e3', fields: { phases: [{ breath: 'in' }, { breath: 'out' }] } }]);
+  });
+
   test('only earlier entries can be returned to or mirrored', async () => {
     const edit = show({});
     await userEvent.click(screen.getByText('Relations'));

@@ -335,7 +335,7 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
         <Heading
           aside={
             dates.data && !dates.isError
-              ? `${t('terms.datesFound', { count: dates.data.meetings.length })} · ${t('terms.lessonsAgainst', { lessons: dates.data.lessons })}`
+              ? `${t('terms.datesFound', { count: dates.data.meetings.length })} · ${t('terms.lessonsAgainst', { count: dates.data.lessons })}`
               : undefined
           }
         >
