@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\AnswerOnce;
 use App\Http\Middleware\OpenPersonalLink;
 use App\Http\Middleware\RefuseNul;
 use App\Http\Middleware\SecureHeaders;
 use App\Http\Middleware\UseSchool;
 use App\Http\Problems;
+use Illuminate\Auth\Middleware\Authorize;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -30,9 +32,11 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->statefulApi();
         $middleware->api(append: [RefuseNul::class]);
         $middleware->append(SecureHeaders::class);
-        $middleware->alias(['school' => UseSchool::class, 'mine' => OpenPersonalLink::class]);
+        $middleware->alias(['school' => UseSchool::class, 'mine' => OpenPersonalLink::class, 'once' => AnswerOnce::class]);
         // Models are bound inside the school, so the school has to be known first.
         $middleware->prependToPriorityList(SubstituteBindings::class, UseSchool::class);
+        // Nobody is answered what they may not ask.
+        $middleware->appendToPriorityList(Authorize::class, AnswerOnce::class);
         $middleware->redirectGuestsTo(fn () => null);
     })
     ->withExceptions(fn (Exceptions $exceptions) => Problems::register($exceptions))

@@ -39,7 +39,7 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
 
     Route::get('forms', [FormController::class, 'index'])->can('read');
     Route::post('forms/preview', [FormController::class, 'preview'])->can('edit-forms');
-    Route::post('forms', [FormController::class, 'store'])->can('edit-forms');
+    Route::post('forms', [FormController::class, 'store'])->can('edit-forms')->middleware('once');
     Route::get('forms/{form}', [FormController::class, 'show'])->can('read', 'form');
     Route::get('forms/{form}/score', [ScoreController::class, 'show'])->can('read', 'form');
     Route::post('forms/{form}/edits', [ScoreController::class, 'edit'])->can('edit-forms', 'form');
@@ -64,16 +64,16 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::get('forms/{form}/lessons/{number}', [LessonController::class, 'show'])->can('read', 'form');
     Route::put('forms/{form}/lessons', [LessonController::class, 'keep'])->can('edit-forms', 'form');
     Route::get('forms/{form}/lessons-file', [LessonController::class, 'file'])->can('read', 'form');
-    Route::post('forms/{form}/lessons-file', [LessonController::class, 'import'])->can('edit-forms', 'form');
+    Route::post('forms/{form}/lessons-file', [LessonController::class, 'import'])->can('edit-forms', 'form')->middleware('once');
     Route::delete('lessons/{lesson}', [LessonController::class, 'destroy'])->can('edit-forms', 'lesson');
-    Route::post('lessons/{lesson}/use', [LessonController::class, 'useAgain'])->can('edit-forms', 'lesson');
+    Route::post('lessons/{lesson}/use', [LessonController::class, 'useAgain'])->can('edit-forms', 'lesson')->middleware('once');
     Route::put('forms/{form}/joins', [FormController::class, 'joins'])->can('edit-forms', 'form');
     Route::put('forms/{form}/cutting', [FormController::class, 'cutting'])->can('edit-forms', 'form');
     Route::delete('forms/{form}', [FormController::class, 'destroy'])->can('edit-forms', 'form');
 
     Route::get('principle-starters', [PrincipleController::class, 'starters'])->can('edit-forms');
     Route::get('principle-sets', [PrincipleController::class, 'index'])->can('read');
-    Route::post('principle-sets', [PrincipleController::class, 'store'])->can('edit-forms');
+    Route::post('principle-sets', [PrincipleController::class, 'store'])->can('edit-forms')->middleware('once');
     Route::get('principle-sets/{principleSet}', [PrincipleController::class, 'show'])->can('read', 'principleSet');
     Route::post('principle-sets/{principleSet}/edits', [PrincipleController::class, 'edit'])->can('edit-forms', 'principleSet');
     Route::post('principle-sets/{principleSet}/import', [PrincipleController::class, 'import'])->can('edit-forms', 'principleSet');
@@ -85,12 +85,12 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::post('principle-sets/{principleSet}/forms/{form}', [PrincipleController::class, 'join'])->can('edit-forms', ['principleSet', 'form']);
 
     Route::get('groups', [GroupController::class, 'index'])->can('read');
-    Route::post('groups', [GroupController::class, 'store'])->can('plan');
+    Route::post('groups', [GroupController::class, 'store'])->can('plan')->middleware('once');
     Route::get('groups/{group}', [GroupController::class, 'show'])->can('read', 'group');
     Route::post('groups/{group}/before', [GroupController::class, 'before'])->can('plan', 'group');
     Route::get('groups/{group}/principles', [GroupController::class, 'principles'])->can('read', 'group');
     Route::put('groups/{group}/principles', [GroupController::class, 'choosePrinciples'])->can('plan', 'group');
-    Route::post('groups/{group}/students', [GroupController::class, 'addStudents'])->can('plan', 'group');
+    Route::post('groups/{group}/students', [GroupController::class, 'addStudents'])->can('plan', 'group')->middleware('once');
     Route::delete('groups/{group}/students', [GroupController::class, 'removeStudents'])->can('plan', 'group');
     Route::post('groups/{group}/move', [GroupController::class, 'move'])->can('plan', 'group');
     Route::delete('groups/{group}', [GroupController::class, 'destroy'])->can('plan', 'group');
@@ -133,7 +133,7 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
 
     Route::get('terms', [TermController::class, 'index'])->can('read');
     Route::post('terms/preview', [TermController::class, 'preview'])->can('plan');
-    Route::post('terms', [TermController::class, 'store'])->can('plan');
+    Route::post('terms', [TermController::class, 'store'])->can('plan')->middleware('once');
     Route::get('terms/{term}', [TermController::class, 'show'])->can('read', 'term');
     Route::delete('terms/{term}', [TermController::class, 'destroy'])->can('plan', 'term');
 
@@ -145,14 +145,14 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
 
     Route::get('terms/{term}/changes', [PlanController::class, 'history'])->can('read', 'term');
     Route::post('terms/{term}/changes/preview', [PlanController::class, 'preview'])->can('plan', 'term');
-    Route::post('terms/{term}/changes', [PlanController::class, 'change'])->can('plan', 'term');
+    Route::post('terms/{term}/changes', [PlanController::class, 'change'])->can('plan', 'term')->middleware('once');
     Route::post('plan-changes/{change}/take-back', [PlanController::class, 'takeBack'])->can('plan', 'change');
-    Route::post('terms/{term}/courses', [PlanController::class, 'addCourse'])->can('plan', 'term');
+    Route::post('terms/{term}/courses', [PlanController::class, 'addCourse'])->can('plan', 'term')->middleware('once');
     Route::patch('courses/{course}', [PlanController::class, 'changeCourse'])->can('plan', 'course');
     Route::delete('courses/{course}', [PlanController::class, 'removeCourse'])->can('plan', 'course');
     Route::get('terms/{term}/questions', [PlanController::class, 'questions'])->can('read', 'term');
-    Route::post('terms/{term}/questions', [PlanController::class, 'ask'])->can('plan', 'term');
-    Route::post('plan-questions/{question}/take-over', [PlanController::class, 'takeOver'])->can('plan', 'question');
+    Route::post('terms/{term}/questions', [PlanController::class, 'ask'])->can('plan', 'term')->middleware('once');
+    Route::post('plan-questions/{question}/take-over', [PlanController::class, 'takeOver'])->can('plan', 'question')->middleware('once');
 
     Route::post('calendar/closures', [CalendarController::class, 'closures'])->can('plan');
     Route::get('groups/{group}/calendar', [CalendarController::class, 'file'])->can('read', 'group');

@@ -83,17 +83,23 @@ final class CutCommand extends FileCommand
             'cli.cut',
             title: $form->title,
             entries: Message::of('cli.entries', count: $form->count()),
-            load: sprintf('%.2f', $cut->totalLoad()),
+            load: self::rounded($cut->totalLoad()),
             count: count($cut->lessons),
-            target: sprintf('%.2f', $cut->target),
+            target: self::rounded($cut->target),
         )));
         $this->table(['Lesson', 'From', 'To', 'Load', 'First', 'Last'], array_map(
-            static fn (int $at, Lesson $lesson): array => [$at + 1, $lesson->from, $lesson->to, sprintf('%.2f', $lesson->load), $form->at($lesson->from)->title, $form->at($lesson->to)->title],
+            static fn (int $at, Lesson $lesson): array => [$at + 1, $lesson->from, $lesson->to, self::rounded($lesson->load), $form->at($lesson->from)->title, $form->at($lesson->to)->title],
             array_keys($cut->lessons),
             $cut->lessons,
         ));
         $this->warnings($warnings);
 
         return self::SUCCESS;
+    }
+
+    /** A load as it is read everywhere: two places, halves up. */
+    private static function rounded(float $load): string
+    {
+        return (string) round($load, 2);
     }
 }

@@ -131,3 +131,19 @@ test('an assistant reads lessons and writes none', function () {
 test('the courses of a form are named with group and term', function () {
     $this->getJson("/api/forms/$this->form/courses")->assertOk()->assertExactJson([['id' => $this->course, 'group' => 'Tuesdays', 'term' => 'Winter']]);
 });
+
+test('whoever lets Gorvan decide at a join frees it for the group too, although the form pins it', function () {
+    ['form' => $form, 'term' => $term] = $school = $this->school('Free School');
+    $this->flushSession();
+    app('auth')->forgetGuards();
+    $this->actingAs($school['user']);
+    $course = $this->inside($school['user']->school, fn () => $term->courses()->first()->id);
+    $bench = fn (): array => $this->getJson("/api/forms/$form->id/workbench?course=$course")->assertOk()->json();
+    $ends = fn (): array => array_column($bench()['kept']['lessons'], 'to');
+    $free = $ends();
+    $pin = in_array(5, $free, true) ? 6 : 5;
+    $this->putJson("/api/forms/$form->id/joins", ['joins' => [['after' => $pin, 'pin' => 'always']]])->assertOk();
+    expect($ends())->toContain($pin);
+    $this->patchJson("/api/courses/$course", ['joins' => [['after' => $pin, 'pin' => null]]])->assertOk();
+    expect($ends())->toBe($free)->and($bench()['kept']['joins'][$pin - 1]['pin'])->toBeNull();
+});

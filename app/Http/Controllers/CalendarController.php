@@ -38,7 +38,7 @@ final class CalendarController extends Controller
         return $this->calendar($calendar($group), 'attachment; filename="'.(Str::slug($group->name) ?: 'group').'.ics"');
     }
 
-    #[Makes('/api/groups/{group}/feed', 'makeFeed', 'The private address of its calendar; an earlier one no longer works', FeedData::class, status: 201)]
+    #[Makes('/api/groups/{group}/feed', 'makeFeed', 'The private address of its calendar; an earlier one no longer works', FeedData::class, status: 201, once: false)]
     public function make(Group $group): JsonResponse
     {
         $secret = Str::random(48);

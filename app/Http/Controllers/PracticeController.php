@@ -58,7 +58,7 @@ final class PracticeController extends Controller
         return new JsonResponse($pages->notesOf(array_values($group->students()->pluck('students.id')->all()), Day::text(Day::number($this->school->today()) - self::BACK)));
     }
 
-    #[Makes('/api/groups/{group}/links', 'makeLinks', 'New links; earlier ones of the same students open nothing any more', [MadeLinkData::class], takes: ['students' => ['string'], 'byMail?' => 'boolean'], status: 201)]
+    #[Makes('/api/groups/{group}/links', 'makeLinks', 'New links; earlier ones of the same students open nothing any more', [MadeLinkData::class], takes: ['students' => ['string'], 'byMail?' => 'boolean'], status: 201, once: false)]
     public function makeLinks(Request $request, Group $group, GiveLink $give): JsonResponse
     {
         $given = $request->validate(['students' => ['required', 'array', 'min:1', 'max:500'], 'students.*' => ['uuid', 'distinct'], 'byMail' => ['boolean']]);
@@ -77,7 +77,7 @@ final class PracticeController extends Controller
         return new JsonResponse($pages->home($student));
     }
 
-    #[Makes('/api/students/{student}/link', 'makeLink', 'A new link; an earlier one opens nothing any more', MadeLinkData::class, takes: ['byMail?' => 'boolean'], status: 201)]
+    #[Makes('/api/students/{student}/link', 'makeLink', 'A new link; an earlier one opens nothing any more', MadeLinkData::class, takes: ['byMail?' => 'boolean'], status: 201, once: false)]
     public function makeLink(Request $request, Student $student, GiveLink $give): JsonResponse
     {
         $given = $request->validate(['byMail' => ['boolean']]);

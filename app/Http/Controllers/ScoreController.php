@@ -53,9 +53,10 @@ final class ScoreController extends Controller
     }
 
     #[Reads('/api/forms/{form}/versions', 'versions', 'The states it was in, the latest first', [VersionData::class])]
-    public function versions(Form $form): JsonResponse
+    public function versions(Request $request, Form $form): JsonResponse
     {
         $zone = $this->school->zone();
+        $me = $this->viewer($request)->authorId();
         $names = User::where('school_id', $form->school_id)->pluck('name', 'id');
 
         return new JsonResponse($form->versions()->get(['id', 'school_id', 'form_id', 'number', 'made_by', 'made_at', 'what'])->map(static fn (FormVersion $version): VersionData => new VersionData(
@@ -63,6 +64,7 @@ final class ScoreController extends Controller
             $names[$version->made_by] ?? null,
             $version->made_at->setTimezone($zone)->toRfc3339String(),
             $version->changes(),
+            $version->made_by === $me,
         ))->all());
     }
 

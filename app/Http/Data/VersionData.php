@@ -21,6 +21,9 @@ final readonly class VersionData
         public string $at,
         #[OA\Property(type: 'array', items: new OA\Items(ref: MessageData::class))]
         public array $what,
+        /** Whether whoever asks made it. */
+        #[OA\Property]
+        public bool $isMine,
     ) {
     }
 }

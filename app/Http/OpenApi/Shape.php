@@ -39,13 +39,14 @@ final class Shape
      * @param  array<string, string>  $query  type by name
      * @return list<OA\Parameter> those in the path, and those of the query
      */
-    public static function parameters(string $path, array $query): array
+    public static function parameters(string $path, array $query, array $headers = []): array
     {
         preg_match_all('/\{(\w+)\}/', $path, $found);
 
         return [
             ...array_map(static fn (string $name): OA\Parameter => new OA\PathParameter(name: $name, schema: new OA\Schema(type: 'string')), $found[1]),
             ...array_map(static fn (string $name, string $type): OA\Parameter => new OA\QueryParameter(name: rtrim($name, '!'), required: str_ends_with($name, '!'), schema: new OA\Schema(...self::type($type))), array_keys($query), $query),
+            ...array_map(static fn (string $name): OA\Parameter => new OA\HeaderParameter(name: $name, required: true, schema: new OA\Schema(type: 'string')), $headers),
         ];
     }
 

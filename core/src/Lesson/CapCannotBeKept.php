@@ -12,6 +12,6 @@ final class CapCannotBeKept extends CutImpossible
     /** @param  int  $from  position of the first entry of the run that may not be cut apart, and `to` of its last */
     public static function by(int $from, int $to, float $load, float $target, float $cap): self
     {
-        return new self(Message::of('cut.cap', from: $from, to: $to, load: round($load, 4), cap: round($cap, 4), target: round($target, 4)));
+        return new self(Message::of('cut.cap', from: $from, to: $to, load: round($load, 2), cap: round($cap, 2), target: round($target, 2)));
     }
 }

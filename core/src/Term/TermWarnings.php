@@ -64,7 +64,7 @@ final class TermWarnings
         }
         $most = min(array_map(static fn (Message $why): int => is_int($why->with['most'] ?? null) ? $why->with['most'] : 0, $whys));
 
-        return Message::of('plan.in_parts', count: count($whys), load: round($most / $outset->course->minutesPerLoad(), 1));
+        return Message::of('plan.in_parts', count: count($whys), load: round($most / $outset->course->minutesPerLoad(), 2));
     }
 
     /**

@@ -21,3 +21,11 @@ test('times and numbers are short', () => {
   // The noughts of a whole number are not decimals.
   expect([number(40, 0), number(100, 0), number(0), number(39.96, 1)]).toEqual(['40', '100', '0', '40']);
 });
+
+test('halves are rounded away from nothing, as the server rounds them, whatever their last bits say', () => {
+  // 0.575 is 0.57499999999999996 in binary, 1.005 is 1.00499999999999989; both are halves to whoever added them up.
+  expect([0.575, 1.005, -1.005, 2.675, 0.1 + 0.2, 89.145].map((value) => number(value))).toEqual([
+    '0.58', '1.01', '-1.01', '2.68', '0.3', '89.15',
+  ]); // prettier-ignore
+  expect([number(0.574999), number(-0.001), number(1e9 + 0.125)]).toEqual(['0.57', '0', '1000000000.13']);
+});

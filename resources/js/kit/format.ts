@@ -25,8 +25,10 @@ export function laterClock(at: string, minutes: number): string {
   return `${String(Math.floor(total / 60)).padStart(2, '0')}:${String(total % 60).padStart(2, '0')}`;
 }
 
+/** A number as it is read, halves rounded away from nothing, as the server rounds them: 0.575 is .58, whatever its last bits say. */
 export function number(value: number, places = 2): string {
-  const written = value.toFixed(places);
+  const scale = 10 ** places;
+  const written = ((Math.sign(value) * Math.round(Number((Math.abs(value) * scale).toFixed(6)))) / scale).toFixed(places);
   return written.includes('.') ? written.replace(/\.?0+$/, '') : written;
 }
 

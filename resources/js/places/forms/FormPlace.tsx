@@ -180,7 +180,7 @@ function Score({ form }: { form: Form }) {
                           style={{ width: `${String(Math.min(100, (lesson.load / (form.target * 1.5 || 1)) * 100))}%` }}
                         />
                       </span>
-                      {lesson.load.toFixed(2)}
+                      {number(lesson.load)}
                     </span>
                   </td>
                 </tr>

@@ -8,6 +8,7 @@ import { Button, RefusalLine, TextArea, TextField } from '../../kit/controls';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { number } from '../../kit/format';
 import { Heading, Page, Warnings } from '../../kit/page';
+import { useAsOne } from '../../kit/useAsOne';
 import { useOnce } from '../../kit/useOnce';
 import { type Refusal, useProblem } from '../../kit/useProblem';
 import { Ribbon } from '../../pictures/Ribbon';
@@ -35,6 +36,7 @@ export function NewFormPlace() {
   const { t } = useTranslation();
   const navigate = useNavigate();
   const unmaking = useUnmaking();
+  const { asOne, made } = useAsOne(DRAFT);
   const [text, setText] = useState(() => readDraft<Source>(DRAFT)?.text ?? '');
   const [title, setTitle] = useState(() => readDraft<Source>(DRAFT)?.title ?? '');
   const [read, setRead] = useState<{ found: FormPreview; from: Source } | null>(null);
@@ -56,9 +58,13 @@ export function NewFormPlace() {
     onError: setProblem,
   });
   const save = useMutation({
-    mutationFn: (from: Source) => ask(api.POST('/api/forms', { body: { ...from, declined } })),
+    mutationFn: (from: Source) => {
+      const body = { ...from, declined };
+      return ask(api.POST('/api/forms', { params: { header: asOne(body) }, body }));
+    },
     onSuccess: async (form, from) => {
       dropDraft(DRAFT);
+      made();
       await readAgain('form');
       await navigate(`/forms/${form.id}`);
       unmaking({

@@ -10,6 +10,7 @@ import { ranges, recall } from '../../kit/format';
 import { isSupport } from '../../pictures/reed';
 import { Asked, Empty, Heading, Page } from '../../kit/page';
 import { useAddressed } from '../../kit/useAddressed';
+import { useAsOne } from '../../kit/useAsOne';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
 import { ReedLegend } from '../../pictures/ReedLegend';
@@ -348,17 +349,15 @@ function Reason({ student, numbers }: { student: Student; numbers: (positions: n
 function Adding({ group, onDone }: { group: string; onDone: () => void }) {
   const { t } = useTranslation();
   const unmaking = useUnmaking();
+  const { asOne } = useAsOne();
   const [names, setNames] = useState('');
   const [refusal, setProblem] = useProblem();
   const people = useSamePeople();
   const add = useMutation({
-    mutationFn: () =>
-      ask(
-        api.POST('/api/groups/{group}/students', {
-          params: { path: { group } },
-          body: { students: namesIn(names), ...told(people.meant) },
-        }),
-      ),
+    mutationFn: () => {
+      const body = { students: namesIn(names), ...told(people.meant) };
+      return ask(api.POST('/api/groups/{group}/students', { params: { path: { group }, header: asOne(body) }, body }));
+    },
     onSuccess: async ({ added }) => {
       await readAgain('roster');
       onDone();

@@ -7,6 +7,7 @@ import { formsQuery, groupsQuery, readAgain } from '../../api/queries';
 import { Button, ButtonLink, Choice, Dialog, TextArea, TextField } from '../../kit/controls';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { Asked, Empty, Listing, Page } from '../../kit/page';
+import { useAsOne } from '../../kit/useAsOne';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
 import { useUnmaking } from '../useUnmaking';
@@ -72,6 +73,7 @@ function Making({ form: wanted }: { form: string }) {
   const forms = useQuery(formsQuery);
   const [refusal, setProblem] = useProblem();
   const unmaking = useUnmaking();
+  const { asOne, made } = useAsOne(DRAFT);
   const people = useSamePeople();
   const [given, setGiven] = useState(() => {
     const typed = readDraft<Given>(DRAFT) ?? { name: '', room: '', form: '', names: '' };
@@ -79,14 +81,13 @@ function Making({ form: wanted }: { form: string }) {
   });
   const form = forms.data?.find((one) => one.id === given.form)?.id ?? forms.data?.[0]?.id ?? '';
   const make = useMutation({
-    mutationFn: () =>
-      ask(
-        api.POST('/api/groups', {
-          body: { name: given.name, room: given.room || null, form, students: namesIn(given.names), ...told(people.meant) },
-        }),
-      ),
+    mutationFn: () => {
+      const body = { name: given.name, room: given.room || null, form, students: namesIn(given.names), ...told(people.meant) };
+      return ask(api.POST('/api/groups', { params: { header: asOne(body) }, body }));
+    },
     onSuccess: async (group) => {
       dropDraft(DRAFT);
+      made();
       await readAgain('group');
       await navigate(`/groups/${group.id}`);
       unmaking({

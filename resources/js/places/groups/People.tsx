@@ -6,6 +6,7 @@ import { api, ask, Problem, type Student } from '../../api/client';
 import { groupsQuery, readAgain } from '../../api/queries';
 import { Button, Choice, Dialog, RefusalLine, TextField } from '../../kit/controls';
 import { useTell } from '../../kit/toasts';
+import { asNew } from '../../kit/useAsOne';
 import { useProblem } from '../../kit/useProblem';
 import { useUnmaking } from '../useUnmaking';
 import { useSamePeople } from './SamePeople';
@@ -100,8 +101,10 @@ const item = 'flex min-h-11 cursor-default items-center px-4 outline-none data-[
 
 /** On the list again as the same person; one who had no record went altogether, and is made anew. */
 async function backOn(group: string, id: string, name: string): Promise<unknown> {
-  const add = (people: { same?: Record<string, string>; others?: string[] }) =>
-    ask(api.POST('/api/groups/{group}/students', { params: { path: { group } }, body: { students: [name], ...people } }));
+  const add = (people: { same?: Record<string, string>; others?: string[] }) => {
+    const params = { path: { group }, header: asNew() };
+    return ask(api.POST('/api/groups/{group}/students', { params, body: { students: [name], ...people } }));
+  };
   try {
     return await add({ same: { [name]: id } });
   } catch (error) {

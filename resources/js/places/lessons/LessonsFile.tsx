@@ -5,6 +5,7 @@ import { readAgain } from '../../api/queries';
 import { RefusalLine } from '../../kit/controls';
 import { useMay } from '../../kit/useMay';
 import { useTell } from '../../kit/toasts';
+import { useAsOne } from '../../kit/useAsOne';
 import { useProblem } from '../../kit/useProblem';
 
 /** Lessons out and in as a file. */
@@ -13,10 +14,14 @@ export function LessonsFile({ form }: { form: string }) {
   const tell = useTell();
   const may = useMay();
   const [refusal, setProblem] = useProblem();
+  const { asOne, made } = useAsOne();
   const read = useMutation({
-    mutationFn: async (file: File) =>
-      ask(api.POST('/api/forms/{form}/lessons-file', { params: { path: { form } }, body: { text: await file.text() } })),
+    mutationFn: async (file: File) => {
+      const body = { text: await file.text() };
+      return ask(api.POST('/api/forms/{form}/lessons-file', { params: { path: { form }, header: asOne(body) }, body }));
+    },
     onSuccess: async ({ count }) => {
+      made();
       setProblem(null);
       await readAgain('lesson');
       tell(t('lessons.file.done', { count }));

@@ -8,6 +8,7 @@ import { Button, Dialog, RefusalLine } from '../../kit/controls';
 import { Asked } from '../../kit/page';
 import { Select } from '../../kit/Select';
 import { useTell } from '../../kit/toasts';
+import { useAsOne } from '../../kit/useAsOne';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
 import type { WrittenLesson } from './lesson';
@@ -82,13 +83,14 @@ function Choosing({ form, written, course, onDone }: ChoosingProps) {
   const navigate = useNavigate();
   const courses = useQuery(formCoursesQuery(form.id));
   const [refusal, setProblem] = useProblem();
+  const { asOne } = useAsOne();
   const [id] = useState(() => crypto.randomUUID());
   const [chosen, setChosen] = useState<string | null>(null);
   const use = useMutation({
     mutationFn: (to: string) =>
       ask(
         api.POST('/api/lessons/{lesson}/use', {
-          params: { path: { lesson: written.id } },
+          params: { path: { lesson: written.id }, header: asOne(to) },
           body: { id, course: to === '' ? null : to },
         }),
       ),

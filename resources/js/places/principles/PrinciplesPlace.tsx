@@ -8,6 +8,7 @@ import { Button, RefusalLine, TextField } from '../../kit/controls';
 import { Notice } from '../../kit/Notice';
 import { Asked, Heading, Listing, Page } from '../../kit/page';
 import { StarterList } from '../../kit/StarterList';
+import { useAsOne } from '../../kit/useAsOne';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
 import { sentence } from '../../messages/say';
@@ -24,11 +25,14 @@ function useMaking() {
   const { t } = useTranslation();
   const go = useNavigate();
   const unmake = useUnmaking();
+  const { asOne, made } = useAsOne();
   const [refusal, setRefusal] = useProblem();
   const [warnings, setWarnings] = useState<string[]>([]);
   const make = useMutation({
-    mutationFn: (body: { text: string; title?: string }) => ask(api.POST('/api/principle-sets', { body })),
+    mutationFn: (body: { text: string; title?: string }) =>
+      ask(api.POST('/api/principle-sets', { params: { header: asOne(body) }, body })),
     onSuccess: async ({ set, warnings: told }) => {
+      made();
       setRefusal(null);
       setWarnings(told.map(sentence));
       queryClient.setQueryData(['principleSet', set.id], set);

@@ -122,6 +122,7 @@ describe('the floor', () => {
       spots: [0, 1, 2, 3, 4, 5, 6].map((n) => ({ x: 4, y: 2 + 0.6 * n, facing: 90 })),
       stands: [{ x: 4, y: 2, facing: 0 }],
       block: [5.4, 3.6],
+      students: 2,
     },
   };
 
@@ -129,7 +130,7 @@ describe('the floor', () => {
     answers.floor = floor;
     open('floor');
     expect((await screen.findByTestId('fits')).textContent).toBe(
-      'The room runs out at 5. Movement 5. The whole form needs 6.2 × 9 m.',
+      'The room runs out at 5. Movement 5. The whole form needs 6.2 × 9 m. 2 students would fit.',
     );
     expect(
       screen.getByText(/in 2 ranks of 3; middle of the class 4 m from the left wall and 2 m from the back, facing the front/),

@@ -1,4 +1,4 @@
-import { type ReactNode, useEffect, useState } from 'react';
+import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Tick } from '../../kit/controls';
 import type { Edit, Raw, Row } from './edits';
@@ -71,10 +71,12 @@ interface Props {
   /** Every row, for what it returns to or mirrors. */
   rows: Row[];
   onEdit: (edits: Edit[]) => void;
+  /** What would be saved if the page were left now. */
+  onTyping: (edits: Edit[] | null) => void;
 }
 
 /** Everything one entry says, in shares that open; what is written here is saved as one leaves it. */
-export function Depth({ row, position, refused, rows, onEdit }: Props) {
+export function Depth({ row, position, refused, rows, onEdit, onTyping }: Props) {
   const { t } = useTranslation();
   const names: Record<string, string> = t('score.fields', { returnObjects: true });
   const words: Record<string, string> = t('score.options', { returnObjects: true });
@@ -95,6 +97,9 @@ export function Depth({ row, position, refused, rows, onEdit }: Props) {
       error={refused.get(`${row.key}.${column}`)?.message}
       onSave={(to) => {
         cell(column, to);
+      }}
+      onTyping={(to) => {
+        onTyping([{ op: 'set', id: row.key, cells: { [column]: to } }]);
       }}
     />
   );
@@ -139,6 +144,9 @@ export function Depth({ row, position, refused, rows, onEdit }: Props) {
       fresh={fresh ?? {}}
       onSave={(value) => {
         set({ [key]: value.length > 0 ? value : null });
+      }}
+      onTyping={(value) => {
+        onTyping([{ op: 'set', id: row.key, fields: { [key]: value.length > 0 ? value : null } }]);
       }}
     />
   );
@@ -266,21 +274,43 @@ interface CellProps {
   hint?: string | undefined;
   error?: string | undefined;
   onSave: (text: string) => void;
+  /** What stands in it, for a page that is reloaded in the middle. */
+  onTyping?: (text: string) => void;
 }
 
 /** One field, saved when it is left; what the server refuses stays as typed, with the reason under it. */
-export function Cell({ label, value, isLong = false, hint, error, onSave }: CellProps) {
+export function Cell({ label, value, isLong = false, hint, error, onSave, onTyping }: CellProps) {
   const [typed, setTyped] = useState(value);
   useEffect(() => {
     setTyped(value);
+    saved.current = value;
   }, [value]);
+  const saved = useRef(value);
+  const save = () => {
+    if (typed === saved.current) return;
+    saved.current = typed;
+    onSave(typed);
+  };
+  // Whoever goes to another entry or page without leaving the field has typed it all the same.
+  const latest = useRef(save);
+  useEffect(() => {
+    latest.current = save;
+  });
+  useEffect(
+    () => () => {
+      latest.current();
+    },
+    [],
+  );
+  const type = (text: string) => {
+    setTyped(text);
+    onTyping?.(text);
+  };
   const shared = {
     className: `${control} ${error ? 'border-persimmon' : ''}`,
     value: typed,
     'aria-invalid': error ? true : undefined,
-    onBlur: () => {
-      if (typed !== value) onSave(typed);
-    },
+    onBlur: save,
   };
   return (
     <label className="flex flex-col text-xs text-soft">
@@ -290,14 +320,14 @@ export function Cell({ label, value, isLong = false, hint, error, onSave }: Cell
           {...shared}
           rows={Math.min(Math.max(2, typed.split('\n').length), 8)}
           onChange={(event) => {
-            setTyped(event.target.value);
+            type(event.target.value);
           }}
         />
       ) : (
         <input
           {...shared}
           onChange={(event) => {
-            setTyped(event.target.value);
+            type(event.target.value);
           }}
         />
       )}

@@ -11,8 +11,22 @@ const SCHEMES: readonly Field[] = [
 ];
 const NUMBERS = ['announced', 'breath_seconds', 'showing_pace'];
 
+/** A field as it is sent; what is no number goes as it is, and the server says what it should be. */
+function said(key: string, to: string): Raw {
+  const plain = to.trim().replace(',', '.');
+  const asNumber = NUMBERS.includes(key) && plain !== '' && !Number.isNaN(Number(plain)) ? Number(plain) : to.trim();
+  return { [key]: to.trim() === '' ? null : asNumber };
+}
+
+interface Props {
+  score: Score;
+  onEdit: (edits: Edit[]) => void;
+  /** What would be saved if the page were left now. */
+  onTyping: (edits: Edit[] | null) => void;
+}
+
 /** What is said of the form as a whole. */
-export function FormHead({ score, onEdit }: { score: Score; onEdit: (edits: Edit[]) => void }) {
+export function FormHead({ score, onEdit, onTyping }: Props) {
   const { t } = useTranslation();
   const names: Record<string, string> = t('score.fields', { returnObjects: true });
   const words: Record<string, string> = t('score.options', { returnObjects: true });
@@ -28,10 +42,10 @@ export function FormHead({ score, onEdit }: { score: Score; onEdit: (edits: Edit
         isLong={isLong}
         value={typeof value === 'string' || typeof value === 'number' ? String(value) : ''}
         onSave={(to) => {
-          const plain = to.trim().replace(',', '.');
-          // What is no number is sent as it is, and the server says what it should be.
-          const asNumber = NUMBERS.includes(key) && plain !== '' && !Number.isNaN(Number(plain)) ? Number(plain) : to.trim();
-          set({ [key]: to.trim() === '' ? null : asNumber });
+          set(said(key, to));
+        }}
+        onTyping={(to) => {
+          onTyping([{ op: 'form', fields: said(key, to) }]);
         }}
       />
     );

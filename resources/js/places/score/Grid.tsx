@@ -17,6 +17,8 @@ interface Props {
   place: Place;
   onPlace: (place: Place) => void;
   onWrite: (row: Row, column: Column, text: string) => void;
+  /** What stands in the cell that is open; null once it is left. */
+  onTyping: (row: Row, column: Column, text: string | null) => void;
   onPaste: (text: string) => void;
   /** Keys that change rows; true when it was one. */
   onCommand: (event: KeyboardEvent) => boolean;
@@ -30,7 +32,7 @@ type Leave = 'down' | 'up' | 'on' | 'back' | 'stay' | 'away';
  * The entries as a grid, one cell in focus at a time. Writing stays in the cell until it is left, so that a keystroke
  * draws that cell and nothing else.
  */
-export function Grid({ rows, columns, sections, refused, place, onPlace, onWrite, onPaste, onCommand, hintId }: Props) {
+export function Grid({ rows, columns, sections, refused, place, onPlace, onWrite, onTyping, onPaste, onCommand, hintId }: Props) {
   const { t } = useTranslation();
   const box = useRef<HTMLDivElement>(null);
   const [begun, setWriting] = useState<{ key: string; start: string | null } | null>(null);
@@ -74,6 +76,7 @@ export function Grid({ rows, columns, sections, refused, place, onPlace, onWrite
 
   const leaving = (text: string | null, how: Leave) => {
     setWriting(null);
+    if (activeRow && activeColumn) onTyping(activeRow, activeColumn, null);
     if (text !== null && activeRow && activeColumn) {
       const kept = refused.get(`${activeRow.key}.${activeColumn}`);
       if (text !== (kept?.typed ?? shown(activeRow, activeColumn, around(activeRow, positions, sections))))
@@ -84,12 +87,18 @@ export function Grid({ rows, columns, sections, refused, place, onPlace, onWrite
     go(at.row + row, at.column + column);
   };
   // The rows are given the same function throughout, so that moving draws two of them and not all.
-  const latest = useRef(leaving);
+  const typing = (text: string) => {
+    if (activeRow && activeColumn) onTyping(activeRow, activeColumn, text);
+  };
+  const latest = useRef({ leaving, typing });
   useLayoutEffect(() => {
-    latest.current = leaving;
+    latest.current = { leaving, typing };
   });
   const leave = useCallback((text: string | null, how: Leave) => {
-    latest.current(text, how);
+    latest.current.leaving(text, how);
+  }, []);
+  const type = useCallback((text: string) => {
+    latest.current.typing(text);
   }, []);
 
   const begin = (start: string | null) => {
@@ -194,6 +203,7 @@ export function Grid({ rows, columns, sections, refused, place, onPlace, onWrite
               onCell={go}
               onWriteAt={setWriting}
               onLeave={leave}
+              onType={type}
             />
           ))}
         </tbody>
@@ -217,6 +227,7 @@ interface RowProps extends Around {
   onCell: (row: number, column: number) => void;
   onWriteAt: (writing: { key: string; start: string | null }) => void;
   onLeave: (text: string | null, how: Leave) => void;
+  onType: (text: string) => void;
 }
 
 const GridRow = memo(function GridRow({
@@ -232,6 +243,7 @@ const GridRow = memo(function GridRow({
   onCell,
   onWriteAt,
   onLeave,
+  onType,
 }: RowProps) {
   const { t } = useTranslation();
   return (
@@ -265,7 +277,13 @@ const GridRow = memo(function GridRow({
             } ${isActive ? 'outline-2 outline-pine2' : ''} truncate`}
           >
             {isActive && writing ? (
-              <CellInput label={label} start={writing.start ?? text} isReplacing={writing.start !== null} onLeave={onLeave} />
+              <CellInput
+                label={label}
+                start={writing.start ?? text}
+                isReplacing={writing.start !== null}
+                onLeave={onLeave}
+                onType={onType}
+              />
             ) : wrong ? (
               <>
                 <span aria-hidden="true">! </span>
@@ -286,9 +304,10 @@ interface CellInputProps {
   start: string;
   isReplacing: boolean;
   onLeave: (text: string | null, how: Leave) => void;
+  onType: (text: string) => void;
 }
 
-function CellInput({ label, start, isReplacing, onLeave }: CellInputProps) {
+function CellInput({ label, start, isReplacing, onLeave, onType }: CellInputProps) {
   const [text, setText] = useState(start);
   const ref = useRef<HTMLInputElement>(null);
   const isLeft = useRef(false);
@@ -304,6 +323,19 @@ function CellInput({ label, start, isReplacing, onLeave }: CellInputProps) {
     isLeft.current = true;
     onLeave(value, how);
   };
+  // Whoever goes to another page with the cell open has typed it all the same.
+  const open = useRef(leave);
+  const typed = useRef(text);
+  useEffect(() => {
+    open.current = leave;
+    typed.current = text;
+  });
+  useEffect(
+    () => () => {
+      open.current(typed.current, 'away');
+    },
+    [],
+  );
   return (
     <input
       ref={ref}
@@ -311,6 +343,7 @@ function CellInput({ label, start, isReplacing, onLeave }: CellInputProps) {
       value={text}
       onChange={(event) => {
         setText(event.target.value);
+        onType(event.target.value);
       }}
       onBlur={() => {
         leave(text, 'away');

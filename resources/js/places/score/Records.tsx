@@ -56,10 +56,12 @@ interface Props {
   /** What a new record begins as. */
   fresh?: Raw;
   onSave: (value: Raw[]) => void;
+  /** What would be saved if the page were left now. */
+  onTyping?: (value: Raw[]) => void;
 }
 
 /** A list of small records, saved as one leaves a field or pauses; what lacks something it needs waits here until it has it. */
-export function Records({ title, fields, value, fresh = {}, onSave }: Props) {
+export function Records({ title, fields, value, fresh = {}, onSave, onTyping }: Props) {
   const { t } = useTranslation();
   const [rows, setRows] = useState<Raw[]>(value);
   const saved = useRef(JSON.stringify(value));
@@ -72,8 +74,9 @@ export function Records({ title, fields, value, fresh = {}, onSave }: Props) {
     }
   }, [arrived]);
 
+  const cleanOf = (all: Raw[]) => all.map((one) => cleaned(one, fields)).filter((one) => one !== null);
   const save = (all: Raw[]) => {
-    const clean = all.map((one) => cleaned(one, fields)).filter((one) => one !== null);
+    const clean = cleanOf(all);
     if (JSON.stringify(clean) === saved.current) return;
     saved.current = JSON.stringify(clean);
     onSave(clean);
@@ -105,7 +108,10 @@ export function Records({ title, fields, value, fresh = {}, onSave }: Props) {
       title={title}
       fields={fields}
       rows={rows}
-      onChange={setRows}
+      onChange={(all) => {
+        setRows(all);
+        onTyping?.(cleanOf(all));
+      }}
       onLeave={() => {
         save(rows);
       }}

@@ -86,21 +86,19 @@ function Editor({ id, start }: { id: string; start: Score }) {
     setPlace({ ...to, key: latest.current[to.row]?.key ?? null });
   }, []);
 
-  const write = (target: Row, into: Column, text: string) => {
-    if (into === 'section') {
-      edit([{ op: 'section', id: target.key, title: text.trim() === '' ? null : text.trim() }]);
-      return;
-    }
+  /** What it means to write a text into a cell; null where no edit says it. */
+  const written = (target: Row, into: Column, text: string): Edit[] | null => {
+    if (into === 'section') return [{ op: 'section', id: target.key, title: text.trim() === '' ? null : text.trim() }];
     if ((into === 'returns' || into === 'mirrors') && /^\d+$/.test(text.trim())) {
       const to = rows[Number(text) - 1];
-      if (!to) {
-        tell(t('score.rowNotThere', { row: text.trim() }), { isProblem: true });
-        return;
-      }
-      edit([{ op: 'set', id: target.key, cells: { [into]: to.key } }]);
-      return;
+      return to ? [{ op: 'set', id: target.key, cells: { [into]: to.key } }] : null;
     }
-    edit([{ op: 'set', id: target.key, cells: { [into]: text } }]);
+    return [{ op: 'set', id: target.key, cells: { [into]: text } }];
+  };
+  const write = (target: Row, into: Column, text: string) => {
+    const edits = written(target, into, text);
+    if (edits === null) tell(t('score.rowNotThere', { row: text.trim() }), { isProblem: true });
+    else edit(edits);
   };
 
   const insert = (below: boolean) => {
@@ -291,6 +289,9 @@ function Editor({ id, start }: { id: string; start: Score }) {
             place={{ row: at, column: place.column }}
             onPlace={goTo}
             onWrite={write}
+            onTyping={(target, into, text) => {
+              scoring.typing(text === null ? null : written(target, into, text));
+            }}
             onPaste={paste}
             onCommand={onCommand}
             hintId={hintId}
@@ -329,14 +330,22 @@ function Editor({ id, start }: { id: string; start: Score }) {
           </Tabs.List>
           <Tabs.Content value="entry" className="max-h-[max(20rem,calc(100vh-27.5rem))] overflow-y-auto pr-1">
             {nearRow ? (
-              <Depth key={nearRow.key} row={nearRow} position={near + 1} refused={scoring.refused} rows={rows} onEdit={edit} />
+              <Depth
+                key={nearRow.key}
+                row={nearRow}
+                position={near + 1}
+                refused={scoring.refused}
+                rows={rows}
+                onEdit={edit}
+                onTyping={scoring.typing}
+              />
             ) : null}
           </Tabs.Content>
           <Tabs.Content value="findings" className="max-h-[max(20rem,calc(100vh-27.5rem))] overflow-y-auto pr-1">
             <Findings audit={score.audit} onGo={go} onEdit={edit} />
           </Tabs.Content>
           <Tabs.Content value="form" className="max-h-[max(20rem,calc(100vh-27.5rem))] overflow-y-auto pr-1">
-            <FormHead score={score} onEdit={edit} />
+            <FormHead score={score} onEdit={edit} onTyping={scoring.typing} />
           </Tabs.Content>
         </Tabs.Root>
       </div>

@@ -61,7 +61,7 @@ describe('the depth of an entry', () => {
   const show = (entry: Record<string, unknown>, cells: Record<string, string> = {}, refused = new Map()) => {
     const edit = vi.fn();
     const row = { ...(rows[2] as Row), entry: { id: 'e3', ...entry }, cells: { ...(rows[2] as Row).cells, ...cells } };
-    render(<Depth row={row} position={3} refused={refused} rows={rows} onEdit={edit} />);
+    render(<Depth row={row} position={3} refused={refused} rows={rows} onEdit={edit} onTyping={vi.fn()} />);
     return edit;
   };
 
@@ -121,7 +121,7 @@ describe('the depth of an entry', () => {
 
 test('what is said of the form as a whole is saved as what it is: a number, a text, or nothing', async () => {
   const edit = vi.fn();
-  render(<FormHead score={score(1)} onEdit={edit} />);
+  render(<FormHead score={score(1)} onEdit={edit} onTyping={vi.fn()} />);
   const announced = screen.getByLabelText('Movements announced');
   await userEvent.clear(announced);
   await userEvent.tab();

@@ -18,6 +18,8 @@ interface Sent {
 }
 let sent: Sent[] = [];
 let scoring: Scoring;
+/** What is answered to whoever asks which versions there are. */
+let versions: Promise<unknown[]> = Promise.resolve([]);
 
 /** Every request waits until the test answers it. */
 const { ask } = vi.hoisted(() => ({
@@ -36,22 +38,25 @@ vi.mock('../../api/client', async (original) => {
 beforeEach(async () => {
   await openOutbox('ina');
   sent = [];
+  versions = Promise.resolve([]);
   sessionStorage.clear();
-  ask.current = (url, body) =>
-    new Promise((resolve, reject) => {
-      sent.push({
-        url,
-        body: body as Sent['body'],
-        answer: (status, told) => {
-          const response = new Response(null, { status });
-          resolve(response.ok ? { data: told, response } : { error: told, response });
-        },
-        fail: () => {
-          reject(new Unreachable());
-        },
-      });
-    });
+  ask.current = async (url, body) =>
+    url.endsWith('/versions') ? { data: await versions, response: new Response(null, { status: 200 }) } : waits(url, body);
 });
+const waits = (url: string, body: unknown): Promise<unknown> =>
+  new Promise((resolve, reject) => {
+    sent.push({
+      url,
+      body: body as Sent['body'],
+      answer: (status, told) => {
+        const response = new Response(null, { status });
+        resolve(response.ok ? { data: told, response } : { error: told, response });
+      },
+      fail: () => {
+        reject(new Unreachable());
+      },
+    });
+  });
 afterEach(async () => {
   cleanup();
   closeOutbox();
@@ -279,6 +284,80 @@ describe('saving as one goes', () => {
     });
     act(() => scoring.undo?.());
     expect((await request(5)).body).toEqual({ version: 6 });
+  });
+
+  test('what was saved as the page was left is taken back before what was made earlier', async () => {
+    const { unmount } = open();
+    set('e1', { side: 'left' });
+    await answer(0, 200, score(2, { 1: { side: 'left' } }));
+    await waitFor(() => {
+      expect(scoring.undo).not.toBeNull();
+    });
+    set('e2', { side: 'right' });
+    await request(1);
+    unmount();
+    await answer(1, 200, score(3, { 1: { side: 'left' }, 2: { side: 'right' } }));
+    await waitFor(() => {
+      expect(outbox().kept).toEqual([]);
+    });
+    let tell: (all: unknown[]) => void = () => undefined;
+    versions = new Promise((resolve) => {
+      tell = resolve;
+    });
+    open(score(4, { 1: { side: 'left' }, 2: { side: 'right' } })); // the fourth is a colleague's
+    expect(scoring.undo).toBeNull(); // not before it is known what is the last one
+    tell([4, 3, 2, 1].map((number) => ({ number, by: 'X', at: '', what: [], isMine: number !== 4 })));
+    await waitFor(() => {
+      expect(scoring.undo).not.toBeNull();
+    });
+    act(() => scoring.undo?.());
+    expect((await request(2)).body).toEqual({ version: 3 });
+    await answer(2, 200, score(5, { 1: { side: 'left' } }));
+    act(() => scoring.undo?.());
+    expect((await request(3)).body).toEqual({ version: 2 });
+  });
+
+  test('three quick presses take back three changes, the last first', async () => {
+    open();
+    for (const [n, side] of ['left', 'right', 'both'].entries()) {
+      set('e1', { side });
+      await answer(n, 200, score(n + 2, { 1: { side } }));
+    }
+    await waitFor(() => {
+      expect(scoring.undo).not.toBeNull();
+    });
+    act(() => {
+      scoring.undo?.();
+      scoring.undo?.();
+      scoring.undo?.();
+    });
+    for (const [n, version] of [4, 3, 2].entries()) {
+      expect((await request(3 + n)).body).toEqual({ version });
+      await answer(3 + n, 200, score(5 + n));
+    }
+    await waitFor(() => {
+      expect(scoring.undo).toBeNull();
+    });
+    expect(sent.filter((one) => one.url.endsWith('take-back'))).toHaveLength(3);
+  });
+
+  test('a page that is reloaded with a cell open makes what stood in it', async () => {
+    const { unmount } = open();
+    scoring.typing([{ op: 'set', id: 'e1', cells: { title: 'Heron' } }]);
+    unmount(); // nothing of the page was asked
+    open();
+    expect((await request(0)).body).toMatchObject({ edits: [{ op: 'set', id: 'e1', cells: { title: 'Heron' } }] });
+    expect(screen.getByText('Heron')).toBeTruthy();
+    cleanup();
+    open();
+    await waitFor(() => {
+      expect(screen.getByText('Heron')).toBeTruthy();
+    });
+    expect(sent).toHaveLength(1); // and makes it once
+    await answer(0, 200, score(2, { 1: { title: 'Heron' } }));
+    await waitFor(() => {
+      expect(outbox().kept).toEqual([]);
+    });
   });
 
   test('what cannot be taken back is said, and is not tried again', async () => {

@@ -128,7 +128,12 @@ test('of several findings at a place the worst is shown', () => {
 });
 
 describe('the grid', () => {
-  function Held({ onWrite, refused = new Map() as Refused }: { onWrite: (...what: unknown[]) => void; refused?: Refused }) {
+  interface HeldProps {
+    onWrite: (...what: unknown[]) => void;
+    onTyping?: (...what: unknown[]) => void;
+    refused?: Refused;
+  }
+  function Held({ onWrite, onTyping, refused = new Map() as Refused }: HeldProps) {
     const [place, setPlace] = useState<Place>({ row: 0, column: 2 });
     return (
       <Grid
@@ -141,6 +146,9 @@ describe('the grid', () => {
         onWrite={(target, column, text) => {
           onWrite(target.key, column, text);
         }}
+        onTyping={(target, column, text) => {
+          onTyping?.(target.key, column, text);
+        }}
         onPaste={() => undefined}
         onCommand={() => false}
         hintId="hint"
@@ -148,6 +156,26 @@ describe('the grid', () => {
     );
   }
   const cell = (name: string) => screen.getByRole('gridcell', { name });
+
+  test('a cell that is open when the page is left is written, and what stands in it is told as it is typed', async () => {
+    const [write, typing] = [vi.fn(), vi.fn()];
+    const { unmount } = render(<Held onWrite={write} onTyping={typing} />);
+    const user = userEvent.setup();
+    await user.click(cell('A'));
+    await user.keyboard('Reed');
+    expect(typing).toHaveBeenLastCalledWith('a', 'title', 'Reed');
+    expect(write).not.toHaveBeenCalled();
+    unmount();
+    expect(write).toHaveBeenCalledExactlyOnceWith('a', 'title', 'Reed');
+    cleanup();
+    // What was given up is not written.
+    render(<Held onWrite={write} onTyping={typing} />);
+    await user.click(cell('A'));
+    await user.keyboard('Lamp{Escape}');
+    expect(typing).toHaveBeenLastCalledWith('a', 'title', null);
+    cleanup();
+    expect(write).toHaveBeenCalledTimes(1);
+  });
 
   test('is walked and written in with the keyboard', async () => {
     const write = vi.fn();

@@ -7,7 +7,7 @@ import type { EditsCommand } from '../../api/commands';
 import { letGo, type Link, onChange, onOutcome, outbox, post, putInstead } from '../../api/outbox';
 import { formQuery, readAgain, scoreQuery } from '../../api/queries';
 import { useOutbox } from '../../api/useOutbox';
-import { keepDraft, readDraft } from '../../kit/draft';
+import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { useTell } from '../../kit/toasts';
 import { type Edit, foreseen, type Row } from './edits';
 
@@ -23,10 +23,29 @@ export interface Conflict {
   message: string;
   edits: Edit[];
 }
-interface Done {
+/** The versions that can be taken back, and done again, in the order in which they were made. */
+export interface Done {
   undo: number[];
   redo: number[];
+  /** The latest version that is accounted for: here, or as nothing of this person's. */
+  known: number;
 }
+type Way = 'undo' | 'redo';
+
+/**
+ * What can be taken back once one knows which versions one made without this page hearing of it: what was saved as a
+ * page was left comes after what was made before it, and so is taken back before it.
+ */
+export function accounted(done: Done, mine: number[], upTo: number): Done {
+  const unheard = mine.filter((one) => one > done.known && one <= upTo && !done.undo.includes(one) && !done.redo.includes(one));
+  return {
+    undo: [...done.undo, ...unheard].sort((a, b) => a - b).slice(-MOST_STEPS),
+    redo: unheard.length > 0 ? [] : done.redo,
+    known: Math.max(done.known, upTo),
+  };
+}
+
+const MOST_STEPS = 200;
 /** A batch as it waits in the outbox. */
 type Queued = Batch & { id: string };
 
@@ -104,7 +123,7 @@ export function useScore(id: string, start: Score) {
   const [isStepping, setStepping] = useState(false);
   const [refused, setRefused] = useState<Refused>(new Map());
   const [conflict, setConflict] = useState<Conflict | null>(null);
-  const [done, setDone] = useState<Done>(() => readDraft<Done>(`score.${id}`) ?? { undo: [], redo: [] });
+  const [done, setDone] = useState<Done>(() => readDraft<Done>(`score.${id}`) ?? { undo: [], redo: [], known: start.version });
   const base = useRef(start.version);
   const isBusy = useRef(false);
   /** Batches whose answer came here, though it may not be drawn yet. */
@@ -193,7 +212,11 @@ export function useScore(id: string, start: Score) {
       // Drawn when there is time for it: whoever is typing the next cell is not held up.
       startTransition(() => {
         if (answer.version !== command.base) {
-          setDone((all) => ({ undo: [...all.undo, answer.version].slice(-200), redo: [] }));
+          setDone((all) => ({
+            undo: [...all.undo, answer.version].slice(-MOST_STEPS),
+            redo: [],
+            known: answer.version === all.known + 1 ? answer.version : all.known,
+          }));
         }
         take(answer, [made]);
       });
@@ -228,6 +251,7 @@ export function useScore(id: string, start: Score) {
   const edit = useCallback(
     (edits: Edit[], said: string | null = null) => {
       if (edits.length === 0) return;
+      dropDraft(`score.${id}.typing`);
       setRefused((all) => {
         const touched = edits.flatMap((one) =>
           one.op === 'set' && one.cells ? Object.keys(one.cells).map((column) => `${one.id}.${column}`) : [],
@@ -246,29 +270,72 @@ export function useScore(id: string, start: Score) {
     [drawWaiting, id],
   );
 
+  // What was made without this page hearing of it is asked for before anything is taken back.
+  const isBehind = score.version > done.known;
+  useEffect(() => {
+    if (!isBehind || queue.length > 0) return;
+    let isHere = true;
+    void ask(api.GET('/api/forms/{form}/versions', { params: { path: { form: id } } })).then(
+      (versions) => {
+        const mine = versions.filter((one) => one.isMine).map((one) => one.number);
+        if (isHere) setDone((all) => accounted(all, mine, score.version));
+      },
+      () => undefined, // it is asked again with the network; until then nothing is taken back out of turn
+    );
+    return () => {
+      isHere = false;
+    };
+  }, [id, isBehind, link, queue.length, score.version]);
+
+  /** Steps that were asked for, one after the other: three quick presses take back three changes. */
+  const wanted = useRef<Way[]>([]);
+  const doneNow = useRef(done);
+  useEffect(() => {
+    doneNow.current = done;
+  }, [done]);
   const step = useCallback(
-    async (way: 'undo' | 'redo') => {
-      if (queue.length > 0 || isBusy.current) return;
-      const versions = done[way];
-      const version = versions[versions.length - 1];
-      if (version === undefined) return;
+    async (way: Way) => {
+      wanted.current.push(way);
+      if (isBusy.current) return;
       isBusy.current = true;
       setStepping(true);
       try {
-        const answer = await ask(api.POST('/api/forms/{form}/take-back', { params: { path: { form: id } }, body: { version } }));
-        const back = way === 'undo' ? 'redo' : 'undo';
-        setDone((all) => ({ ...all, [way]: all[way].slice(0, -1), [back]: [...all[back], answer.version] }));
-        take(answer, []);
+        for (let next = wanted.current.shift(); next !== undefined; next = wanted.current.shift()) {
+          const version = doneNow.current[next].at(-1);
+          if (version === undefined) break;
+          const put = (change: (all: Done) => Done) => {
+            doneNow.current = change(doneNow.current);
+            setDone(doneNow.current);
+          };
+          try {
+            const answer = await ask(
+              api.POST('/api/forms/{form}/take-back', { params: { path: { form: id } }, body: { version } }),
+            );
+            const back = next === 'undo' ? 'redo' : 'undo';
+            const from = next;
+            put((all) => ({
+              ...all,
+              [from]: all[from].slice(0, -1),
+              [back]: [...all[back], answer.version],
+              known: answer.version,
+            }));
+            take(answer, []);
+            tell(t(next === 'undo' ? 'score.takenBack' : 'score.doneAgain'));
+          } catch (error) {
+            const from = next;
+            if (error instanceof Problem) put((all) => ({ ...all, [from]: all[from].slice(0, -1) }));
+            tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });
+            break; // what was asked for after it rested on it
+          }
+        }
         void readAgain('score');
-        tell(t(way === 'undo' ? 'score.takenBack' : 'score.doneAgain'));
-      } catch (error) {
-        if (error instanceof Problem) setDone((all) => ({ ...all, [way]: all[way].slice(0, -1) }));
-        tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });
+      } finally {
+        wanted.current = [];
+        isBusy.current = false;
+        setStepping(false);
       }
-      isBusy.current = false;
-      setStepping(false);
     },
-    [done, id, queue.length, t, take, tell],
+    [id, t, take, tell],
   );
 
   /** After a conflict: what is there now is read; what was about to be saved is dropped, or made on top of it. */
@@ -299,6 +366,24 @@ export function useScore(id: string, start: Score) {
     [queue, score],
   );
 
+  /** What would be saved if one left now what is being typed: kept for a page that is reloaded in the middle of it. */
+  const typing = useCallback(
+    (edits: Edit[] | null) => {
+      if (edits === null) dropDraft(`score.${id}.typing`);
+      else keepDraft(`score.${id}.typing`, edits);
+    },
+    [id],
+  );
+  const begun = useRef(false);
+  useEffect(() => {
+    if (begun.current) return;
+    begun.current = true;
+    const left = readDraft<Edit[]>(`score.${id}.typing`);
+    dropDraft(`score.${id}.typing`);
+    if (left !== null) edit(left);
+  }, [edit, id]);
+
+  const canStep = queue.length === 0 && !isBehind;
   return {
     score,
     rows,
@@ -307,8 +392,9 @@ export function useScore(id: string, start: Score) {
     refused,
     conflict,
     settle,
-    undo: done.undo.length > 0 && queue.length === 0 ? () => void step('undo') : null,
-    redo: done.redo.length > 0 && queue.length === 0 ? () => void step('redo') : null,
+    typing,
+    undo: canStep && done.undo.length > 0 ? () => void step('undo') : null,
+    redo: canStep && done.redo.length > 0 ? () => void step('redo') : null,
   };
 }
 export type Scoring = ReturnType<typeof useScore>;

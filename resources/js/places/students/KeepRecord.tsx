@@ -9,6 +9,7 @@ import { Button, Dialog, RefusalLine, TextField } from '../../kit/controls';
 import { Notice } from '../../kit/Notice';
 import { Select } from '../../kit/Select';
 import { useTell } from '../../kit/toasts';
+import { asNew } from '../../kit/useAsOne';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
 import { SamePeople, told, useSamePeople } from '../groups/SamePeople';
@@ -74,7 +75,10 @@ export function KeepRecord({ data }: { data: StudentPage }) {
   const list = (isOff: boolean) => () => ask(api.PUT('/api/students/{student}/list', { ...path(id), body: { isOff } }));
   const joins = (group: string) => () =>
     ask(
-      api.POST('/api/groups/{group}/students', { params: { path: { group } }, body: { students: [name], same: { [name]: id } } }),
+      api.POST('/api/groups/{group}/students', {
+        params: { path: { group }, header: asNew() },
+        body: { students: [name], same: { [name]: id } },
+      }),
     );
   /** Whether they are still there, once they are in no group: if not, so is this page. */
   const left = async (): Promise<Came | undefined> => {

@@ -15,6 +15,7 @@ import { Asked, Page } from '../../kit/page';
 import { z } from '../../kit/schema';
 import { Segmented } from '../../kit/Segmented';
 import { useTell } from '../../kit/toasts';
+import { useAsOne } from '../../kit/useAsOne';
 import { useOnce } from '../../kit/useOnce';
 import { Weave } from '../../pictures/Weave';
 
@@ -86,26 +87,29 @@ function Comparing({ term }: { term: Term }) {
   const fail = (error: unknown) => {
     tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });
   };
+  const asked = useAsOne();
+  const taken = useAsOne();
   const pose = useMutation({
-    mutationFn: ({ plans }: z.output<typeof compared>) =>
-      ask(
-        api.POST('/api/terms/{term}/questions', {
-          params: { path: { term: term.term.id } },
-          body: {
-            kind: 'compare',
-            course: course.id,
-            plans: plans.map(({ to, ...one }) => ({ ...one, ...(to === '' ? {} : { to: Number(to) }) })),
-          },
-        }),
-      ),
-    onSuccess: () => readAgain('plan'),
+    mutationFn: ({ plans }: z.output<typeof compared>) => {
+      const body = {
+        kind: 'compare' as const,
+        course: course.id,
+        plans: plans.map(({ to, ...one }) => ({ ...one, ...(to === '' ? {} : { to: Number(to) }) })),
+      };
+      const params = { path: { term: term.term.id }, header: asked.asOne(body) };
+      return ask(api.POST('/api/terms/{term}/questions', { params, body }));
+    },
+    onSuccess: () => {
+      asked.made();
+      return readAgain('plan');
+    },
     onError: fail,
   });
   const take = useMutation({
     mutationFn: (plan: number) =>
       ask(
         api.POST('/api/plan-questions/{question}/take-over', {
-          params: { path: { question: latest?.id ?? '' } },
+          params: { path: { question: latest?.id ?? '' }, header: taken.asOne([latest?.id, plan]) },
           body: { plan },
         }),
       ),

@@ -13,6 +13,7 @@ import { Asked } from '../../kit/page';
 import { z } from '../../kit/schema';
 import { Select } from '../../kit/Select';
 import { useTell } from '../../kit/toasts';
+import { useAsOne } from '../../kit/useAsOne';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
 
@@ -209,15 +210,14 @@ function Adding({ term, forms, onDone }: { term: Term; forms: { id: string; titl
   });
   const form = watch('form');
   const entries = useQuery(formQuery(form)).data?.entries ?? [];
+  const { asOne, made } = useAsOne();
   const add = useMutation({
-    mutationFn: ({ to, share, ...said }: z.output<typeof courseFields> & { form: string }) =>
-      ask(
-        api.POST('/api/terms/{term}/courses', {
-          params: { path: { term: term.term.id } },
-          body: { ...said, share: share / 100, ...(to === 0 ? {} : { to }) },
-        }),
-      ),
+    mutationFn: ({ to, share, ...said }: z.output<typeof courseFields> & { form: string }) => {
+      const body = { ...said, share: share / 100, ...(to === 0 ? {} : { to }) };
+      return ask(api.POST('/api/terms/{term}/courses', { params: { path: { term: term.term.id }, header: asOne(body) }, body }));
+    },
     onSuccess: async () => {
+      made();
       await readAgain('plan');
       onDone();
       tell(t('terms.changed'));

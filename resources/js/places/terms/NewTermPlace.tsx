@@ -12,6 +12,7 @@ import { entryName } from '../../kit/entryName';
 import { clock, day } from '../../kit/format';
 import { Form } from '../../kit/Form';
 import { Asked, Empty, Heading, Page, Warnings } from '../../kit/page';
+import { useAsOne } from '../../kit/useAsOne';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
 import { CarriesOver } from '../letters/CarriesOver';
@@ -19,7 +20,9 @@ import { useUnmaking } from '../useUnmaking';
 import { sentence } from '../../messages/say';
 
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
-const DRAFT = 'term';
+/** A draft belongs to the group it is for, or to the term it follows. */
+const draftOf = ({ group, after }: Pick<Draft, 'group' | 'after'>) => `term.${after ?? group}`;
+const LAST = 'term.last';
 type Draft = Omit<NewTerm, 'pattern' | 'showing'> & {
   pattern: { weekday: string; at: string; minutes: number }[];
   showing?: { on: string; to: number };
@@ -114,20 +117,27 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
   const { t } = useTranslation();
   const navigate = useNavigate();
   const [draft, setDraft] = useState<Draft>(() => {
-    const first =
-      (groups.find((group) => group.id === wanted) ?? groups.find((group) => group.termId === null) ?? groups[0])?.id ?? '';
-    if (before !== null) return following(before, today, t);
-    const read = readDraft<Draft>(DRAFT) ?? fresh(today, first, t('terms.nextTitle'));
-    if (wanted !== '' && groups.some((group) => group.id === wanted)) return { ...read, group: wanted };
-    return groups.some((group) => group.id === read.group) ? read : { ...read, group: first };
+    const isThere = (id: string | null) => groups.some((group) => group.id === id);
+    if (before !== null) {
+      const next = following(before, today, t);
+      return readDraft<Draft>(draftOf(next)) ?? next;
+    }
+    const last = readDraft<string>(LAST);
+    const group = isThere(wanted) ? wanted : isThere(last) ? last : (groups.find((one) => one.termId === null) ?? groups[0])?.id;
+    const next = fresh(today, group ?? '', t('terms.nextTitle'));
+    return readDraft<Draft>(draftOf(next)) ?? next;
   });
   const unmaking = useUnmaking();
+  const { asOne, made } = useAsOne(draftOf(draft));
   const [refusal, setProblem] = useProblem();
-  const change = (part: Partial<Draft>) => {
-    const next = { ...draft, ...part };
-    keepDraft(DRAFT, next);
+  const put = (next: Draft) => {
+    keepDraft(draftOf(next), next);
+    keepDraft(LAST, next.group);
     setProblem(null);
     setDraft(next);
+  };
+  const change = (part: Partial<Draft>) => {
+    put({ ...draft, ...part });
   };
   // The dates without closures, so that one can be closed by choosing it; and what is wrong, as one types.
   const dates = useQuery({
@@ -143,9 +153,11 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
     retry: false,
   });
   const lay = useMutation({
-    mutationFn: (sent: Draft) => ask(api.POST('/api/terms', { body: sent })),
+    mutationFn: (sent: Draft) => ask(api.POST('/api/terms', { params: { header: asOne(sent) }, body: sent })),
     onSuccess: async (term, sent) => {
-      dropDraft(DRAFT);
+      dropDraft(draftOf(sent));
+      dropDraft(LAST);
+      made();
       await readAgain('term');
       await readAgain('plan');
       await navigate(`/terms/${term.id}`);
@@ -153,7 +165,11 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
         text: t('terms.laid'),
         remove: () => ask(api.DELETE('/api/terms/{term}', { params: { path: { term: term.id } } })),
         touches: 'term',
-        back: { to: '/terms/new', draft: DRAFT, typed: sent },
+        back: {
+          to: `/terms/new?${sent.after ? `after=${sent.after}` : `group=${sent.group}`}`,
+          draft: draftOf(sent),
+          typed: sent,
+        },
       });
     },
     onError: setProblem,
@@ -196,7 +212,10 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
           label={t('terms.group')}
           value={draft.group}
           onChange={(event) => {
-            change({ group: event.target.value, after: null }); // what carries over is the other group's
+            // What is typed goes along, unless that group has a draft of its own; what carries over is the other group's.
+            const next = { ...draft, group: event.target.value, after: null };
+            dropDraft(draftOf(draft));
+            put(readDraft<Draft>(draftOf(next)) ?? next);
           }}
         >
           {groups.map((group) => (
@@ -309,9 +328,7 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
             onValue={(on) => {
               const { showing, ...rest } = draft;
               const to = showing?.to ?? form.data?.entries.length ?? 1;
-              keepDraft(DRAFT, on === '' ? rest : { ...rest, showing: { on, to } });
-              setProblem(null);
-              setDraft(on === '' ? rest : { ...rest, showing: { on, to } });
+              put(on === '' ? rest : { ...rest, showing: { on, to } });
             }}
           />
           {draft.showing ? (

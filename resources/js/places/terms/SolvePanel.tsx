@@ -5,6 +5,7 @@ import { questionsQuery, readAgain } from '../../api/queries';
 import { Button } from '../../kit/controls';
 import { day } from '../../kit/format';
 import { useTell } from '../../kit/toasts';
+import { useAsOne } from '../../kit/useAsOne';
 import { useOnce } from '../../kit/useOnce';
 
 const KINDS = ['furthest', 'meetings', 'minutes'] as const;
@@ -18,18 +19,31 @@ export function SolvePanel({ term, course }: { term: Term; course: Course }) {
   const fail = (error: unknown) => {
     tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });
   };
+  const asked = useAsOne();
+  const taken = useAsOne();
   const pose = useMutation({
-    mutationFn: (kind: Kind) =>
-      ask(
-        api.POST('/api/terms/{term}/questions', { params: { path: { term: term.term.id } }, body: { kind, course: course.id } }),
-      ),
-    onSuccess: () => readAgain('plan'),
+    mutationFn: (kind: Kind) => {
+      const body = { kind, course: course.id };
+      return ask(
+        api.POST('/api/terms/{term}/questions', { params: { path: { term: term.term.id }, header: asked.asOne(body) }, body }),
+      );
+    },
+    onSuccess: () => {
+      asked.made();
+      return readAgain('plan');
+    },
     onError: fail,
   });
   const take = useMutation({
     mutationFn: (question: string) =>
-      ask(api.POST('/api/plan-questions/{question}/take-over', { params: { path: { question } }, body: {} })),
+      ask(
+        api.POST('/api/plan-questions/{question}/take-over', {
+          params: { path: { question }, header: taken.asOne(question) },
+          body: {},
+        }),
+      ),
     onSuccess: async () => {
+      taken.made();
       await readAgain('plan');
       tell(t('terms.changed'));
     },

@@ -7,6 +7,7 @@ import { questionsQuery, termQuery } from '../../api/queries';
 import { Button, ButtonLink, Dialog } from '../../kit/controls';
 import { day, number, recall } from '../../kit/format';
 import { Asked, Heading, Page, Warnings } from '../../kit/page';
+import { useAsOne } from '../../kit/useAsOne';
 import { Segmented } from '../../kit/Segmented';
 import { useMay } from '../../kit/useMay';
 import { type Said, sentence } from '../../messages/say';
@@ -244,13 +245,14 @@ function Elsewhere({
   const { t } = useTranslation();
   const moved = changes?.find((one) => one.what === 'lesson' && typeof one.meeting === 'string');
   const lesson = typeof moved?.number === 'number' ? moved.number : 0;
+  const { asOne } = useAsOne();
   const asked = useQuery({
     queryKey: ['places', term.term.id, term.version, lesson],
     enabled: lesson > 0,
     queryFn: () =>
       ask(
         api.POST('/api/terms/{term}/questions', {
-          params: { path: { term: term.term.id } },
+          params: { path: { term: term.term.id }, header: asOne([term.version, lesson]) },
           body: { kind: 'places', course: course.id, number: lesson },
         }),
       ),

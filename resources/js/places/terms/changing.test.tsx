@@ -350,3 +350,28 @@ test('a term is laid from what is typed, and what is refused stays on the page',
   expect(server.got('POST', '/api/terms')).toHaveLength(1);
   expect(document.activeElement).toBe(last);
 });
+
+test('a draft of a term is its group’s: another group begins anew, and one’s own comes back', async () => {
+  const group = (id: string, name: string) => ({ id, name, termId: null, formId: 'form', students: 3 });
+  server.answers = {
+    ...server.answers,
+    'GET /api/groups': [group('dawn', 'Dawn'), group('dusk', 'Dusk')],
+    'POST /api/terms/preview': { meetings: [], warnings: [] },
+  };
+  const open = async (group: string) => {
+    cleanup();
+    showAt(`/terms/new${group}`, [{ path: '/terms/new', Component: NewTermPlace }]);
+    return screen.findByLabelText<HTMLInputElement>('Name');
+  };
+  const name = await open('?group=dawn');
+  await userEvent.clear(name);
+  await userEvent.type(name, 'Early spring');
+  expect((await open('?group=dusk')).value).not.toBe('Early spring');
+  expect((await open('?group=dawn')).value).toBe('Early spring');
+  // Whoever comes with no group in mind goes on where they were; what is typed goes along to the group it is given to.
+  expect((await open('')).value).toBe('Early spring');
+  await userEvent.selectOptions(screen.getByLabelText('Group'), 'dusk');
+  expect(screen.getByLabelText<HTMLInputElement>('Name').value).toBe('Early spring');
+  expect((await open('?group=dawn')).value).not.toBe('Early spring');
+  expect((await open('?group=dusk')).value).toBe('Early spring');
+});

@@ -4,6 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { api, ask, type ChangePreview, type Term } from '../../api/client';
 import { readAgain } from '../../api/queries';
 import { useTell } from '../../kit/toasts';
+import { useAsOne } from '../../kit/useAsOne';
 import { useOnce } from '../../kit/useOnce';
 import { type Refusal, useProblem } from '../../kit/useProblem';
 
@@ -30,6 +31,7 @@ export function useProposal(term: Term): Proposal {
   const [changes, setChanges] = useState<TermChange[] | null>(null);
   const [refusal, setProblem] = useProblem();
   const path = { params: { path: { term: term.term.id } } };
+  const { asOne, made } = useAsOne();
   const look = useMutation({
     mutationFn: (all: TermChange[]) => ask(api.POST('/api/terms/{term}/changes/preview', { ...path, body: { changes: all } })),
     onError: setProblem,
@@ -40,9 +42,12 @@ export function useProposal(term: Term): Proposal {
     look.reset();
   };
   const make = useMutation({
-    mutationFn: (all: TermChange[]) =>
-      ask(api.POST('/api/terms/{term}/changes', { ...path, body: { version: term.version, changes: all } })),
+    mutationFn: (all: TermChange[]) => {
+      const body = { version: term.version, changes: all };
+      return ask(api.POST('/api/terms/{term}/changes', { params: { ...path.params, header: asOne(body) }, body }));
+    },
     onSuccess: async (change) => {
+      made();
       drop();
       await readAgain('plan');
       tell(t('terms.changed'), {
