@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\HealthController;
 use App\Http\Middleware\AnswerOnce;
+use App\Http\Middleware\BoundRequest;
+use App\Http\Middleware\FromOwnPages;
 use App\Http\Middleware\OpenPersonalLink;
 use App\Http\Middleware\RefuseNul;
 use App\Http\Middleware\SecureHeaders;
@@ -21,18 +24,22 @@ return Application::configure(basePath: dirname(__DIR__))
         web: __DIR__.'/../routes/web.php',
         api: __DIR__.'/../routes/api.php',
         commands: __DIR__.'/../routes/console.php',
-        health: '/up',
-        then: static fn () => Route::prefix('mine/api')->middleware(RefuseNul::class)->group(base_path('routes/mine.php')),
+        then: static function (): void {
+            Route::prefix('mine/api')->middleware([BoundRequest::class, RefuseNul::class])->group(base_path('routes/mine.php'));
+            Route::get('up', HealthController::class);
+        },
     )
     ->withCommands([__DIR__.'/../app/Console'])
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class); // same origin only, so there is nothing to allow
-        // Only the proxy that bin/start --tls puts in front of this machine's own port is believed.
-        $middleware->trustProxies(at: getenv('TRUST_PROXY') === 'yes' ? '127.0.0.1' : []);
+        $middleware->trustProxies(at: []); // what serves speaks to the application directly, and nobody else does
+        $middleware->trustHosts(at: static fn (): array => array_map(static fn (string $host): string => '^'.preg_quote($host, '{}').'$', explode(',', (string) config('gorvan.hosts'))), subdomains: false);
+        // Signing in and out are held by where they come from.
+        $middleware->validateCsrfTokens(except: ['api/session', 'api/founding']);
         $middleware->statefulApi();
-        $middleware->api(append: [RefuseNul::class]);
+        $middleware->api(append: [BoundRequest::class, RefuseNul::class]);
         $middleware->append(SecureHeaders::class);
-        $middleware->alias(['school' => UseSchool::class, 'mine' => OpenPersonalLink::class, 'once' => AnswerOnce::class]);
+        $middleware->alias(['school' => UseSchool::class, 'mine' => OpenPersonalLink::class, 'once' => AnswerOnce::class, 'own' => FromOwnPages::class]);
         // Models are bound inside the school, so the school has to be known first.
         $middleware->prependToPriorityList(SubstituteBindings::class, UseSchool::class);
         // Nobody is answered what they may not ask.

@@ -19,6 +19,9 @@ return [
     'mailer' => env('MAIL_MAILER', 'mailbox'),
     'mail_from' => env('MAIL_FROM_ADDRESS', 'gorvan@localhost'),
 
+    // The names this installation is asked for; no other is answered.
+    'hosts' => env('GORVAN_HOSTS', '127.0.0.1,localhost'),
+
     // Whether a person who comes to an empty installation may found the school there.
     'founding' => (bool) env('GORVAN_FOUNDING', true),
 ];

@@ -27,14 +27,14 @@ use App\Http\Controllers\TermController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('session', [SessionController::class, 'show']);
-Route::middleware('throttle:sign-in')->group(static function (): void {
+Route::middleware(['own', 'throttle:sign-in'])->group(static function (): void {
     Route::post('session', [SessionController::class, 'store']);
     Route::post('founding', [SessionController::class, 'found']);
 });
 
 // Everything below belongs to the school of whoever is signed in, and every route says which ability it asks for.
 Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
-    Route::delete('session', [SessionController::class, 'destroy']);
+    Route::delete('session', [SessionController::class, 'destroy'])->middleware('own');
     Route::get('today', [MeetingController::class, 'today'])->can('read');
 
     Route::get('forms', [FormController::class, 'index'])->can('read');

@@ -36,9 +36,8 @@ abstract class TestCase extends Framework
 
     protected function setUp(): void
     {
-        if (getenv('GORVAN_DATABASES') === 'copied') {
-            RefreshDatabaseState::$migrated = true; // each runner's database is a copy of one that is migrated
-        }
+        // Its tables are made by the role that owns them (bin/test), each runner's database a copy of one that is migrated.
+        RefreshDatabaseState::$migrated = true;
         parent::setUp();
         // The stateful API answers requests that come from its own pages.
         $this->withHeader('Referer', (string) config('app.url'));
@@ -52,6 +51,12 @@ abstract class TestCase extends Framework
     protected function found(string $name = 'Reed School'): User
     {
         return app(FoundSchool::class)($name, 'Europe/Berlin', 'Teacher', Str::slug($name).'@example.test', 'a long password');
+    }
+
+    /** Somebody more of a school. @param  array<string, mixed>  $as */
+    protected function colleague(School $school, array $as): User
+    {
+        return $this->inside($school, static fn (): User => $school->users()->create($as));
     }
 
     /**
@@ -91,10 +96,15 @@ abstract class TestCase extends Framework
         });
     }
 
+    protected function schoolOf(string $id): School
+    {
+        return app(CurrentSchool::class)->find($id) ?? throw new \LogicException('no such school');
+    }
+
     /** @return list<Meeting> in order */
     protected function meetings(Term $term): array
     {
-        return $this->inside(School::findOrFail($term->school_id), static fn (): array => $term->meetings()->orderBy('starts_at')->pluck('id')
+        return $this->inside($this->schoolOf($term->school_id), static fn (): array => $term->meetings()->orderBy('starts_at')->pluck('id')
             ->map(static fn (string $id): Meeting => Meeting::findOrFail($id))->all());
     }
 
@@ -112,7 +122,7 @@ abstract class TestCase extends Framework
      */
     public function asPlanned(Meeting $meeting, array $change = []): array
     {
-        return $this->inside(School::findOrFail($meeting->school_id), function () use ($meeting, $change): array {
+        return $this->inside($this->schoolOf($meeting->school_id), function () use ($meeting, $change): array {
             $meeting = Meeting::findOrFail($meeting->id);
             $part = $meeting->planned()?->courses[0];
             $away = $meeting->attendances()->where('is_present', false)->pluck('student_id')->all();

@@ -106,7 +106,7 @@ final class PersonalLinks
     private function inSchoolOf(string $token, callable $work): mixed
     {
         $parts = explode('.', $token, 2);
-        $school = Str::isUuid($parts[0]) && preg_match('/^[A-Za-z0-9]{'.self::LENGTH.'}$/D', $parts[1] ?? '') === 1 ? School::find($parts[0]) : null;
+        $school = Str::isUuid($parts[0]) && preg_match('/^[A-Za-z0-9]{'.self::LENGTH.'}$/D', $parts[1] ?? '') === 1 ? $this->school->find($parts[0]) : null;
 
         return $school === null ? null : $this->school->during($school, static fn (): mixed => $work($parts[1]));
     }

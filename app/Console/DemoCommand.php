@@ -6,12 +6,12 @@ namespace App\Console;
 
 use App\Mail\MailboxTransport;
 use App\Models\CurrentSchool;
-use App\Models\School;
+use App\Models\SignInProvider;
 use App\Models\Term;
-use App\Models\User;
 use Database\Demo\DemoSchool;
 use DateTimeZone;
 use Illuminate\Console\Command;
+use Illuminate\Support\Facades\DB;
 
 /** Loads the invented demo school into an empty database, and says so when its term is over. */
 final class DemoCommand extends Command
@@ -33,11 +33,12 @@ final class DemoCommand extends Command
             return self::INVALID;
         }
         foreach ((array) $this->option('another') as $email) {
-            if (! User::where('email', $email)->exists()) {
+            if (SignInProvider::byAddress((string) $email) === null) {
                 $demo->load(static fn () => null, (string) $email, $zone);
             }
         }
-        $school = School::where('is_demo', true)->first();
+        $id = DB::scalar('select gorvan_demo_school()');
+        $school = is_string($id) ? $current->find($id) : null;
         if ($school !== null) {
             $ends = $current->during($school, static fn (): mixed => Term::max('ends_on'));
             if (is_string($ends) && $ends < now()->format('Y-m-d')) {
@@ -46,7 +47,7 @@ final class DemoCommand extends Command
 
             return self::SUCCESS;
         }
-        if (! School::exists()) {
+        if (DB::scalar('select gorvan_has_school(false)') === false) {
             $this->components->info('Loading the demo school (invented, and made as a teacher would make it):');
             $demo->load(fn (string $part) => $this->line("   $part"), zone: $zone);
         }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Models\School;
 use Database\Demo\DemoSchool;
 use Illuminate\Console\Command;
+use Illuminate\Support\Facades\DB;
 
 /** Says where the pages are and how to sign in. */
 final class WelcomeCommand extends Command
@@ -20,11 +20,11 @@ final class WelcomeCommand extends Command
         $address = $this->argument('address');
         $this->newLine();
         $this->line('  Gorvan answers at  '.(is_string($address) ? $address : ''));
-        if (School::where('is_demo', true)->exists()) {
+        if (DB::scalar('select gorvan_has_school(true)') === true) {
             $this->line('  Demo sign-ins      '.DemoSchool::OWNER.' (owner)');
             $this->line('                     '.DemoSchool::INSTRUCTOR.' (instructor)');
             $this->line('  Password           '.DemoSchool::PASSWORD);
-        } elseif (! School::exists()) {
+        } elseif (DB::scalar('select gorvan_has_school(false)') === false) {
             $this->line('  There is no school yet; open the address to found one.');
         }
         $this->newLine();

@@ -15,6 +15,7 @@ use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
@@ -38,7 +39,8 @@ final class Problems
             403 => self::told(403, Message::of('refused.may_not')),
             404 => self::told(404, Message::of('http.gone')),
             405 => self::told(405, Message::of('http.method')),
-            419 => self::told(419, Message::of('http.stale')),
+            // The token of nobody's session: whoever it was is signed out.
+            419 => Auth::guard('web')->check() ? self::told(419, Message::of('http.stale')) : self::told(401, Message::of('http.signed_out')),
             429 => self::told(429, Message::of('http.often')),
             503 => self::told(503, Message::of('http.closed')),
             default => null,
@@ -75,6 +77,7 @@ final class Problems
         $code = 'invalid.'.Str::snake($rule);
         $code = match (true) {
             $rule === 'Max' && is_string($value) => 'invalid.max_text',
+            $rule === 'Min' && is_string($value) && ! is_numeric($value) => 'invalid.min_text',
             $rule === 'Max' && is_array($value) => 'invalid.max_items',
             Words::has($code) => $code,
             default => 'invalid.other',

@@ -8,8 +8,8 @@ use App\Actions\AnswerQuestion;
 use App\Models\CurrentSchool;
 use App\Models\PlanQuestion;
 use App\Models\QuestionState;
-use App\Models\School;
 use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Foundation\Queue\Queueable;
 use Throwable;
 
@@ -32,7 +32,7 @@ final class AnswerQuestionJob implements ShouldQueue
 
     public function handle(CurrentSchool $current, AnswerQuestion $answer): void
     {
-        $current->during(School::findOrFail($this->school), function () use ($answer): void {
+        $current->during($current->find($this->school) ?? throw new ModelNotFoundException, function () use ($answer): void {
             $question = PlanQuestion::find($this->question);
             if ($question !== null && $question->state !== QuestionState::Done) {
                 $answer($question);
@@ -43,6 +43,6 @@ final class AnswerQuestionJob implements ShouldQueue
     /** A question that cannot be answered says so, instead of being worked on for ever. */
     public function failed(?Throwable $why): void
     {
-        app(CurrentSchool::class)->during(School::findOrFail($this->school), fn () => PlanQuestion::whereKey($this->question)->update(['state' => QuestionState::Failed->value]));
+        app(CurrentSchool::class)->during(app(CurrentSchool::class)->find($this->school) ?? throw new ModelNotFoundException, fn () => PlanQuestion::whereKey($this->question)->update(['state' => QuestionState::Failed->value]));
     }
 }

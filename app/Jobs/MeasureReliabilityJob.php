@@ -6,8 +6,8 @@ namespace App\Jobs;
 
 use App\Actions\MeasureReliability;
 use App\Models\CurrentSchool;
-use App\Models\School;
 use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Foundation\Queue\Queueable;
 
 /** Works out, beside the page that waits for it, whether the forecasts of a school were true. */
@@ -25,7 +25,7 @@ final class MeasureReliabilityJob implements ShouldQueue
 
     public function handle(CurrentSchool $current, MeasureReliability $measure): void
     {
-        $current->during(School::findOrFail($this->school), static function () use ($measure): void {
+        $current->during($current->find($this->school) ?? throw new ModelNotFoundException, static function () use ($measure): void {
             $measure();
         });
     }

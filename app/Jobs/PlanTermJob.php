@@ -7,9 +7,9 @@ namespace App\Jobs;
 use App\Actions\MeasureTrust;
 use App\Actions\PlanTerm;
 use App\Models\CurrentSchool;
-use App\Models\School;
 use App\Models\Term;
 use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\DB;
 use Throwable;
@@ -29,7 +29,7 @@ final class PlanTermJob implements ShouldQueue
 
     public function handle(CurrentSchool $current, PlanTerm $plan, MeasureTrust $trust): void
     {
-        $current->during(School::findOrFail($this->school), function () use ($plan, $trust): void {
+        $current->during($current->find($this->school) ?? throw new ModelNotFoundException, function () use ($plan, $trust): void {
             $term = Term::find($this->term);
             if ($term !== null && $term->isBeingPlanned()) {
                 $trust($term->group()->firstOrFail());
@@ -41,6 +41,6 @@ final class PlanTermJob implements ShouldQueue
     /** A plan that cannot be made is not waited for: the old one stays, and the next change asks again. */
     public function failed(?Throwable $why): void
     {
-        app(CurrentSchool::class)->during(School::findOrFail($this->school), fn () => Term::whereKey($this->term)->update(['plan_answered' => DB::raw('plan_asked')]));
+        app(CurrentSchool::class)->during(app(CurrentSchool::class)->find($this->school) ?? throw new ModelNotFoundException, fn () => Term::whereKey($this->term)->update(['plan_answered' => DB::raw('plan_asked')]));
     }
 }

@@ -7,6 +7,7 @@ namespace App\Models;
 use DateTimeImmutable;
 use DateTimeZone;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use LogicException;
 use Throwable;
 
@@ -21,13 +22,43 @@ final class CurrentSchool
     public function enter(School $school): void
     {
         $this->school = $school;
-        $this->tell($school);
+        $this->tell($school->id);
     }
 
     public function leave(): void
     {
         $this->school = null;
         $this->tell(null);
+    }
+
+    /** A school by its id, without entering it; its own row is the only one seen on the way. */
+    public function find(string $id): ?School
+    {
+        if (! Str::isUuid($id)) {
+            return null;
+        }
+        $this->tell($id);
+        try {
+            return School::find($id);
+        } finally {
+            $this->tell($this->school?->id);
+        }
+    }
+
+    /**
+     * Makes a school, and is in no other while it does.
+     *
+     * @param  array<string, mixed>  $as
+     */
+    public function make(array $as): School
+    {
+        $id = (string) Str::uuid7();
+        $this->tell($id);
+        try {
+            return School::create(['id' => $id, ...$as]);
+        } finally {
+            $this->tell($this->school?->id);
+        }
     }
 
     /**
@@ -48,12 +79,12 @@ final class CurrentSchool
             $this->school = $before;
             // Inside a transaction that failed PostgreSQL takes no statement; its rollback puts the setting back.
             if (DB::transactionLevel() === 0) {
-                $this->tell($before);
+                $this->tell($before?->id);
             }
             throw $e;
         }
         $this->school = $before;
-        $this->tell($before);
+        $this->tell($before?->id);
 
         return $done;
     }
@@ -79,8 +110,8 @@ final class CurrentSchool
         return DateTimeImmutable::createFromInterface(now())->setTimezone($this->zone())->format('Y-m-d');
     }
 
-    private function tell(?School $school): void
+    private function tell(?string $school): void
     {
-        DB::statement("select set_config('gorvan.school', ?, false)", [$school->id ?? '']);
+        DB::statement("select set_config('gorvan.school', ?, false)", [$school ?? '']);
     }
 }

@@ -4,14 +4,19 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Http\Middleware\KeepSession;
 use App\Mail\MailboxTransport;
 use App\Models\CurrentSchool;
+use App\Models\SignInProvider;
+use App\Models\User;
 use App\Policies\Abilities;
 use App\Record\EntryRows;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Session\Middleware\StartSession;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
@@ -23,13 +28,16 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->scoped(CurrentSchool::class);
         $this->app->scoped(EntryRows::class);
+        $this->app->singleton(StartSession::class, static fn ($app): StartSession => new KeepSession($app->make('session'), static fn () => $app->make('cache')));
         // Nothing is kept in files that are handed out, so no route for them either.
         config(['filesystems.disks.local.serve' => false]);
         config(['mail.mailers.'.MailboxTransport::NAME => ['transport' => MailboxTransport::NAME], 'mail.default' => config('gorvan.mailer')]);
+        config(['auth.providers.users.driver' => 'gorvan', 'hashing.rehash_on_login' => false]);
     }
 
     public function boot(): void
     {
+        Auth::provider('gorvan', static fn ($app): SignInProvider => new SignInProvider($app->make('hash'), User::class));
         Model::shouldBeStrict(! $this->app->isProduction());
         JsonResource::withoutWrapping();
         Abilities::register();
@@ -37,13 +45,14 @@ final class AppServiceProvider extends ServiceProvider
         // A class shares one address: only what opened nothing counts.
         RateLimiter::for('personal-link', static fn (Request $request): Limit => Limit::perMinute(10)->by('mine|'.$request->ip())
             ->after(static fn (Response $response): bool => ! $response->isSuccessful()));
-        RateLimiter::for('sign-in', static function (Request $request): Limit {
+        RateLimiter::for('sign-in', static function (Request $request): array {
             $email = $request->input('email');
+            $address = is_string($email) ? mb_strtolower(trim($email)) : '';
+            // Only what was refused counts: guessing is slowed down, signing in is not. By both, and by each: one client that
+            // tries many addresses, and one address that many clients try.
+            $limit = static fn (int $most, string $by): Limit => Limit::perMinute($most)->by($by)->after(static fn (Response $response): bool => ! $response->isSuccessful());
 
-            // Only what was refused counts: guessing is slowed down, signing in is not.
-            return Limit::perMinute(10)
-                ->by((is_string($email) ? mb_strtolower($email) : '').'|'.$request->ip())
-                ->after(static fn (Response $response): bool => ! $response->isSuccessful());
+            return [$limit(10, "both|$address|{$request->ip()}"), $limit(30, "address|$address"), $limit(60, "client|{$request->ip()}")];
         });
     }
 }

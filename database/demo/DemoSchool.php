@@ -158,7 +158,7 @@ final class DemoSchool
     {
         $owner = ($this->found)('Lantern Quay School', $zone, 'Ottilie Fenn', $email, self::PASSWORD, true);
         $instructor = $email === self::OWNER ? self::INSTRUCTOR : "second.$email";
-        $owner->school->users()->create(['name' => 'Bram Sallow', 'email' => $instructor, 'password' => self::PASSWORD, 'role' => Role::Instructor]);
+        $this->current->during($owner->school, fn () => $owner->school->users()->create(['name' => 'Bram Sallow', 'email' => $instructor, 'password' => self::PASSWORD, 'role' => Role::Instructor]));
         $today = DateTimeImmutable::createFromInterface(now())->setTimezone(new DateTimeZone($zone))->setTime(0, 0);
         $this->current->during($owner->school, function () use ($owner, $today, $tell): void {
             $tell('the forms');

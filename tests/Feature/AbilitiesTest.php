@@ -13,7 +13,7 @@ beforeEach(function () {
     ['user' => $this->owner, 'form' => $this->form, 'group' => $this->group, 'term' => $this->term] = $this->school();
     $this->meeting = $this->meetings($this->term)[2];
     $this->as = function (Role $role): User {
-        $user = $this->owner->school->users()->create(['name' => $role->value, 'email' => "$role->value@reeds.test", 'password' => 'a long password', 'role' => $role]);
+        $user = $this->colleague($this->owner->school, ['name' => $role->value, 'email' => "$role->value@reeds.test", 'password' => 'a long password', 'role' => $role]);
         auth()->forgetGuards();
         $this->flushSession();
         $this->actingAs($user);

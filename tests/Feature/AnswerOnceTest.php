@@ -42,7 +42,7 @@ test('an id stands for one request of one person', function () {
     $id = (string) Str::uuid();
     $first = ($this->as)($id)->postJson('/api/forms', ['text' => 'Reed'])->assertCreated()->json('id');
     expect($this->said(($this->as)($id)->postJson('/api/forms', ['text' => 'Heron'])->assertUnprocessable()))->toContain('Something else was sent under the same id');
-    $colleague = $this->user->school->users()->create(['name' => 'B', 'email' => 'b@example.test', 'password' => 'a long password', 'role' => Role::Instructor]);
+    $colleague = $this->colleague($this->user->school, ['name' => 'B', 'email' => 'b@example.test', 'password' => 'a long password', 'role' => Role::Instructor]);
     $this->flushSession();
     app('auth')->forgetGuards();
     $this->actingAs($colleague);

@@ -104,7 +104,7 @@ test('an assistant sees what to do and never why; an instructor sees both', func
     $as = function (Role $role): void {
         auth()->forgetGuards();
         $this->flushSession();
-        $this->actingAs($this->user->school->users()->create(['name' => 'X', 'email' => "$role->value@reeds.test", 'password' => 'a long password', 'role' => $role]));
+        $this->actingAs($this->colleague($this->user->school, ['name' => 'X', 'email' => "$role->value@reeds.test", 'password' => 'a long password', 'role' => $role]));
     };
     $as(Role::Instructor);
     $reasons = $this->getJson("/api/meetings/{$this->meeting->id}/care")->assertOk()->json('0');

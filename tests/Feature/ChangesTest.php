@@ -143,7 +143,7 @@ test('a change is not taken back to where something else is meanwhile, and says 
 test('two people changing one term: other evenings are merged, the same one is refused with the name', function () {
     $version = ($this->show)()['version'];
     ($this->change)([['what' => 'cancel', 'meeting' => $this->ids[1]]])->assertCreated();
-    $second = $this->user->school->users()->create(['name' => 'Bram Reed', 'email' => 'bram@example.test', 'password' => 'a long password', 'role' => Role::Instructor]);
+    $second = $this->colleague($this->user->school, ['name' => 'Bram Reed', 'email' => 'bram@example.test', 'password' => 'a long password', 'role' => Role::Instructor]);
     auth()->forgetGuards();
     $this->flushSession();
     $this->actingAs($second);
@@ -271,7 +271,7 @@ test('what a lesson would cost on the other evenings is worked out', function ()
 });
 
 test('an assistant reads a plan and its history and changes neither', function () {
-    $assistant = $this->user->school->users()->create(['name' => 'A', 'email' => 'a@example.test', 'password' => 'a long password', 'role' => Role::Assistant]);
+    $assistant = $this->colleague($this->user->school, ['name' => 'A', 'email' => 'a@example.test', 'password' => 'a long password', 'role' => Role::Assistant]);
     auth()->forgetGuards();
     $this->flushSession();
     $this->actingAs($assistant);

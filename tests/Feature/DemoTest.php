@@ -8,10 +8,10 @@ use App\Http\Data\StudentData;
 use App\Models\CurrentSchool;
 use App\Models\Group;
 use App\Models\Meeting;
-use App\Models\School;
 use App\Models\Student;
 use Database\Demo\DemoSchool;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /** Loads the demo on a day and describes its evening group. */
 function demoOn(string $day): array
@@ -59,10 +59,12 @@ test('the demo is a school of 26 with two groups and a term half over', function
 });
 
 test('a start that finds the demo’s term over says so, and one that does not says nothing', function () {
-    demoOn('2026-11-24');
+    [, , $meeting] = demoOn('2026-11-24');
     app(CurrentSchool::class)->leave();
     $this->artisan('gorvan:demo')->doesntExpectOutputToContain('fresh-demo')->assertSuccessful();
     Carbon::setTestNow('2027-06-01');
     $this->artisan('gorvan:demo')->expectsOutputToContain('--fresh-demo')->assertSuccessful();
-    expect(School::count())->toBe(1);
+    expect(DB::scalar('select gorvan_demo_school()'))->toBe($meeting->school_id);
+    app(CurrentSchool::class)->enter($this->schoolOf($meeting->school_id));
+    expect(Student::count())->toBe(26);
 });

@@ -8,7 +8,6 @@ use App\Models\Entry;
 use App\Models\Role;
 use App\Models\Student;
 use App\Models\StudentQuestion;
-use App\Models\User;
 use Gorvan\Core\Care\Consideration;
 use Gorvan\Core\Care\StudentConsideration;
 use Illuminate\Support\Str;
@@ -79,7 +78,7 @@ test('a student of whom nothing is recorded gets a page that says so', function 
 test('who may not see considerations may not take the record', function () {
     $this->flushSession();
     $this->app['auth']->forgetGuards();
-    $this->actingAs(User::create(['school_id' => $this->school->id, 'name' => 'A', 'email' => 'a@example.test', 'password' => 'a long password', 'role' => Role::Assistant]));
+    $this->actingAs($this->colleague($this->school, ['name' => 'A', 'email' => 'a@example.test', 'password' => 'a long password', 'role' => Role::Assistant]));
     $this->getJson("/api/students/{$this->ada->id}/record")->assertForbidden();
 });
 

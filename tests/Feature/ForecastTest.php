@@ -60,7 +60,7 @@ test('from 200 tests on a factor is offered with what it changes; adopted it is 
 test('only who runs the school adopts a factor', function () {
     auth()->forgetGuards();
     $this->flushSession();
-    $this->actingAs($this->user->school->users()->create(['name' => 'X', 'email' => 'x@reeds.test', 'password' => 'a long password', 'role' => Role::Instructor]));
+    $this->actingAs($this->colleague($this->user->school, ['name' => 'X', 'email' => 'x@reeds.test', 'password' => 'a long password', 'role' => Role::Instructor]));
     $this->getJson('/api/school/forecast')->assertOk();
     $this->putJson('/api/school/forecast/factor', ['factor' => 1.5])->assertForbidden();
 });

@@ -5,7 +5,6 @@ declare(strict_types=1);
 use App\Models\Course;
 use App\Models\KeptLesson;
 use App\Models\Role;
-use App\Models\User;
 use Illuminate\Support\Str;
 
 beforeEach(function () {
@@ -123,7 +122,7 @@ test('words written for a course stay when its term goes: they are the form’s 
 
 test('an assistant reads lessons and writes none', function () {
     $school = $this->made['user']->school;
-    $this->actingAs(User::create(['school_id' => $school->id, 'name' => 'A', 'email' => 'a@example.test', 'password' => 'a long password', 'role' => Role::Assistant]));
+    $this->actingAs($this->colleague($school, ['name' => 'A', 'email' => 'a@example.test', 'password' => 'a long password', 'role' => Role::Assistant]));
     $page = ($this->lesson)(1)->assertOk()->json();
     ($this->keep)($page['lesson'])->assertForbidden();
 });

@@ -36,7 +36,7 @@ test('a student has an address and a size; what is no address is refused and not
 
 test('an assistant sees no address, no mailbox and no letters', function () {
     ($this->details)('ada@example.test', 'small')->assertNoContent();
-    $assistant = $this->school->users()->create(['name' => 'A', 'email' => 'a@example.test', 'password' => 'a long password', 'role' => Role::Assistant]);
+    $assistant = $this->colleague($this->school, ['name' => 'A', 'email' => 'a@example.test', 'password' => 'a long password', 'role' => Role::Assistant]);
     $this->flushSession();
     app('auth')->forgetGuards();
     $this->actingAs($assistant);

@@ -14,6 +14,17 @@ use App\Models\School;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 
+// The shape of tables is changed by the role that owns them.
+beforeEach(function () {
+    config(['database.connections.tables' => ['username' => 'gorvan_tables', 'password' => getenv('GORVAN_TABLES_SECRET')] + config('database.connections.pgsql'), 'database.default' => 'tables']);
+    DB::purge('tables');
+    DB::beginTransaction();
+});
+afterEach(function () {
+    DB::connection('tables')->rollBack();
+    DB::purge('tables');
+});
+
 /** Brings a schema of its own to where the migrations of some names lead. */
 function migrated(string ...$names): void
 {

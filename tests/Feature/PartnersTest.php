@@ -111,7 +111,7 @@ test('who must not take part stands aside, and why is told nobody', function () 
     $this->putJson("/api/meetings/{$this->meeting->id}/attendance", ['attendance' => [$this->students['Bo'] => ['isHere' => true, 'isCareful' => true]]])->assertNoContent();
     $this->postJson("/api/meetings/{$this->meeting->id}/guests", ['id' => $first = (string) Str::uuid(), 'name' => 'Dov', 'isFirstTime' => true, 'at' => now()->toRfc3339String()])->assertNoContent();
     expect(($this->class)()[0]['aside'])->toEqualCanonicalizing([$this->students['Ada'], $this->students['Bo'], $first]);
-    $assistant = $this->school->users()->create(['name' => 'A', 'email' => 'a@example.test', 'password' => 'a long password', 'role' => Role::Assistant]);
+    $assistant = $this->colleague($this->school, ['name' => 'A', 'email' => 'a@example.test', 'password' => 'a long password', 'role' => Role::Assistant]);
     $this->flushSession();
     app('auth')->forgetGuards();
     $this->actingAs($assistant);

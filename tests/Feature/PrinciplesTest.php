@@ -195,7 +195,7 @@ test('an assistant reads principles and marks them, and neither edits nor joins 
     $set = ($this->take)('five');
     auth()->forgetGuards();
     $this->flushSession();
-    $this->actingAs($this->user->school->users()->create(['name' => 'Helper', 'email' => 'helper@reeds.test', 'password' => 'a long password', 'role' => App\Models\Role::Assistant]));
+    $this->actingAs($this->colleague($this->user->school, ['name' => 'Helper', 'email' => 'helper@reeds.test', 'password' => 'a long password', 'role' => App\Models\Role::Assistant]));
     $this->getJson("/api/principle-sets/{$set['id']}")->assertOk();
     ($this->edit)($set, ['what' => 'remove', 'id' => 'f5'])->assertForbidden();
     $this->postJson("/api/principle-sets/{$set['id']}/forms/{$this->form->id}", ['edit' => ['what' => 'copy']])->assertForbidden();

@@ -9,7 +9,6 @@ use App\Models\Form;
 use App\Models\FormVersion;
 use App\Models\Mark;
 use App\Models\Role;
-use App\Models\User;
 use Gorvan\Core\Form\Edit\SetEntry;
 
 /** @param  list<array<string, mixed>>  $messages @return list<string> what a page says of them */
@@ -24,7 +23,7 @@ beforeEach(function () {
     $this->actingAs($this->user);
     $this->uri = "/api/forms/{$this->form->id}";
     $this->edit = fn (int $base, array ...$edits) => $this->postJson("$this->uri/edits", ['base' => $base, 'edits' => $edits]);
-    $this->colleague = fn () => User::create(['school_id' => $this->user->school_id, 'name' => 'Bea', 'email' => 'bea@example.test', 'password' => 'a long password', 'role' => Role::Instructor]);
+    $this->colleague = fn () => $this->colleague($this->user->school, ['name' => 'Bea', 'email' => 'bea@example.test', 'password' => 'a long password', 'role' => Role::Instructor]);
 });
 
 test('edits whose answer was lost are sent again and made once', function () {

@@ -15,7 +15,7 @@ function start(string ...$options): array
 
 test('bin/start tells its options', function () {
     [$exit, $out] = start('--help');
-    expect($exit)->toBe(0)->and($out)->toContain('--port N')->toContain('--no-demo')->toContain('--fresh-demo');
+    expect($exit)->toBe(0)->and($out)->toContain('--port N')->toContain('--no-demo')->toContain('--fresh-demo')->toContain('--host ADDRESS')->toContain('--discard-my-data');
 });
 
 test('bin/start refuses what it does not understand, and does nothing', function (array $options, string $says) {
@@ -24,11 +24,15 @@ test('bin/start refuses what it does not understand, and does nothing', function
 })->with([
     'unknown option' => [['--prot', '8123'], 'Unknown option: --prot'],
     'port of words' => [['--port', 'http'], '--port needs a number'],
-    'no port' => [['--port'], '--port needs a number'],
-    'port of the system' => [['--port=80'], 'from 1024 to 65535'],
-    'no name' => [['--tls'], '--tls needs the name'],
-    'a name with a blank' => [['--tls=my tablet'], '--tls needs the name'],
-    'port too high' => [['--port=70000'], 'from 1024 to 65535'],
+    'no port' => [['--port'], '--port needs a value'],
+    'port of the system' => [['--port=80'], 'from 1024 to 65215'],
+    'port too high' => [['--port=70000'], 'from 1024 to 65215'],
+    'no name' => [['--host='], '--host needs the name'],
+    'a name with a blank' => [['--host=my tablet'], '--host needs the name'],
+    'a certificate without its key' => [['--host=192.168.1.20', '--cert', '/etc/hostname'], '--cert and --key are given together'],
+    'a certificate that is not there' => [['--host=192.168.1.20', '--cert=/no/such', '--key=/no/such'], 'There is no file /no/such'],
+    'a certificate for nothing' => [['--cert=/etc/hostname', '--key=/etc/hostname'], 'are for --host'],
+    'data to discard and nothing fresh' => [['--discard-my-data'], 'is for --fresh-demo'],
 ]);
 
 test('bin/start says that a port is in use, and how to go on', function () {

@@ -12,7 +12,6 @@ use App\Http\OpenApi\Reads;
 use App\Http\OpenApi\Removes;
 use App\Models\CurrentSchool;
 use App\Models\Group;
-use App\Models\School;
 use Gorvan\Core\Calendar\ClosuresReader;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -58,8 +57,10 @@ final class CalendarController extends Controller
     /** The feed itself: whoever has the address reads it, and nobody else. */
     public function feed(string $school, string $secret, CurrentSchool $current, GroupCalendar $calendar): Response
     {
-        $row = Str::isUuid($school) ? School::find($school) : null;
-        abort_if($row === null, 404);
+        $row = $current->find($school);
+        if ($row === null) {
+            abort(404);
+        }
 
         return $current->during($row, function () use ($secret, $calendar): Response {
             $group = Group::where('feed', hash('sha256', $secret))->first();

@@ -105,8 +105,9 @@ final class PrincipleController extends Controller
     }
 
     #[Reads('/api/principle-sets/{principleSet}/versions', 'principleVersions', 'The states it was in, the latest first', [VersionData::class])]
-    public function versions(PrincipleSet $principleSet): JsonResponse
+    public function versions(Request $request, PrincipleSet $principleSet): JsonResponse
     {
+        $me = $this->viewer($request)->authorId();
         $zone = $this->school->zone();
         $names = User::where('school_id', $principleSet->school_id)->pluck('name', 'id');
 
@@ -115,6 +116,7 @@ final class PrincipleController extends Controller
             $names[$version->made_by] ?? null,
             $version->made_at->setTimezone($zone)->toRfc3339String(),
             $version->changes(),
+            $version->made_by === $me,
         ))->all());
     }
 

@@ -9,10 +9,11 @@ use App\Actions\Refused;
 use App\Http\Data\PersonData;
 use App\Http\Data\SchoolData;
 use App\Http\Data\SessionData;
+use App\Http\NotCommonPassword;
 use App\Http\OpenApi\Makes;
 use App\Http\OpenApi\Reads;
 use App\Http\OpenApi\Removes;
-use App\Models\School;
+use App\Models\SignInProvider;
 use App\Models\User;
 use App\Policies\Abilities;
 use DateTimeImmutable;
@@ -21,6 +22,7 @@ use Gorvan\Core\Reading\Message;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Hash;
 
 final class SessionController extends Controller
 {
@@ -34,9 +36,13 @@ final class SessionController extends Controller
     public function store(Request $request): JsonResponse
     {
         $given = $request->validate(['email' => ['required', 'string', 'max:254'], 'password' => ['required', 'string', 'max:200']]);
-        if (! Auth::attempt(['email' => mb_strtolower(trim($given['email'])), 'password' => $given['password']])) {
+        $user = SignInProvider::byAddress($given['email']);
+        // Whether somebody has this address takes as long to say as that they do not.
+        $isRight = $user === null ? Hash::make($given['password']) === '' : Hash::check($given['password'], $user->password);
+        if ($user === null || ! $isRight) {
             throw Refused::because(Message::of('session.wrong'), 'password');
         }
+        Auth::login($user);
         $request->session()->regenerate();
 
         return new JsonResponse($this->describe($request->user()));
@@ -55,7 +61,7 @@ final class SessionController extends Controller
     #[Makes('/api/founding', 'found', 'Founded and signed in', SessionData::class, takes: ['school' => 'string', 'timezone' => 'string', 'name' => 'string', 'email' => 'string', 'password' => 'string'])]
     public function found(Request $request, FoundSchool $found): JsonResponse
     {
-        if (! $this->needsFounding()) {
+        if (! FoundSchool::isOpen()) {
             throw Refused::conflict(Message::of('session.founded'));
         }
         $given = $request->validate([
@@ -63,9 +69,9 @@ final class SessionController extends Controller
             'timezone' => ['required', 'timezone:all_with_bc'],
             'name' => ['required', 'string', 'max:120'],
             'email' => ['required', 'email', 'max:254'],
-            'password' => ['required', 'string', 'min:10', 'max:200'],
+            'password' => ['required', 'string', 'min:12', 'max:200', new NotCommonPassword],
         ]);
-        Auth::login($found($given['school'], $given['timezone'], $given['name'], $given['email'], $given['password']));
+        Auth::login($found->first($given['school'], $given['timezone'], $given['name'], $given['email'], $given['password']));
         $request->session()->regenerate();
 
         return new JsonResponse($this->describe($request->user()));
@@ -74,15 +80,10 @@ final class SessionController extends Controller
     private function describe(mixed $user): SessionData
     {
         if (! $user instanceof User) {
-            return new SessionData($this->needsFounding(), null, null);
+            return new SessionData(FoundSchool::isOpen(), null, null);
         }
         $today = DateTimeImmutable::createFromInterface(now())->setTimezone(new DateTimeZone($user->school->timezone))->format('Y-m-d');
 
         return new SessionData(false, new PersonData($user->id, $user->name, $user->email, $user->role->value, array_column(Abilities::of($user->role), 'value')), SchoolData::of($user->school, $today));
-    }
-
-    private function needsFounding(): bool
-    {
-        return config('gorvan.founding') === true && ! School::exists();
     }
 }

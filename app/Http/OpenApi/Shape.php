@@ -37,7 +37,8 @@ final class Shape
 
     /**
      * @param  array<string, string>  $query  type by name
-     * @return list<OA\Parameter> those in the path, and those of the query
+     * @param  list<string>  $headers
+     * @return list<OA\Parameter> those in the path, those of the query, and headers
      */
     public static function parameters(string $path, array $query, array $headers = []): array
     {
