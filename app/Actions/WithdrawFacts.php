@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\CurrentSchool;
 use App\Models\LoggedClass;
 use App\Models\Mark;
 use App\Models\Meeting;
@@ -25,7 +26,7 @@ use Illuminate\Support\Facades\DB;
  */
 final class WithdrawFacts
 {
-    public function __construct(private readonly Withdrawn $withdrawn, private readonly Checkpoints $checkpoints, private readonly AskForPlan $ask)
+    public function __construct(private readonly CurrentSchool $school, private readonly Withdrawn $withdrawn, private readonly Checkpoints $checkpoints, private readonly AskForPlan $ask)
     {
     }
 
@@ -33,6 +34,11 @@ final class WithdrawFacts
     public function __invoke(array $withdrawals, Viewer $by): void
     {
         DB::transaction(function () use ($withdrawals, $by): void {
+            // One after the other, so that the same taking back from two devices is found and not made twice; and not beside a
+            // log of the same class that is just arriving.
+            DB::select('select pg_advisory_xact_lock(hashtextextended(?, 0))', ['withdrawals '.$this->school->id()]);
+            $meetings = LoggedClass::whereIn('id', array_column($withdrawals, 'of'))->pluck('meeting_id')->filter()->all();
+            Meeting::whereIn('id', $meetings)->orderBy('id')->lockForUpdate()->pluck('id');
             foreach ($withdrawals as $at => $withdrawal) {
                 $this->one($withdrawal, $at, $by);
             }

@@ -34,8 +34,7 @@ final class Browser
     public function __construct(string $address)
     {
         $jar = new CookieJar;
-        $this->client = new Client(['base_uri' => $address, 'cookies' => $jar, 'http_errors' => false, 'headers' => ['Accept' => 'application/json', 'Referer' => $address]]);
-        $this->client->get('/sanctum/csrf-cookie');
+        $this->client = new Client(['base_uri' => $address, 'cookies' => $jar, 'http_errors' => false, 'headers' => ['Accept' => 'application/json', 'Referer' => $address, 'Origin' => $address]]);
         $this->ask('POST', '/api/session', ['email' => 'bench@bench.example', 'password' => PASSWORD]);
     }
 

@@ -1,4 +1,4 @@
-/* global document, window, navigator, fetch, requestAnimationFrame, setTimeout, PerformanceObserver, MutationObserver */
+/* global document, window, navigator, requestAnimationFrame, PerformanceObserver, MutationObserver */
 // What bin/bench --class measures, in the demo school: the log of a class of 40 beside an empty request of the same run, and,
 // on a processor slowed four times, how soon a class opens from the device's own store and how long a tap holds the page up.
 import { chromium } from '@playwright/test';

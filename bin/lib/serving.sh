@@ -266,7 +266,7 @@ supervise() {
     [ -n "$what" ] || continue
     again=$((again + 1))
     say "$(date '+%H:%M:%S') $what had ended and was started again."
-    [ "$again" -le 20 ] || fail "$what ends again and again; its log is in $RUN/log, $VAR or $PG_LOG. Nothing that was saved is lost."
+    [ "$again" -le "${AGAIN_MOST:-20}" ] || fail "$what ends again and again; its log is in $RUN/log, $VAR or $PG_LOG. Nothing that was saved is lost."
   done
 }
 
@@ -290,3 +290,14 @@ stop_fpm() {
 stop_group() { [ -z "${1:-}" ] || kill -TERM -- "-$1" 2>/dev/null || true; }
 stop_worker() { stop_group "${WORKER:-}"; WORKER=; }
 stop_server() { stop_group "${NGINX:-}"; [ -z "${FPM:-}" ] || stop_fpm; NGINX=; FPM=; [ -z "${PHP_HOME:-}" ] || rm -rf "$PHP_HOME"; }
+
+# Kills and cuts while marks arrive, with the watch of bin/start over it. $1 is how many.
+measure_faults() {
+  artisan gorvan:demo > "$VAR/demo.log" 2>&1 || fail "The demo school could not be loaded; var/demo.log says why."
+  (AGAIN_MOST=1000000; trap - EXIT INT TERM; supervise) 9>&- &
+  local watch=$! result=0
+  GORVAN_ADDRESS="http://127.0.0.1:$SERVER_PORT" GORVAN_RUN="$RUN" GORVAN_PG_DATA="$PG_DATA" node bin/lib/faults.mjs "$1" || result=1
+  kill -TERM "$watch" 2>/dev/null; wait "$watch" 2>/dev/null
+  stop_left_over
+  return $result
+}

@@ -44,7 +44,13 @@ class Server {
       {
         detached: true,
         stdio: 'ignore',
-        env: { ...process.env, PHP_CLI_SERVER_WORKERS: '3', SANCTUM_STATEFUL_DOMAINS: `127.0.0.1:${String(this.port)}` },
+        env: {
+          ...process.env,
+          APP_CONFIG_CACHE: '/nowhere/config.php',
+          LARAVEL_STORAGE_PATH: `${process.cwd()}/storage`,
+          PHP_CLI_SERVER_WORKERS: '3',
+          SANCTUM_STATEFUL_DOMAINS: `127.0.0.1:${String(this.port)}`,
+        },
       },
     );
     for (let time = 0; time < 100; time++) {

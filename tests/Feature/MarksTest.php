@@ -181,3 +181,17 @@ test('a guest of a class becomes a student of no group, with a record of their o
 test('attendance names only students of the group', function () {
     $this->putJson("/api/meetings/{$this->meeting->id}/attendance", ['attendance' => [(string) Str::uuid() => ['isHere' => true]]])->assertUnprocessable();
 });
+
+test('a mark whose taking back is taken back shows in its class again', function () {
+    $shown = fn (): array => array_column($this->getJson("/api/meetings/{$this->meeting->id}")->assertOk()->json('marks'), 'id');
+    $mark = $this->mark($this->students[0], $this->entries[0]);
+    $this->postJson("/api/meetings/{$this->meeting->id}/marks", ['marks' => [$mark]])->assertOk();
+    $back = fn (string $of): string => tap((string) Illuminate\Support\Str::ulid(), fn (string $id) => $this->postJson('/api/withdrawals', ['withdrawals' => [['id' => $id, 'of' => $of, 'at' => now()->toRfc3339String()]]])->assertNoContent());
+    expect($shown())->toContain($mark['id']);
+    $first = $back($mark['id']);
+    expect($shown())->not->toContain($mark['id']);
+    $second = $back($first);
+    expect($shown())->toContain($mark['id']);
+    $back($second);
+    expect($shown())->not->toContain($mark['id']);
+});
