@@ -34,7 +34,8 @@ stop_left_over() {
     pid=$(cat "$RUN/$one.pid" 2>/dev/null) || continue
     case $pid in ''|*[!0-9]*) continue ;; esac
     # The same number may be another process by now.
-    if tr '\0' ' ' < "/proc/$pid/cmdline" 2>/dev/null | grep -qF "$RUN"; then kill -TERM -- "-$pid" 2>/dev/null || kill -TERM "$pid" 2>/dev/null || true; fi
+    [ -r "/proc/$pid/cmdline" ] || { rm -f "$RUN/$one.pid"; continue; }
+    if tr '\0' ' ' < "/proc/$pid/cmdline" | grep -qF "$RUN"; then kill -TERM -- "-$pid" 2>/dev/null || kill -TERM "$pid" 2>/dev/null || true; fi
     rm -f "$RUN/$one.pid"
   done
 }
