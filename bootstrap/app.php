@@ -34,6 +34,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class); // same origin only, so there is nothing to allow
         $middleware->trustProxies(at: []); // what serves speaks to the application directly, and nobody else does
         $middleware->trustHosts(at: static fn (): array => array_map(static fn (string $host): string => '^'.preg_quote($host, '{}').'$', explode(',', (string) config('gorvan.hosts'))), subdomains: false);
+        // The session's id is random and says nothing; as it is, what serves can tell one person's requests from another's.
+        $middleware->encryptCookies(except: ['gorvan_session']);
         // Signing in and out are held by where they come from.
         $middleware->validateCsrfTokens(except: ['api/session', 'api/founding']);
         $middleware->statefulApi();

@@ -15,6 +15,8 @@ final class NotCommonPassword implements ValidationRule
 {
     private const LOOKALIKES = ['0' => 'o', '1' => 'i', '3' => 'e', '4' => 'a', '5' => 's', '7' => 't', '@' => 'a', '$' => 's', '!' => 'i'];
 
+    private const AROUND = '0123456789 !?.,;:-_*#+@$%&/()=';
+
     /** Fewer different characters than a password that somebody made up. */
     private const FEWEST = 5;
 
@@ -32,8 +34,8 @@ final class NotCommonPassword implements ValidationRule
             return true;
         }
         $common = array_flip(explode("\n", trim((string) file_get_contents(database_path('passwords/commonest.txt')))));
-        foreach ([$plain, strtr($plain, self::LOOKALIKES)] as $word) {
-            foreach ([$word, trim($word, '0123456789 !?.,;:-_*#+@$%&/()='), preg_replace('/[^\p{L}]+/u', '', $word)] as $stem) {
+        foreach ([$plain, strtr($plain, self::LOOKALIKES), strtr(trim($plain, self::AROUND), self::LOOKALIKES)] as $word) {
+            foreach ([$word, trim($word, self::AROUND), preg_replace('/[^\p{L}]+/u', '', $word)] as $stem) {
                 $stem = (string) preg_replace('/^(.+)\1+$/u', '$1', (string) $stem);
                 if ($stem === '' || isset($common[$stem])) {
                     return true;

@@ -79,9 +79,11 @@ certificate() {
 # Where a name of this machine is listened at: the address itself, or every address where it is a name.
 listening_address() { case $1 in *[!0-9.]*) printf '0.0.0.0' ;; *) printf '%s' "$1" ;; esac; }
 
-# How many requests are worked on at once, and how many of them may be one person's.
-WORKERS=16
+# How many requests are worked on at once; how many of them may be one person's, and how many may come from one address,
+# which a whole school may share.
+WORKERS=24
 ONE_PERSONS=12
+ONE_CLIENTS=20
 
 php_conf() {
   cat <<CONF
@@ -142,8 +144,8 @@ http {
   client_body_temp_path $RUN/tmp/body; proxy_temp_path $RUN/tmp/proxy; fastcgi_temp_path $RUN/tmp/fastcgi; uwsgi_temp_path $RUN/tmp/uwsgi; scgi_temp_path $RUN/tmp/scgi;
   gzip on; gzip_comp_level 6; gzip_min_length 600; gzip_vary on; gzip_types text/css text/plain text/javascript text/calendar text/csv application/javascript application/json application/manifest+json image/svg+xml;
   # One person's requests, however many, leave workers to the others.
-  map \$cookie_gorvan_session \$person { '' \$binary_remote_addr; default \$cookie_gorvan_session; }
-  limit_conn_zone \$person zone=persons:4m; limit_conn_status 429; limit_conn_log_level notice;
+  map \$cookie_gorvan_session \$person { '~^[A-Za-z0-9]{40}\$' \$cookie_gorvan_session; default \$binary_remote_addr; }
+  limit_conn_zone \$person zone=persons:4m; limit_conn_zone \$binary_remote_addr zone=clients:4m; limit_conn_status 429; limit_conn_log_level notice;
   upstream php { server unix:$PHP_SOCKET; }
   # Whoever asks for a host that this is not is not answered.
   server {
@@ -185,7 +187,7 @@ $(plain_headers)
 $(plain_headers)
     }
     location @application {
-      limit_conn persons $ONE_PERSONS;
+      limit_conn persons $ONE_PERSONS; limit_conn clients $ONE_CLIENTS;
       # The host is one of those this server is known by, with its port: addresses in mails and the origin rest on it.
       fastcgi_param HTTP_HOST \$http_host; fastcgi_param HTTP_PROXY ""; fastcgi_param SERVER_NAME \$host; fastcgi_param SERVER_PORT \$server_port;
       fastcgi_param REQUEST_METHOD \$request_method; fastcgi_param REQUEST_URI \$request_uri; fastcgi_param QUERY_STRING \$query_string;

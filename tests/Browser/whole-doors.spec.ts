@@ -165,6 +165,20 @@ test.describe('at once', () => {
     expect(others.map((one) => one.status())).toEqual(Array(8).fill(200));
   });
 
+  test('one person who asks for far more than anybody does leaves room for the others', async ({ page, request }) => {
+    await open(page);
+    const { meeting } = await makeClass(page, 'Room', ['Una']);
+    const call = signedIn(request);
+    // Each of these takes a while; more of them at once than one person may have.
+    const crowd = Array.from({ length: 60 }, () => call('GET', `/api/meetings/${meeting}/class`));
+    const anybody = await Promise.all(Array.from({ length: 6 }, () => raw('/api/session', { Accept: 'application/json' })));
+    expect(anybody.map((one) => one.status)).toEqual(Array(6).fill(200));
+    const statuses = new Set((await Promise.all(crowd)).map((one) => one.status()));
+    expect([...statuses].every((status) => status === 200 || status === 429)).toBe(true);
+    const refused = (await Promise.all(crowd)).find((one) => one.status() === 429);
+    if (refused !== undefined) expect(((await refused.json()) as { code: string }).code).toBe('http.often');
+  });
+
   test('taking back the same thing from many devices, while a log of the class arrives, is a fault of nobody', async ({
     page,
     request,

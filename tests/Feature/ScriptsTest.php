@@ -43,9 +43,17 @@ test('bin/start says that a port is in use, and how to go on', function () {
     expect($exit)->toBe(1)->and($errors)->toContain("Port $port is in use")->toContain('--port');
 });
 
+test('a second bin/start touches nothing that the first one runs', function () {
+    $lock = fopen(base_path('var/start.lock'), 'c');
+    flock($lock, LOCK_EX | LOCK_NB);
+    [$exit, , $errors] = start();
+    fclose($lock);
+    expect($exit)->toBe(1)->and($errors)->toContain('bin/start is running here already')->toContain('nothing was touched')->not->toContain('--  ');
+});
+
 test('the scripts are sound shell', function (string $script) {
     $process = new Process(['bash', '-n', base_path($script)]);
     $process->run();
     expect($process->getErrorOutput())->toBe('')
         ->and(is_executable(base_path($script)) || str_starts_with($script, 'bin/lib/'))->toBeTrue();
-})->with(['bin/start', 'bin/test', 'bin/bench', 'bin/types', 'bin/lib/common.sh', '.ci/run']);
+})->with(['bin/start', 'bin/test', 'bin/bench', 'bin/types', 'bin/lib/common.sh', 'bin/lib/database.sh', 'bin/lib/serving.sh', '.ci/run']);

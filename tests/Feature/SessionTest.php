@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use App\Models\SignInProvider;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
 
 test('an empty installation is founded once, and its founder is signed in as owner', function () {
     $given = ['school' => 'Reed School', 'timezone' => 'Europe/Lisbon', 'name' => 'Ina', 'email' => 'Ina@Example.test', 'password' => 'a long password'];
@@ -56,4 +58,78 @@ test('what is missing is said for each field, and what was typed is not sent bac
     $this->found();
     $answer = $this->postJson('/api/session', ['email' => '', 'password' => ''])->assertUnprocessable()->assertJsonPath('fields.email.0.code', 'invalid.required')->assertJsonPath('fields.password.0.code', 'invalid.required');
     expect($answer->getContent())->not->toContain('a long password');
+});
+
+test('who founds waits for whoever is founding just now', function () {
+    $other = new PDO('pgsql:host='.config('database.connections.pgsql.host').';port='.config('database.connections.pgsql.port').';dbname='.DB::getDatabaseName(), config('database.connections.pgsql.username'), config('database.connections.pgsql.password'));
+    $other->beginTransaction();
+    $other->exec("select pg_advisory_xact_lock(hashtextextended('founding', 0))");
+    DB::statement("set local lock_timeout = '200ms'");
+    $given = ['school' => 'Reed School', 'timezone' => 'Europe/Lisbon', 'name' => 'Ina', 'email' => 'ina@example.test', 'password' => 'a long password'];
+    expect($this->postJson('/api/founding', $given)->assertStatus(500)->exception?->getMessage())->toContain('lock timeout');
+    $other->rollBack();
+});
+
+test('a password is long, and none of those that are guessed first', function (string $password, bool $isTaken) {
+    $given = ['school' => 'Reed School', 'timezone' => 'Europe/Lisbon', 'name' => 'Ina', 'email' => 'ina@example.test'];
+    $answer = $this->postJson('/api/founding', [...$given, 'password' => $password])->assertStatus($isTaken ? 200 : 422);
+    if (! $isTaken) {
+        expect($answer->json('place'))->toBe('password');
+    }
+})->with([
+    ['elevenchars', false], ['twelve-chars-heron', true], ['password1234', false], ['Password123!', false], ['passwordpassword', false], ['P4$$w0rd2026', false], ['qwertyuiopas', false],
+    ['1234567890123', false], ['aaaaaaaaaaaaaa', false], ['abcabcabcabcabc', false], ['Iloveyou!!!!', false], ['welcome12345678', false], ['reeds-at-dusk', true], ['correcthorsebatterystaple', false], ['пароль на закате', true],
+]);
+
+test('an address that nobody has takes as much work to refuse as a wrong password', function () {
+    $user = $this->found();
+    $hashed = 0;
+    $count = function (mixed $answer) use (&$hashed): Closure {
+        return function () use (&$hashed, $answer): mixed {
+            $hashed++;
+
+            return $answer;
+        };
+    };
+    Hash::shouldReceive('make')->andReturnUsing($count('x'));
+    Hash::shouldReceive('check')->andReturnUsing($count(false));
+    foreach ([$user->email, 'nobody@example.test'] as $n => $email) {
+        $this->postJson('/api/session', ['email' => $email, 'password' => 'wrong'])->assertUnprocessable();
+        expect($hashed)->toBe($n + 1);
+    }
+});
+
+test('guessing is slowed down for one client over many addresses, and for one address over many clients', function () {
+    $user = $this->found();
+    $try = fn (string $email, string $from) => $this->withServerVariables(['REMOTE_ADDR' => $from])->postJson('/api/session', ['email' => $email, 'password' => 'wrong'])->status();
+    for ($n = 0; $n < 60; $n++) {
+        expect($try("somebody$n@example.test", '10.0.0.1'))->toBe(422);
+    }
+    expect($try('another@example.test', '10.0.0.1'))->toBe(429);
+    for ($n = 0; $n < 30; $n++) {
+        expect($try($user->email, "10.0.1.$n"))->toBe(422);
+    }
+    expect($try($user->email, '10.0.2.1'))->toBe(429)->and($try('another@example.test', '10.0.2.1'))->toBe(422);
+});
+
+test('only looking leaves nothing behind; a session begins at sign-in and ends at sign-out', function () {
+    config(['session.driver' => 'database']);
+    $user = $this->found();
+    $this->getJson('/api/session')->assertOk()->assertCookieMissing(config('session.cookie'))->assertCookieMissing('XSRF-TOKEN');
+    expect(DB::table('sessions')->count())->toBe(0);
+    $cookie = $this->postJson('/api/session', ['email' => $user->email, 'password' => 'a long password'])->assertOk()->getCookie(config('session.cookie'), false);
+    expect(DB::table('sessions')->count())->toBe(1);
+    $this->withCredentials()->withUnencryptedCookie(config('session.cookie'), (string) $cookie?->getValue())->deleteJson('/api/session')->assertOk();
+    expect(DB::table('sessions')->count())->toBe(0);
+});
+
+test('another site signs nobody in or out', function () {
+    $user = $this->found();
+    $given = ['email' => $user->email, 'password' => 'a long password'];
+    foreach ([['Origin' => 'http://elsewhere.example'], ['Sec-Fetch-Site' => 'cross-site'], ['Sec-Fetch-Site' => 'same-site'], ['Origin' => 'null']] as $headers) {
+        $this->withHeaders($headers)->postJson('/api/session', $given)->assertForbidden();
+        $this->flushHeaders();
+        $this->withHeader('Referer', (string) config('app.url'));
+    }
+    $this->withHeaders(['Sec-Fetch-Site' => 'same-origin', 'Origin' => (string) config('app.url')])->postJson('/api/session', $given)->assertOk();
 });

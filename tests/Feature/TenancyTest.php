@@ -169,3 +169,35 @@ test('a query outside any school is an error, not every school’s rows', functi
     app(CurrentSchool::class)->leave();
     Mark::count();
 })->throws(LogicException::class);
+
+test('the application can read and write rows, and nothing of the tables themselves', function (string $statement) {
+    expect(DB::scalar('select current_user'))->toBe('gorvan')->and(DB::scalar("select rolsuper or rolbypassrls from pg_roles where rolname = 'gorvan'"))->toBeFalse();
+    DB::beginTransaction();
+    try {
+        DB::unprepared($statement);
+        $this->fail('It was done.');
+    } catch (QueryException $e) {
+        expect($e->getMessage())->toMatch('/permission denied|must be owner|must be a? ?member|must be superuser/i');
+    } finally {
+        DB::rollBack();
+    }
+})->with([
+    'empty a table' => ['truncate marks cascade'], 'turn policies off' => ['alter table marks disable row level security'], 'unforce them' => ['alter table marks no force row level security'],
+    'drop a policy' => ['drop policy own_school on users'], 'write another' => ['create policy all_schools on marks using (true)'], 'turn triggers off' => ['alter table marks disable trigger all'],
+    'drop a table' => ['drop table letters'], 'make one' => ['create table public.mine (id int)'], 'change a function' => ["create or replace function gorvan_demo_school() returns uuid language sql as 'select null::uuid'"],
+    'be somebody else' => ['set role gorvan_tables'], 'be the superuser' => ['set session authorization gorvan_owner'], 'read files' => ["copy marks from '/etc/passwd'"], 'run programs' => ["copy marks to program 'id'"],
+]);
+
+test('schools and people are hidden like everything else, and one function gives the one row of whoever signs in', function () {
+    app(CurrentSchool::class)->leave();
+    expect([DB::table('users')->count(), DB::table('schools')->count()])->toBe([0, 0]);
+    $this->inside($this->own['user']->school, function (): void {
+        expect(DB::table('users')->pluck('school_id')->unique()->all())->toBe([$this->own['user']->school_id])
+            ->and(DB::table('schools')->pluck('id')->all())->toBe([$this->own['user']->school_id])
+            ->and(DB::table('users')->where('id', $this->other['user']->id)->update(['name' => 'X']))->toBe(0);
+    });
+    $who = fn (?string $address, ?string $id): array => array_column(DB::select('select id from gorvan_who(?::text, ?::uuid)', [$address, $id]), 'id');
+    expect($who($this->other['user']->email, null))->toBe([$this->other['user']->id])
+        ->and($who(null, $this->own['user']->id))->toBe([$this->own['user']->id])
+        ->and($who('nobody@example.test', null))->toBe([])->and($who('%', null))->toBe([])->and($who(null, null))->toBe([]);
+});
