@@ -95,7 +95,7 @@ final class ClassPage
         // An evening may go elsewhere than its plan, which may be another by then: the whole form is there, unless it is very long.
         $count = $placed->form->count();
         $positions = $count <= self::MOST_CARDS ? range(1, $count) : $placed->form->positionsOf($part->entries());
-        $turned = static fn (CueView $view): array => array_map(static fn (int $position): CueCardData => CueCardData::of($position, CueCard::of($placed->form, $position, $view)), $positions);
+        $turned = static fn (CueView $view): array => CueCardData::each(CueCard::each($placed->form, $positions, $view));
 
         return new ClassCardsData($course->id, $turned(CueView::FacingClass), $turned(CueView::SameDirection));
     }

@@ -287,3 +287,69 @@ test('twenty kills in the middle of marks: no acknowledged mark is lost, none do
   expect(kills).toBeGreaterThan(20);
   expect(marks.map((one) => one.id).sort()).toEqual(acknowledged.flat().sort());
 });
+
+test('whoever is signed in is not made to do anything by another site', async ({ request }) => {
+  const { cookies } = await request.storageState();
+  const session = cookies.find((one) => one.name === 'gorvan_session')?.value ?? '';
+  const body = JSON.stringify({ text: 'Reed' });
+  const headers = {
+    Cookie: `gorvan_session=${session}`,
+    'Content-Type': 'application/json',
+    Accept: 'application/json',
+    Referer: `${ADDRESS}/`,
+  };
+  expect((await raw('/api/session', headers)).body.toString()).toContain('"role":"owner"');
+  const answer = await raw('/api/forms', { ...headers, 'Content-Length': String(body.length) }, 'POST', body);
+  expect([answer.status, (JSON.parse(answer.body.toString()) as { code: string }).code]).toEqual([419, 'http.stale']);
+  // From elsewhere it is nobody's session at all.
+  const foreign = { ...headers, Referer: 'http://elsewhere.example/', Origin: 'http://elsewhere.example' };
+  expect((await raw('/api/forms', { ...foreign, 'Content-Length': String(body.length) }, 'POST', body)).status).toBe(401);
+});
+
+/** What would do something if a page took it for more than text; each leaves a mark where it ran. */
+const PAYLOADS = [
+  '<img src=x onerror=window.ran=1>',
+  '"><svg onload=window.ran=2>',
+  'javascript:window.ran=3',
+  '{{constructor.constructor("window.ran=4")()}}',
+  '</textarea><script>window.ran=5</script>',
+  '<iframe srcdoc="<script>parent.ran=6</script>">',
+  '${window.ran=7}',
+  '<a href="javascript:window.ran=8">x</a>',
+];
+
+test('what looks like a program is text on every page', async ({ page, request }) => {
+  await open(page);
+  const { group, meeting, students } = await makeClass(page, PAYLOADS[0] ?? '', PAYLOADS);
+  const call = signedIn(request);
+  const list = [`# ${PAYLOADS[1] ?? ''}`, ...PAYLOADS.map((one) => `${one}:\n1. ${one}`)].join('\n');
+  const form = (await (await call('POST', '/api/forms', { text: list })).json()) as { id: string; entries: { key: string }[] };
+  await call('POST', `/api/forms/${form.id}/edits`, {
+    base: 1,
+    edits: [{ op: 'set', id: form.entries[0]?.key, fields: { cues: PAYLOADS, checks: PAYLOADS } }],
+  });
+  const { term } = (await (await call('GET', `/api/meetings/${meeting}`)).json()) as { term: { id: string } };
+  const dialogs: string[] = [];
+  page.on('dialog', (dialog) => {
+    dialogs.push(dialog.message());
+    void dialog.dismiss();
+  });
+  const pages = [
+    ...['', '/cut', '/score', '/floor', '/cards', '/versions', '/files'].map((part) => `/forms/${form.id}${part}`),
+    ...['', '/people', '/book', '/practice'].map((part) => `/groups/${group}${part}`),
+    ...['', '/wall', '/letters'].map((part) => `/terms/${term.id}${part}`),
+    ...['', '/floor', '/log', '/sheet'].map((part) => `/meetings/${meeting}${part}`),
+    `/students/${students[0]?.id ?? ''}`,
+    ...['/', '/forms', '/groups', '/students'],
+  ];
+  for (const address of pages) {
+    await page.goto(address);
+    await expect(page.getByRole('heading').first()).toBeVisible();
+    await page.waitForLoadState('networkidle');
+    expect(await page.evaluate(() => (window as unknown as { ran?: number }).ran ?? 0), address).toBe(0);
+    const odd = 'img[src="x"], svg[onload], iframe, a[href^="javascript:"], script:not([src]):not([type])';
+    expect(await page.locator(odd).count(), address).toBe(0);
+  }
+  expect(dialogs).toEqual([]);
+  expect(pages.length).toBeGreaterThan(15);
+});

@@ -46,7 +46,10 @@ test('bin/start says that a port is in use, and how to go on', function () {
 test('a second bin/start touches nothing that the first one runs', function () {
     $lock = fopen(base_path('var/start.lock'), 'c');
     flock($lock, LOCK_EX | LOCK_NB);
-    [$exit, , $errors] = start();
+    $free = stream_socket_server('tcp://127.0.0.1:0');
+    $port = explode(':', (string) stream_socket_get_name($free, false))[1];
+    fclose($free);
+    [$exit, , $errors] = start('--port', $port);
     fclose($lock);
     expect($exit)->toBe(1)->and($errors)->toContain('bin/start is running here already')->toContain('nothing was touched')->not->toContain('--  ');
 });

@@ -201,3 +201,18 @@ test('schools and people are hidden like everything else, and one function gives
         ->and($who(null, $this->own['user']->id))->toBe([$this->own['user']->id])
         ->and($who('nobody@example.test', null))->toBe([])->and($who('%', null))->toBe([])->and($who(null, null))->toBe([]);
 });
+
+test('every route asks who is there: without a session nothing is read or written', function () {
+    $walked = 0;
+    foreach (Route::getRoutes() as $route) {
+        if (! str_starts_with($route->uri(), 'api/') || in_array($route->uri(), ['api/session', 'api/founding'], true)) {
+            continue;
+        }
+        $uri = preg_replace_callback('/\{(\w+)\}/', fn ($m) => $this->theirs[$m[1]] ?? '1', $route->uri());
+        foreach (array_diff($route->methods(), ['HEAD']) as $method) {
+            $this->assertSame(401, $this->json($method, "/$uri")->status(), "$method $uri");
+            $walked++;
+        }
+    }
+    expect($walked)->toBeGreaterThan(44);
+});

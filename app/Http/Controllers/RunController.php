@@ -81,7 +81,7 @@ final class RunController extends Controller
         [$from, $to] = self::passage($request, $score);
         $view = CueView::from($given['view'] ?? CueView::FacingClass->value);
 
-        return new JsonResponse(array_map(static fn (int $position): CueCardData => CueCardData::of($position, CueCard::of($score, $position, $view)), range($from, $to)));
+        return new JsonResponse(CueCardData::each(CueCard::each($score, range($from, $to), $view)));
     }
 
     /** @return array{int, int} positions from and to */

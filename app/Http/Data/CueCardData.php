@@ -65,6 +65,15 @@ final readonly class CueCardData
     ) {
     }
 
+    /**
+     * @param  array<int, CueCard>  $cards  by position
+     * @return list<self>
+     */
+    public static function each(array $cards): array
+    {
+        return array_map(self::of(...), array_keys($cards), array_values($cards));
+    }
+
     public static function of(int $position, CueCard $card): self
     {
         $entry = $card->entry;

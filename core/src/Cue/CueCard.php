@@ -45,6 +45,28 @@ final readonly class CueCard
     /** @param  int  $position  of the entry in its form, whose turns before it say what is faced */
     public static function of(Form $form, int $position, CueView $view): self
     {
+        return self::on(FloorTrack::of($form), $form, $position, $view);
+    }
+
+    /**
+     * Those of several entries: where a form turns is worked out once.
+     *
+     * @param  list<int>  $positions
+     * @return array<int, self> by position
+     */
+    public static function each(Form $form, array $positions, CueView $view): array
+    {
+        $track = FloorTrack::of($form);
+        $cards = [];
+        foreach ($positions as $position) {
+            $cards[$position] = self::on($track, $form, $position, $view);
+        }
+
+        return $cards;
+    }
+
+    private static function on(FloorTrack $track, Form $form, int $position, CueView $view): self
+    {
         $entry = $form->at($position);
         $own = $entry->side === null ? null : $view->own($entry->side);
 
@@ -57,7 +79,7 @@ final readonly class CueCard
             cues: EntryCues::of($form, $position),
             breaths: array_map(static fn (Phase $phase): string => ($phase->breath ?? Breath::Free)->value, $entry->phases),
             turn: self::turn($entry->turn, $view),
-            travel: self::travel($entry->travel, $view, FloorTrack::of($form)->facingBefore($position)),
+            travel: self::travel($entry->travel, $view, $track->facingBefore($position)),
             checks: $entry->checks,
             cautions: array_map(self::caution(...), $entry->cautions),
         );
