@@ -150,7 +150,9 @@ function In({ form }: { form: Form }) {
           <Warnings title={t('forms.warnings')} lines={preview.warnings.map(sentence)} />
           {preview.doubtful ? (
             <div className="my-4">
-              <p className="m-0 mb-2 max-w-prose">{t('files.doubtful')}</p>
+              <p className="m-0 mb-2 max-w-prose">
+                {t('files.doubtful')} <strong className="font-medium">{t('files.doubtfulAsk')}</strong>
+              </p>
               <Segmented<Ids | 'unsaid'>
                 label={t('files.doubtfulAsk')}
                 value={ids ?? 'unsaid'}

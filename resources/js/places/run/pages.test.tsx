@@ -324,4 +324,28 @@ describe('files', () => {
     });
     expect(last('/import')?.body).toEqual({ base: 7, text: 'x', declined: ['e2'] });
   });
+
+  test('one that may be of another form is read over this one only once somebody says whose it is', async () => {
+    answers.losses = { csv: [], list: [] };
+    const difference = { ...none, gone: [{ key: 'a', position: 1, title: 'Heron', fields: [] }] };
+    answers.preview = { version: 7, form: form(), difference, inferred: [], warnings: [], lines: 5, doubtful: true };
+    open('files');
+    await userEvent.type(await screen.findByLabelText('The file, or its text'), 'x');
+    await userEvent.click(screen.getByRole('button', { name: 'Show what would change' }));
+    expect(await screen.findByText('Is this file of this form?')).toBeTruthy();
+    const change = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Change the form' });
+    expect(change().disabled).toBe(true);
+    answers.import = score(8);
+    await userEvent.click(screen.getByRole('radio', { name: 'No, compare by titles' }));
+    // What was shown stays in sight while it is compared again.
+    expect(screen.getByText(/What is gone keeps its marks/)).toBeTruthy();
+    await waitFor(() => {
+      expect(change().disabled).toBe(false);
+    });
+    expect(last('/preview')?.body).toEqual({ text: 'x', declined: [], ids: 'other' });
+    await userEvent.click(change());
+    await waitFor(() => {
+      expect(last('/import')?.body).toEqual({ base: 7, text: 'x', declined: [], ids: 'other' });
+    });
+  });
 });
