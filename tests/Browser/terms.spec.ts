@@ -203,6 +203,7 @@ test('a term is laid, changed by hand, compared, asked why, solved for, subscrib
   // Nor what was just told, for as long as it stands.
   const toasts = page.getByRole('region', { name: /^Notifications/ }).locator('ol');
   expect(await toasts.evaluate((list) => getComputedStyle(list).display)).toBe('none');
+  await page.evaluate(() => document.fonts.ready); // letters of another face take other room
   const pdf = await page.pdf({ format: 'A4' });
   expect((pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g) ?? []).length).toBe(1);
   await page.emulateMedia({ media: 'screen' });

@@ -107,7 +107,11 @@ describe('the keys of the score', () => {
   test('a row is put below or above, and is written in at once', async () => {
     await open();
     await at('Movement 2', '{Insert}Kneel{Enter}');
-    expect(sent[0]?.[0]).toMatchObject({ op: 'insert', after: 'e2', entries: [{ kind: 'movement', title: 'New movement' }] });
+    expect((await lastSent(1))?.[0]).toMatchObject({
+      op: 'insert',
+      after: 'e2',
+      entries: [{ kind: 'movement', title: 'New movement' }],
+    });
     const inserted = sent[0]?.[0];
     const id = inserted?.op === 'insert' ? inserted.entries[0]?.id : '';
     expect((await lastSent(2))?.[0]).toEqual({ op: 'set', id, cells: { title: 'Kneel' } });
