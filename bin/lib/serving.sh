@@ -7,12 +7,12 @@ prepare_serving() {
   APP_RUN=(); SERVED=$ROOT; RUN="$VAR/run-$name"
   if [ "$(id -u)" = 0 ]; then
     APP_RUN=(runuser -u www-data --)
-    if ! "${APP_RUN[@]}" test -r "$ROOT/vendor/autoload.php" 2>/dev/null || [ -n "$(cd "$ROOT" && find app bootstrap/app.php config core database public resources routes vendor ! -perm -o+r -print -quit)" ]; then
+    if ! "${APP_RUN[@]}" test -r "$ROOT/vendor/autoload.php" 2>/dev/null || [ -n "$(cd "$ROOT" && find app bootstrap/*.php config core database public resources routes vendor ! -perm -o+r -print -quit)" ]; then
       home="/var/lib/gorvan/$(printf '%s' "$ROOT" | sha256sum | cut -c1-12)-$name"
       say "The user www-data cannot read $ROOT, so the pages are served from a copy in $home."
       RUN="$home/run"; SERVED="$home/application"
       rm -rf "$SERVED"; mkdir -p "$SERVED/bootstrap/cache"
-      (cd "$ROOT" && tar -cf - artisan composer.json app bootstrap/app.php bootstrap/providers.php config core database public routes resources vendor) | tar -C "$SERVED" -xf - \
+      (cd "$ROOT" && tar -cf - artisan composer.json app bootstrap/*.php config core database public routes resources vendor) | tar -C "$SERVED" -xf - \
         || fail "The application could not be copied to $SERVED."
       chmod 755 /var/lib/gorvan "$home"; chmod -R u=rwX,go=rX "$SERVED"
     fi
