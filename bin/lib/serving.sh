@@ -202,7 +202,7 @@ $(told_location told/nowhere 404 http.gone; told_location told/large 413 http.la
 CONF
 }
 
-# Runs something in the background in a process group of its own, as whoever serves. $1 names it; prints its process.
+# Runs something in the background in a process group of its own, as whoever serves. $1 names its log.
 in_background() {
   local name=$1; shift
   (umask 077; cd "$SERVED" && exec setsid "${APP_RUN[@]}" "$@") > "$RUN_LOG/$name.log" 2>&1 < /dev/null 9>&- &
@@ -212,7 +212,6 @@ in_background() {
 # certificate $4 and key $5. Waits until they answer. stop_server ends it.
 start_server() {
   local port=$1
-  [ -n "${RUN:-}" ] || prepare_serving "${RUN_NAME:-start}"
   RUN_LOG=$VAR; SERVER_PORT=$port
   PHP_SOCKET="$RUN/php.sock"
   # A socket has room for about a hundred letters.
@@ -246,7 +245,6 @@ run_nginx() { stop_group "${NGINX:-}"; in_background nginx /usr/sbin/nginx -e "$
 
 # Works on what waits in the queue, in the background; a worker that ends is started again.
 start_worker() {
-  [ -n "${RUN:-}" ] || prepare_serving "${RUN_NAME:-start}"
   # One for plans, and one for what takes long, so that a question keeps no plan waiting. The folder is named so that a later run knows it again.
   in_background worker sh -c 'work() { while :; do php -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d memory_limit=512M artisan queue:work --queue="$1" --quiet --sleep=1 --timeout=600 --max-time=3600; sleep 1; done; }; work default & work questions & wait' "worker of $RUN"
   WORKER=$!
