@@ -1,5 +1,5 @@
-import Dexie, { type EntityTable } from 'dexie';
 import type { Kept } from './commands';
+import { openStores } from './stores';
 
 /** An answer of the server that is kept in this browser, for when there is no network. */
 export interface KeptAnswer {
@@ -30,17 +30,9 @@ export interface KeptRun {
 }
 
 /** What this browser keeps. There is one database for all tabs. */
-export const device = new Dexie('gorvan') as Dexie & {
-  commands: EntityTable<Kept, 'id'>;
-  answers: EntityTable<KeptAnswer, 'key'>;
-  runs: EntityTable<KeptRun, 'meeting'>;
-  leases: EntityTable<Lease, 'name'>;
-};
-device.version(1).stores({ outbox: 'id, person, made' });
-device.version(2).stores({
-  outbox: null,
-  commands: 'id, person, [person+key]',
-  answers: 'key, person',
-  runs: 'meeting, person',
+export const device = openStores<{ commands: Kept; answers: KeptAnswer; runs: KeptRun; leases: Lease }>('gorvan', 20, {
+  commands: 'id',
+  answers: 'key',
+  runs: 'meeting',
   leases: 'name',
 });

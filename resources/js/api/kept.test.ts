@@ -58,7 +58,7 @@ describe('what is kept on the device', () => {
     const later = new QueryClient();
     await restoreAnswers(later, Date.parse(`${today}T23:59:59Z`) + 86_400_000 + 1);
     expect(later.getQueryData(['meeting', 'tonight'])).toBeUndefined();
-    expect((await device.answers.toArray()).map((one) => one.key)).toEqual(['["session"]']);
+    expect((await device.answers.all()).map((one) => one.key)).toEqual(['["session"]']);
   });
 
   test('is gone when another version of the application expects another answer', async () => {
@@ -66,12 +66,12 @@ describe('what is kept on the device', () => {
       [['session'], session],
       [['meeting', 'tonight'], tonight],
     ]);
-    await device.answers.update('["meeting","tonight"]', { shapes: 'others' });
+    await device.answers.change('["meeting","tonight"]', (one) => one && { ...one, shapes: 'others' });
     const fresh = new QueryClient();
     await restoreAnswers(fresh);
     expect(fresh.getQueryData(['session'])).toEqual(session);
     expect(fresh.getQueryData(['meeting', 'tonight'])).toBeUndefined();
-    expect((await device.answers.toArray()).map((one) => one.key)).toEqual(['["session"]']);
+    expect((await device.answers.all()).map((one) => one.key)).toEqual(['["session"]']);
   });
 
   test('is nothing of a class that has gone by, nor of somebody who is not signed in', async () => {
@@ -79,7 +79,7 @@ describe('what is kept on the device', () => {
       [['session'], session],
       [['meeting', 'old'], page({ meeting: meeting({ id: 'old', on: '2026-01-20' }) })],
     ]);
-    expect((await device.answers.toArray()).map((one) => one.key)).toEqual(['["session"]']);
+    expect((await device.answers.all()).map((one) => one.key)).toEqual(['["session"]']);
   });
 
   test('is not written down behind the sign-out that forgets it', async () => {
@@ -88,9 +88,7 @@ describe('what is kept on the device', () => {
     client.setQueryData(['session'], session);
     client.setQueryData(['meeting', 'tonight'], tonight);
     // Forgetting takes longer than what was answered waits to be written down.
-    const runs = vi.spyOn(device.runs, 'filter').mockReturnValue({
-      delete: () => new Promise((resolve) => setTimeout(resolve, 1500)),
-    } as never);
+    const runs = vi.spyOn(device.runs, 'delete').mockReturnValue(new Promise((resolve) => setTimeout(resolve, 1500)));
     await endSession(client, { person: null, school: null, needsFounding: false });
     runs.mockRestore();
     stop();

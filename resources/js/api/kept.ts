@@ -39,9 +39,9 @@ function keptUntil(query: Query, client: QueryClient, now: number): number | nul
 /** What was kept of the person who used this browser last is there before the first page is drawn. */
 export async function restoreAnswers(client: QueryClient, now: number = Date.now()): Promise<void> {
   try {
-    const all = await device.answers.toArray();
+    const all = await device.answers.all();
     const isOver = (one: KeptAnswer) => one.until < now || one.shapes !== __SHAPES__;
-    await device.answers.bulkDelete(all.filter(isOver).map((one) => one.key));
+    await device.answers.delete(...all.filter(isOver).map((one) => one.key));
     for (const one of all) {
       if (isOver(one)) continue;
       const queryKey = JSON.parse(one.key) as unknown[];
@@ -86,9 +86,10 @@ export function keepAnswers(client: QueryClient): () => void {
 
 /** Nobody's data stays on the device after they have signed out, nor another's after they have signed in. */
 export async function forgetAnswers(but: string | null = null): Promise<void> {
+  const others = <T extends { person: string }>(all: T[]) => all.filter((one) => one.person !== but);
   await Promise.all([
-    device.answers.filter((one) => one.person !== but).delete(),
-    device.runs.filter((one) => one.person !== but).delete(),
+    device.answers.all().then((all) => device.answers.delete(...others(all).map((one) => one.key))),
+    device.runs.all().then((all) => device.runs.delete(...others(all).map((one) => one.meeting))),
   ]).catch(() => undefined);
 }
 

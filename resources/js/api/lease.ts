@@ -26,17 +26,14 @@ const tab = tabCalled(opened(), sessionStorage);
  * IndexedDB, since the browser's own locks need a secure address.
  */
 export async function takeLease(name: string, holder: string = tab, now: number = Date.now()): Promise<boolean> {
-  return device.transaction('rw', device.leases, async () => {
-    const held = await device.leases.get(name);
-    if (held !== undefined && held.holder !== holder && held.until > now) return false;
-    await device.leases.put({ name, holder, until: now + LEASE_MS });
-    return true;
+  let isMine = false;
+  await device.leases.change(name, (held) => {
+    isMine = held === undefined || held.holder === holder || held.until <= now;
+    return isMine ? { name, holder, until: now + LEASE_MS } : held;
   });
+  return isMine;
 }
 
 export async function giveLeaseBack(name: string, holder: string = tab): Promise<void> {
-  await device.transaction('rw', device.leases, async () => {
-    const held = await device.leases.get(name);
-    if (held?.holder === holder) await device.leases.delete(name);
-  });
+  await device.leases.change(name, (held) => (held?.holder === holder ? undefined : held));
 }

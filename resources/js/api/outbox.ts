@@ -1,4 +1,3 @@
-import { liveQuery } from 'dexie';
 import { ulid } from 'ulid';
 import { isPassing, Problem, send, Unreachable } from './client';
 import { type Command, keyOf, type Kept, wire } from './commands';
@@ -42,7 +41,7 @@ let failures = 0;
 let timer: ReturnType<typeof setTimeout> | undefined;
 let queue: Promise<void> = Promise.resolve();
 let lastOrder = 0;
-let watching: { unsubscribe: () => void } | undefined;
+let stopWatching: (() => void) | undefined;
 /** What is here and not yet in the database, and what is no longer here though it may still be in it; by revision. */
 const unwritten = new Map<string, Kept>();
 const gone = new Map<string, number>();
@@ -93,7 +92,7 @@ export async function openOutbox(person: string): Promise<void> {
   if (owner !== person) {
     owner = person;
     failures = 0;
-    watching?.unsubscribe();
+    stopWatching?.();
     unwritten.clear();
     gone.clear();
     set({ kept: [], link: 'fine', sending: null });
@@ -108,20 +107,33 @@ export async function openOutbox(person: string): Promise<void> {
 
 /** Reads again what other tabs may have written. */
 async function read(): Promise<void> {
-  take(await device.commands.where('person').equals(owner).toArray());
+  const person = owner;
+  const all = await device.commands.all();
+  if (person === owner) take(all.filter((one) => one.person === person));
 }
 
 function watch(person: string): void {
-  watching?.unsubscribe();
-  watching = liveQuery(() => device.commands.where('person').equals(person).toArray()).subscribe({
-    next: (found) => {
-      if (person !== owner) return;
-      take(found);
-      if (state.kept.some(isOpen) && timer === undefined && state.sending === null) schedule(FIRST_RETRY);
-    },
-    error: () => {
-      set({ isDurable: false });
-    },
+  stopWatching?.();
+  let isReading = false;
+  let isOld = false;
+  stopWatching = device.commands.onChange(() => {
+    isOld = true;
+    if (isReading) return; // however many changes there are meanwhile, they are read once
+    isReading = true;
+    const readAll = async () => {
+      while (isOld) {
+        isOld = false;
+        await read();
+      }
+      if (person === owner && state.kept.some(isOpen) && timer === undefined && state.sending === null) schedule(FIRST_RETRY);
+    };
+    readAll()
+      .catch(() => {
+        set({ isDurable: false });
+      })
+      .finally(() => {
+        isReading = false;
+      });
   });
 }
 
@@ -223,12 +235,9 @@ async function rebase(form: string, version: number): Promise<void> {
 async function remove(kept: Kept): Promise<void> {
   gone.set(kept.id, kept.revision);
   unnote(kept);
-  await device
-    .transaction('rw', device.commands, async () => {
-      const now = await device.commands.get(kept.id);
-      // A newer word came in meanwhile: it is still to be sent.
-      if (now === undefined || now.revision === kept.revision) await device.commands.delete(kept.id);
-    })
+  await device.commands
+    // Where a newer word came in meanwhile, that is still to be sent.
+    .change(kept.id, (now) => (now?.revision === kept.revision ? undefined : now))
     .catch(() => {
       set({ isDurable: false });
     });
@@ -337,8 +346,8 @@ export function closeOutbox(): void {
   owner = '';
   clearTimeout(timer);
   timer = undefined;
-  watching?.unsubscribe();
-  watching = undefined;
+  stopWatching?.();
+  stopWatching = undefined;
   unwritten.clear();
   gone.clear();
   set({ kept: [], link: 'fine', sending: null });

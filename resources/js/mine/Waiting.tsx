@@ -1,23 +1,28 @@
-import { liveQuery } from 'dexie';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../kit/controls';
 import { Notice } from '../kit/Notice';
 import { sendWaiting } from './sending';
-import { store, type Waiting as One } from './store';
+import { allWaiting, store, type Waiting as One } from './store';
 
 /** What this device has noted and the server has not. */
 export function useWaiting(): One[] {
   const [waiting, setWaiting] = useState<One[]>([]);
   useEffect(() => {
-    const watching = liveQuery(() => store.waiting.orderBy('made').toArray()).subscribe({
-      next: setWaiting,
-      error: () => {
-        setWaiting([]);
-      },
-    });
+    let isGone = false;
+    const read = () => {
+      // A browser that keeps nothing has nothing that waits.
+      allWaiting()
+        .catch((): One[] => [])
+        .then((all) => {
+          if (!isGone) setWaiting(all);
+        }, console.error);
+    };
+    read();
+    const stop = store.waiting.onChange(read);
     return () => {
-      watching.unsubscribe();
+      isGone = true;
+      stop();
     };
   }, []);
   return waiting;

@@ -202,7 +202,7 @@ describe('a browser that keeps nothing', () => {
 test('without a network the last visit stands in, with its day', async () => {
   await visit();
   await screen.findByRole('heading', { level: 1, name: 'Practice, Ada' });
-  await store.kept.update('mine', { at: '2026-01-19T10:00:00Z' });
+  await store.kept.change('mine', (one) => one && { ...one, at: '2026-01-19T10:00:00Z' });
   cleanup();
   server.refusals['GET /mine/api'] = { status: 503, code: 'http.closed' };
   await visit();

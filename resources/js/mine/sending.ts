@@ -1,6 +1,6 @@
 import { ask, isPassing, Problem } from '../api/client';
 import { mine } from './client';
-import { store, type Waiting } from './store';
+import { allWaiting, store, type Waiting } from './store';
 
 function sent({ id, what, body }: Waiting): Promise<unknown> {
   const path = { path: { id } };
@@ -26,10 +26,7 @@ export function sendWaiting(): Promise<boolean> {
 async function send(): Promise<boolean> {
   let hasArrived = false;
   // A browser that keeps nothing has nothing that waits.
-  const waiting = await store.waiting
-    .orderBy('made')
-    .toArray()
-    .catch((): Waiting[] => []);
+  const waiting = await allWaiting().catch((): Waiting[] => []);
   for (const one of waiting) {
     if (one.refused !== null) continue;
     try {
@@ -38,7 +35,7 @@ async function send(): Promise<boolean> {
       hasArrived = true;
     } catch (error) {
       if (isPassing(error)) return hasArrived;
-      await store.waiting.update(one.id, { refused: error instanceof Problem ? error.message : '' });
+      await store.waiting.put({ ...one, refused: error instanceof Problem ? error.message : '' });
     }
   }
   return hasArrived;

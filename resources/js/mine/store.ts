@@ -1,5 +1,5 @@
-import Dexie, { type Table } from 'dexie';
 import type { Mine } from '../api/client';
+import { openStores } from '../api/stores';
 
 /** Something noted on this device that the server has not taken yet. */
 export interface Waiting {
@@ -19,17 +19,10 @@ export interface Kept {
 }
 
 /** A store of its own: nothing of a teacher's pages is in it, and nothing of it in theirs. */
-class MineStore extends Dexie {
-  waiting!: Table<Waiting, string>;
-  kept!: Table<Kept, string>;
+export const store = openStores<{ waiting: Waiting; kept: Kept }>('gorvan-mine', 10, { waiting: 'id', kept: 'key' });
 
-  constructor() {
-    super('gorvan-mine');
-    this.version(1).stores({ waiting: 'id, made', kept: 'key' });
-  }
-}
-
-export const store = new MineStore();
+/** What waits, oldest first. */
+export const allWaiting = async (): Promise<Waiting[]> => (await store.waiting.all()).sort((a, b) => a.made - b.made);
 
 /** Remembers what was shown; a browser that keeps nothing, as a private window may, shows it all the same. */
 export async function keep(kept: Kept): Promise<void> {
