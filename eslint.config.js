@@ -14,6 +14,10 @@ export default tseslint.config(
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
   {
+    files: ['resources/js/first-look.js'],
+    languageOptions: { globals: { localStorage: 'readonly', matchMedia: 'readonly', document: 'readonly' } },
+  },
+  {
     files: ['**/*.mjs'],
     languageOptions: {
       globals: {

@@ -20,12 +20,19 @@ final class Words
 
     private const LANGUAGE = 'en';
 
-    private const SAID = 'told.json';
+    /** What is said on the pages that open first, and the rest. */
+    private const SAID = ['first/told.json', 'told.json'];
 
     /** @return array<string, string> every sentence by its code; a code with a singular and a plural ends in `_one` and `_other` */
     public static function all(): array
     {
-        return self::$sentences ??= self::flat(json_decode((string) file_get_contents(dirname(__DIR__).'/resources/js/messages/'.self::LANGUAGE.'/'.self::SAID), true, 8, JSON_THROW_ON_ERROR));
+        return self::$sentences ??= array_merge(...array_map(self::read(...), self::SAID));
+    }
+
+    /** @return array<string, string> */
+    private static function read(string $file): array
+    {
+        return self::flat(json_decode((string) file_get_contents(dirname(__DIR__).'/resources/js/messages/'.self::LANGUAGE.'/'.$file), true, 8, JSON_THROW_ON_ERROR));
     }
 
     public static function has(string $code): bool

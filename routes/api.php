@@ -8,6 +8,7 @@ use App\Http\Controllers\CareController;
 use App\Http\Controllers\ClassController;
 use App\Http\Controllers\CutController;
 use App\Http\Controllers\ExportController;
+use App\Http\Controllers\FindController;
 use App\Http\Controllers\FormController;
 use App\Http\Controllers\FormFileController;
 use App\Http\Controllers\GroupController;
@@ -36,6 +37,7 @@ Route::middleware(['own', 'throttle:sign-in'])->group(static function (): void {
 Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::delete('session', [SessionController::class, 'destroy'])->middleware('own');
     Route::get('today', [MeetingController::class, 'today'])->can('read');
+    Route::get('find', FindController::class)->can('read');
 
     Route::get('forms', [FormController::class, 'index'])->can('read');
     Route::post('forms/preview', [FormController::class, 'preview'])->can('edit-forms');

@@ -108,7 +108,7 @@ test('the warm-ups that come with the application are about sixteen, with openin
 });
 
 test('what stands wherever care is used keeps to the facts of the trade, and defers to clinicians and local rules (common practice)', function () {
-    $said = json_decode((string) file_get_contents(resource_path('js/messages/en/plan.json')), true)['care'];
+    $said = json_decode((string) file_get_contents(resource_path('js/messages/en/first/plan.json')), true)['care'];
     foreach (['70 %', 'No pain', 'knee over the toes', 'never locked', 'dizziness', 'chest tightness', 'breathlessness', 'not medical advice', 'clinician', 'local emergency rules come first'] as $fact) {
         expect($said)->toContain($fact);
     }

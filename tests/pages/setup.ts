@@ -1,4 +1,6 @@
 import { configure } from '@testing-library/react';
+import { addWords } from '../../resources/js/messages';
+import { en } from '../../resources/js/messages/en';
 
 configure({ asyncUtilTimeout: 30_000 });
 
@@ -19,3 +21,6 @@ globalThis.ResizeObserver = class {
 Element.prototype.hasPointerCapture = () => false;
 /** What is chosen in a list is brought into view, where there is one. */
 Element.prototype.scrollIntoView = () => undefined;
+
+/** What is loaded with a place is there for all of them. */
+addWords('en', en);

@@ -1,6 +1,6 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
-import { createMemoryRouter, type RouteObject, RouterProvider } from 'react-router';
+import { createMemoryRouter, type RouteObject, RouterProvider } from './router';
 import { Toasts } from '../../resources/js/kit/toasts';
 
 /** Draws places at their addresses, opened at one of them; what they hand over shows as the address it leads to. */

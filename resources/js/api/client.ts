@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch';
+import { t, words } from '../messages';
 import { type Said, sentence } from '../messages/say';
 import type { components, paths } from './schema';
 
@@ -181,13 +182,15 @@ type Answer<T> = { data?: T; error?: unknown; response: Response };
 
 const list = (value: unknown): unknown[] => (Array.isArray(value) ? value : []);
 
-function asProblem(error: unknown, status: number): Problem {
+/** What a server that refused something says of it, in words: those are fetched when they are needed first. */
+async function asProblem(error: unknown, status: number): Promise<Problem> {
+  await words('told').catch(() => undefined);
   const told = typeof error === 'object' && error !== null ? (error as Record<string, unknown>) : {};
   const said = (all: unknown): string[] => list(all).map((one) => sentence(one as Said));
   return new Problem(
     typeof told.code === 'string'
       ? sentence({ code: told.code, with: (told.with ?? {}) as Said['with'] })
-      : `The server answered ${String(status)}.`,
+      : t('app.answered', { status }),
     status,
     typeof told.place === 'string' ? told.place : '',
     Object.fromEntries(Object.entries(told.fields ?? {}).map(([field, all]) => [field, said(all)])),
@@ -200,7 +203,7 @@ function asProblem(error: unknown, status: number): Problem {
 /** The data of an answer, or the problem it tells, thrown. */
 export async function ask<T>(answer: Promise<Answer<T>>): Promise<T> {
   const { data, error, response } = await answer;
-  if (!response.ok) throw asProblem(error, response.status);
+  if (!response.ok) throw await asProblem(error, response.status);
   return data as T;
 }
 
@@ -232,7 +235,7 @@ export async function send(
     if (response.status === 204) return null;
     const told: unknown = await response.json();
     if (response.ok) return told;
-    failed = asProblem(told, response.status);
+    failed = await asProblem(told, response.status);
   } catch {
     throw new Unreachable();
   }

@@ -1,6 +1,7 @@
 import type { Query, QueryClient } from '@tanstack/react-query';
 import type { MeetingPage, Session, Today } from './client';
 import { device, type KeptAnswer } from './device';
+import { keys } from './keys';
 
 /**
  * Answers kept in this browser: the next class of every group with all it needs, so that it can be opened, run, marked
@@ -26,7 +27,7 @@ function keptUntil(query: Query, client: QueryClient, now: number): number | nul
     case 'meeting':
       return dayAfter((query.state.data as MeetingPage).meeting.on);
     case 'class': {
-      const on = (client.getQueryData(['meeting', id]) as MeetingPage | undefined)?.meeting.on;
+      const on = (client.getQueryData(keys.meeting(String(id))) as MeetingPage | undefined)?.meeting.on;
       return on === undefined ? null : dayAfter(on);
     }
     case 'form':
@@ -45,6 +46,8 @@ export async function restoreAnswers(client: QueryClient, now: number = Date.now
     for (const one of all) {
       if (isOver(one)) continue;
       const queryKey = JSON.parse(one.key) as unknown[];
+      // The server may have answered before this was read.
+      if (client.getQueryData(queryKey) !== undefined) continue;
       client.setQueryData(queryKey, one.data, { updatedAt: one.at });
       // However young it is: whoever reloads a page wants to see what there is now.
       void client.invalidateQueries({ queryKey, exact: true, refetchType: 'none' });
@@ -58,7 +61,7 @@ export async function restoreAnswers(client: QueryClient, now: number = Date.now
 export function keepAnswers(client: QueryClient): () => void {
   const waiting = new Map<string, ReturnType<typeof setTimeout>>();
   const write = (query: Query) => {
-    const person = (client.getQueryData(['session']) as Session | undefined)?.person?.id;
+    const person = (client.getQueryData(keys.session()) as Session | undefined)?.person?.id;
     const until = query.state.data === undefined ? null : keptUntil(query, client, Date.now());
     if (person === undefined || until === null || until < Date.now()) return;
     const key = JSON.stringify(query.queryKey);
@@ -98,9 +101,25 @@ export async function forgetAnswers(but: string | null = null): Promise<void> {
  * which waits to be written down is written down behind what forgets them.
  */
 export async function endSession(client: QueryClient, session: Session): Promise<void> {
-  client.setQueryData(['session'], session);
+  client.setQueryData(keys.session(), session);
   client.removeQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
   await forgetAnswers();
+}
+
+const doors = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('gorvan.session');
+
+/** Whoever signs out of one tab is out of all of them. */
+export function tellSessionEnd(session: Session): void {
+  doors?.postMessage(session);
+}
+
+/** Is told when somebody has signed out in another tab. Returns how to stop listening. */
+export function onSessionEnd(listener: (session: Session) => void): () => void {
+  const hear = (event: MessageEvent<Session>) => {
+    listener(event.data);
+  };
+  doors?.addEventListener('message', hear);
+  return () => doors?.removeEventListener('message', hear);
 }
 
 /** The classes that come next, with their forms, are asked for while there is a network. */

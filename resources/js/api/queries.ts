@@ -1,19 +1,9 @@
-import { QueryClient, queryOptions } from '@tanstack/react-query';
-import { api, ask, Problem, type TermSummary } from './client';
-
-export const queryClient = new QueryClient({
-  defaultOptions: {
-    queries: {
-      staleTime: 10_000,
-      retry: (count, error) => !(error instanceof Problem) && count < 3,
-    },
-    // What is pressed without a network is told at once, and not done by itself some time later.
-    mutations: { networkMode: 'always' },
-  },
-});
+import { queryOptions } from '@tanstack/react-query';
+import { api, ask, type TermSummary } from './client';
+import { keys } from './keys';
 
 export const sessionQuery = queryOptions({
-  queryKey: ['session'],
+  queryKey: keys.session(),
   queryFn: () => ask(api.GET('/api/session')),
   staleTime: 60_000,
 });
@@ -23,63 +13,63 @@ const isBeingMade = (...terms: (TermSummary | undefined)[]): number | false =>
   terms.some((term) => term?.isBeingPlanned === true) ? AGAIN : false;
 
 export const todayQuery = queryOptions({
-  queryKey: ['today'],
+  queryKey: keys.today(),
   queryFn: () => ask(api.GET('/api/today')),
   refetchInterval: ({ state }) => isBeingMade(...(state.data?.meetings.map((meeting) => meeting.term) ?? [])),
 });
-export const formsQuery = queryOptions({ queryKey: ['forms'], queryFn: () => ask(api.GET('/api/forms')) });
+export const formsQuery = queryOptions({ queryKey: keys.forms(), queryFn: () => ask(api.GET('/api/forms')) });
 export const principleSetsQuery = queryOptions({
-  queryKey: ['principleSets'],
+  queryKey: keys.principleSets(),
   queryFn: () => ask(api.GET('/api/principle-sets')),
 });
 export const principleSetQuery = (principleSet: string) =>
   queryOptions({
-    queryKey: ['principleSet', principleSet],
+    queryKey: keys.principleSet(principleSet),
     queryFn: () => ask(api.GET('/api/principle-sets/{principleSet}', { params: { path: { principleSet } } })),
   });
 export const bitesQuery = (principleSet: string, form: string) =>
   queryOptions({
-    queryKey: ['bites', principleSet, form],
+    queryKey: keys.bites(principleSet, form),
     queryFn: () => ask(api.GET('/api/principle-sets/{principleSet}/forms/{form}', { params: { path: { principleSet, form } } })),
   });
 export const principleVersionsQuery = (principleSet: string) =>
   queryOptions({
-    queryKey: ['principleVersions', principleSet],
+    queryKey: keys.principleVersions(principleSet),
     queryFn: () => ask(api.GET('/api/principle-sets/{principleSet}/versions', { params: { path: { principleSet } } })),
     staleTime: 0,
   });
 /** What principles the entries of a form show. */
 export const shownInQuery = (form: string) =>
   queryOptions({
-    queryKey: ['shownIn', form],
+    queryKey: keys.shownIn(form),
     queryFn: () => ask(api.GET('/api/forms/{form}/principles', { params: { path: { form } } })),
   });
-export const studentsQuery = queryOptions({ queryKey: ['students'], queryFn: () => ask(api.GET('/api/students')) });
+export const studentsQuery = queryOptions({ queryKey: keys.students(), queryFn: () => ask(api.GET('/api/students')) });
 /** Where everyone in a group stands: a line each. */
 export const studentLinesQuery = (group: string) =>
   queryOptions({
-    queryKey: ['studentLines', group],
+    queryKey: keys.studentLines(group),
     queryFn: () => ask(api.GET('/api/groups/{group}/lines', { params: { path: { group } } })),
   });
 export const studentQuery = (student: string, on: string) =>
   queryOptions({
-    queryKey: ['student', student, on],
+    queryKey: keys.student(student, on),
     queryFn: () => ask(api.GET('/api/students/{student}', { params: { path: { student }, query: on ? { on } : {} } })),
   });
 export const studentLineQuery = (student: string, group: string) =>
   queryOptions({
-    queryKey: ['studentLine', student, group],
+    queryKey: keys.studentLine(student, group),
     queryFn: () => ask(api.GET('/api/students/{student}/line', { params: { path: { student }, query: { group } } })),
   });
 export const recallCurveQuery = (student: string, entry: string) =>
   queryOptions({
-    queryKey: ['recallCurve', student, entry],
+    queryKey: keys.recallCurve(student, entry),
     queryFn: () => ask(api.GET('/api/students/{student}/curve', { params: { path: { student }, query: { entry } } })),
   });
 /** What a teacher plans around: private, so nothing of it outlives the page that shows it. */
 export const considerationsQuery = (student: string) =>
   queryOptions({
-    queryKey: ['considerations', student],
+    queryKey: keys.considerations(student),
     queryFn: () => ask(api.GET('/api/students/{student}/considerations', { params: { path: { student } } })),
     staleTime: 0,
     gcTime: 0,
@@ -87,15 +77,15 @@ export const considerationsQuery = (student: string) =>
 /** Why somebody does something otherwise tonight: as private. */
 export const careReasonsQuery = (meeting: string) =>
   queryOptions({
-    queryKey: ['careReasons', meeting],
+    queryKey: keys.careReasons(meeting),
     queryFn: () => ask(api.GET('/api/meetings/{meeting}/care', { params: { path: { meeting } } })),
     staleTime: 0,
     gcTime: 0,
   });
-export const warmUpsQuery = queryOptions({ queryKey: ['warmUps'], queryFn: () => ask(api.GET('/api/school/warm-ups')) });
+export const warmUpsQuery = queryOptions({ queryKey: keys.warmUps(), queryFn: () => ask(api.GET('/api/school/warm-ups')) });
 /** Whether the forecasts were true. */
 export const reliabilityQuery = queryOptions({
-  queryKey: ['reliability'],
+  queryKey: keys.reliability(),
   queryFn: () => ask(api.GET('/api/school/forecast')),
   staleTime: 0,
   refetchInterval: ({ state }) => (state.data?.isBeingMeasured === true ? AGAIN : false),
@@ -103,33 +93,33 @@ export const reliabilityQuery = queryOptions({
 /** Where everyone in a group stands in its principles. */
 export const groupPrinciplesQuery = (group: string, on: string) =>
   queryOptions({
-    queryKey: ['groupPrinciples', group, on],
+    queryKey: keys.groupPrinciples(group, on),
     queryFn: () => ask(api.GET('/api/groups/{group}/principles', { params: { path: { group }, query: on ? { on } : {} } })),
   });
-export const groupsQuery = queryOptions({ queryKey: ['groups'], queryFn: () => ask(api.GET('/api/groups')) });
-export const termsQuery = queryOptions({ queryKey: ['terms'], queryFn: () => ask(api.GET('/api/terms')) });
+export const groupsQuery = queryOptions({ queryKey: keys.groups(), queryFn: () => ask(api.GET('/api/groups')) });
+export const termsQuery = queryOptions({ queryKey: keys.terms(), queryFn: () => ask(api.GET('/api/terms')) });
 /** A form; where it is taught as a course, as that course cuts it. */
 export const formQuery = (form: string, course: string | null = null) =>
   queryOptions({
-    queryKey: course === null ? ['form', form] : ['form', form, course],
+    queryKey: keys.form(form, course),
     queryFn: () => ask(api.GET('/api/forms/{form}', { params: { path: { form }, query: course === null ? {} : { course } } })),
   });
 const ofCourse = (course: string | null) => (course === null ? {} : { course });
 /** The lessons of a form, or of a course of it, each with whether something is written for it. */
 export const lessonsQuery = (form: string, course: string | null) =>
   queryOptions({
-    queryKey: ['lessons', form, course],
+    queryKey: keys.lessons(form, course),
     queryFn: () => ask(api.GET('/api/forms/{form}/lessons', { params: { path: { form }, query: ofCourse(course) } })),
   });
 /** Who learns a form in which term. */
 export const formCoursesQuery = (form: string) =>
   queryOptions({
-    queryKey: ['formCourses', form],
+    queryKey: keys.formCourses(form),
     queryFn: () => ask(api.GET('/api/forms/{form}/courses', { params: { path: { form } } })),
   });
 export const lessonQuery = (form: string, number: string, course: string | null) =>
   queryOptions({
-    queryKey: ['lesson', form, number, course],
+    queryKey: keys.lesson(form, number, course),
     queryFn: () =>
       ask(api.GET('/api/forms/{form}/lessons/{number}', { params: { path: { form, number }, query: ofCourse(course) } })),
   });
@@ -145,60 +135,60 @@ const sizeAsked = (course: string | null, size: TriedSize) => ({ ...ofCourse(cou
 /** The lessons as they are and as they would be. */
 export const workbenchQuery = (form: string, course: string | null, size: TriedSize) =>
   queryOptions({
-    queryKey: ['workbench', form, course, size],
+    queryKey: keys.workbench(form, course, size),
     queryFn: () => ask(api.GET('/api/forms/{form}/workbench', { params: { path: { form }, query: sizeAsked(course, size) } })),
     placeholderData: (before) => before,
   });
 /** What a notch in the hand costs at each join. */
 export const pricesQuery = (form: string, course: string | null, size: TriedSize, moving: number) =>
   queryOptions({
-    queryKey: ['prices', form, course, size, moving],
+    queryKey: keys.prices(form, course, size, moving),
     queryFn: () =>
       ask(api.GET('/api/forms/{form}/prices', { params: { path: { form }, query: { ...sizeAsked(course, size), moving } } })),
   });
 export const scoreQuery = (form: string) =>
   queryOptions({
-    queryKey: ['score', form],
+    queryKey: keys.score(form),
     queryFn: () => ask(api.GET('/api/forms/{form}/score', { params: { path: { form } } })),
   });
 export const versionsQuery = (form: string) =>
   queryOptions({
-    queryKey: ['versions', form],
+    queryKey: keys.versions(form),
     queryFn: () => ask(api.GET('/api/forms/{form}/versions', { params: { path: { form } } })),
     staleTime: 0,
   });
 export const startersQuery = queryOptions({
-  queryKey: ['starters'],
+  queryKey: keys.starters(),
   queryFn: () => ask(api.GET('/api/starters')),
   staleTime: Infinity,
 });
 export const termQuery = (term: string) =>
   queryOptions({
-    queryKey: ['term', term],
+    queryKey: keys.term(term),
     queryFn: () => ask(api.GET('/api/terms/{term}', { params: { path: { term } } })),
     refetchInterval: ({ state }) => isBeingMade(state.data?.term),
   });
 export const changesQuery = (term: string) =>
   queryOptions({
-    queryKey: ['changes', term],
+    queryKey: keys.changes(term),
     queryFn: () => ask(api.GET('/api/terms/{term}/changes', { params: { path: { term } } })),
   });
 /** What was asked about a plan; looked at again while an answer is being worked out. */
 export const questionsQuery = (term: string) =>
   queryOptions({
-    queryKey: ['questions', term],
+    queryKey: keys.questions(term),
     queryFn: () => ask(api.GET('/api/terms/{term}/questions', { params: { path: { term } } })),
     refetchInterval: ({ state }) =>
       state.data?.some((one) => one.state === 'waiting' || one.state === 'running') ? 1000 : false,
   });
 export const groupQuery = (group: string, on: string) =>
   queryOptions({
-    queryKey: ['group', group, on],
+    queryKey: keys.group(group, on),
     queryFn: () => ask(api.GET('/api/groups/{group}', { params: { path: { group }, query: on ? { on } : {} } })),
   });
 export const meetingQuery = (meeting: string) =>
   queryOptions({
-    queryKey: ['meeting', meeting],
+    queryKey: keys.meeting(meeting),
     queryFn: () => ask(api.GET('/api/meetings/{meeting}', { params: { path: { meeting } } })),
     refetchInterval: ({ state }) => isBeingMade(state.data?.term),
   });
@@ -206,7 +196,7 @@ export const meetingQuery = (meeting: string) =>
 /** What a device needs to run a class: cues, whom to look at, where to stop. */
 export const classQuery = (meeting: string) =>
   queryOptions({
-    queryKey: ['class', meeting],
+    queryKey: keys.class(meeting),
     queryFn: () => ask(api.GET('/api/meetings/{meeting}/class', { params: { path: { meeting } } })),
     // It rests on the plan and on everyone's marks: it is asked for anew whenever a class is opened.
     staleTime: 0,
@@ -214,7 +204,7 @@ export const classQuery = (meeting: string) =>
 /** Those who are here in pods, and what they have to catch up with. */
 export const podsQuery = (meeting: string, count: number) =>
   queryOptions({
-    queryKey: ['pods', meeting, count],
+    queryKey: keys.pods(meeting, count),
     queryFn: () => ask(api.GET('/api/meetings/{meeting}/pods', { params: { path: { meeting }, query: { count } } })),
     // It rests on who is here and on everyone's marks, which change while it is looked at.
     staleTime: 0,
@@ -223,7 +213,7 @@ export const podsQuery = (meeting: string, count: number) =>
 /** Who works with whom in a partner drill, among those who want to. */
 export const pairsQuery = (meeting: string, lesson: string, without: string[]) =>
   queryOptions({
-    queryKey: ['pods', meeting, 'pairs', lesson, without],
+    queryKey: keys.pairs(meeting, lesson, without),
     queryFn: () =>
       ask(
         api.GET('/api/meetings/{meeting}/pairs', {
@@ -237,20 +227,20 @@ export const pairsQuery = (meeting: string, lesson: string, without: string[]) =
 /** What a class did hold, as it was logged. */
 export const logQuery = (meeting: string) =>
   queryOptions({
-    queryKey: ['log', meeting],
+    queryKey: keys.log(meeting),
     queryFn: () => ask(api.GET('/api/meetings/{meeting}/log', { params: { path: { meeting } } })),
   });
 
 /** What everyone in a group takes home from the last class. */
 export const groupPracticeQuery = (group: string) =>
   queryOptions({
-    queryKey: ['groupPractice', group],
+    queryKey: keys.groupPractice(group),
     queryFn: () => ask(api.GET('/api/groups/{group}/practice', { params: { path: { group } } })),
   });
 /** What came back from the homes of a group lately. */
 export const groupHomeQuery = (group: string) =>
   queryOptions({
-    queryKey: ['groupHome', group],
+    queryKey: keys.groupHome(group),
     queryFn: () => ask(api.GET('/api/groups/{group}/home', { params: { path: { group } } })),
     // It comes from elsewhere at any time: it is asked for anew whenever it is looked at.
     staleTime: 0,
@@ -258,90 +248,25 @@ export const groupHomeQuery = (group: string) =>
 /** A student at home: link, practice, questions. */
 export const studentHomeQuery = (student: string) =>
   queryOptions({
-    queryKey: ['studentHome', student],
+    queryKey: keys.studentHome(student),
     queryFn: () => ask(api.GET('/api/students/{student}/home', { params: { path: { student } } })),
     staleTime: 0,
   });
 
 /** What was sent by the mail of this installation. */
-export const mailboxQuery = queryOptions({ queryKey: ['mailbox'], queryFn: () => ask(api.GET('/api/mails')), staleTime: 0 });
+export const mailboxQuery = queryOptions({ queryKey: keys.mailbox(), queryFn: () => ask(api.GET('/api/mails')), staleTime: 0 });
 /** What a term came to, and the letters about it. */
 export const termEndQuery = (term: string) =>
   queryOptions({
-    queryKey: ['termEnd', term],
+    queryKey: keys.termEnd(term),
     queryFn: () => ask(api.GET('/api/terms/{term}/end', { params: { path: { term } } })),
     // It rests on everything that was marked and logged.
     staleTime: 0,
   });
 
-/** What is out of date once one of these was made, changed or taken away. */
-const touched = {
-  form: ['forms', 'today'],
-  /** A form's entries, as distinct from which forms there are. */
-  score: [
-    'lessons',
-    'lesson',
-    'workbench',
-    'form',
-    'forms',
-    'term',
-    'today',
-    'meeting',
-    'class',
-    'group',
-    'versions',
-    'floor',
-    'times',
-    'beats',
-    'cards',
-    'losses',
-  ],
-  lesson: ['lessons', 'lesson'],
-  /** What passes between class and home. */
-  home: ['groupHome', 'studentHome', 'groupPractice', 'mailbox'],
-  letters: ['termEnd', 'mailbox'],
-  /** Where a form is cut, and so its lessons and what is planned of them. */
-  cut: ['form', 'forms', 'workbench', 'prices', 'lessons', 'lesson', 'score', 'versions', 'term', 'today', 'meeting', 'group'],
-  group: ['groups', 'forms', 'today'],
-  /** What a set says, what it is joined to, and who works with it. */
-  principles: [
-    'principleSets',
-    'principleSet',
-    'principleVersions',
-    'bites',
-    'shownIn',
-    'groupPrinciples',
-    'group',
-    'term',
-    'today',
-    'meeting',
-    'class',
-  ],
-  roster: [
-    'group',
-    'groups',
-    'meeting',
-    'class',
-    'today',
-    'students',
-    'studentLines',
-    'student',
-    'studentLine',
-    'groupPrinciples',
-    'considerations',
-    'termEnd',
-  ],
-  term: ['formCourses', 'terms', 'today', 'groups', 'group'],
-  /** What a student spares, and what an evening makes of it. */
-  care: ['considerations', 'careReasons', 'meeting', 'today'],
-  warmUps: ['warmUps', 'meeting', 'today', 'term', 'class'],
-  /** How recall is read. */
-  factor: ['reliability', 'studentLines', 'student', 'studentLine', 'recallCurve', 'group', 'meeting', 'today', 'term', 'class'],
-  /** A plan that was changed, as distinct from which terms there are. */
-  plan: ['workbench', 'prices', 'term', 'terms', 'changes', 'questions', 'today', 'meeting', 'class', 'group', 'groupPrinciples'],
-} as const;
-export type Touched = keyof typeof touched;
-
-export async function readAgain(what: Touched): Promise<void> {
-  for (const key of touched[what]) await queryClient.invalidateQueries({ queryKey: [key] });
-}
+/** What is called so, or is on that day. */
+export const findQuery = (find: string, on: string | null) =>
+  queryOptions({
+    queryKey: keys.find(find, on),
+    queryFn: ({ signal }) => ask(api.GET('/api/find', { params: { query: on === null ? { find } : { find, on } }, signal })),
+  });

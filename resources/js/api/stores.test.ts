@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { expect, test } from 'vitest';
 import { openStores } from './stores';
 

@@ -1,5 +1,5 @@
 import type { UseQueryResult } from '@tanstack/react-query';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages';
 import { Notice } from './Notice';
 import { useNow } from './useNow';
 

@@ -1,7 +1,7 @@
 import { CalendarDays, ChevronLeft, ChevronRight } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { type KeyboardEvent, useRef, useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages';
 import { field, type FieldProps, Labelled } from './controls';
 import { monthLater, readDay, readTime, weeksOf } from './dates';
 import { day } from './format';

@@ -1,5 +1,5 @@
 import { NavigationMenu } from 'radix-ui';
-import { NavLink } from 'react-router';
+import { NavLink } from './router';
 
 interface Props {
   label: string;

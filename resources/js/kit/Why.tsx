@@ -1,7 +1,6 @@
-import { Popover } from 'radix-ui';
-import type { ReactNode } from 'react';
-import { useTranslation } from 'react-i18next';
-import { Floating } from './Floating';
+import { type ReactNode, useState } from 'react';
+import { useTranslation } from '../messages';
+import { useWanted, wantedPart } from './wanted';
 
 interface Props {
   /** What is explained, for whoever does not see what the button stands beside. */
@@ -11,20 +10,34 @@ interface Props {
   label?: string;
 }
 
+const answer = wantedPart(async () => (await import('./WhyOpen')).WhyOpen);
+
 /** The numbers behind a choice: reached by touch and by keyboard, and read out where a screen reader reads. */
 export function Why({ about, children, label }: Props) {
   const { t } = useTranslation();
+  const [isAsked, setAsked] = useState(false);
+  const Open = useWanted(answer, isAsked);
+  const look = `-my-2 inline-flex min-h-11 items-center px-1 underline-offset-4 ${label === undefined ? 'no-print text-sm text-pine underline' : 'underline decoration-line decoration-dotted'}`;
+  const name = t('app.whyAbout', { about });
+  if (Open !== null)
+    return (
+      <Open look={look} name={name} label={label ?? t('app.why')}>
+        {children}
+      </Open>
+    );
   return (
-    <Popover.Root>
-      <Popover.Trigger
-        className={`-my-2 inline-flex min-h-11 items-center px-1 underline-offset-4 ${label === undefined ? 'no-print text-sm text-pine underline' : 'underline decoration-line decoration-dotted'}`}
-        aria-label={t('app.whyAbout', { about })}
-      >
-        {label ?? t('app.why')}
-      </Popover.Trigger>
-      <Floating className="border-l-4 border-river px-4 py-3 text-[0.95rem]">
-        <div className="max-w-sm">{children}</div>
-      </Floating>
-    </Popover.Root>
+    <button
+      type="button"
+      className={look}
+      aria-label={name}
+      aria-haspopup="dialog"
+      aria-expanded={false}
+      onPointerEnter={() => void answer.load().catch(() => undefined)}
+      onClick={() => {
+        setAsked(true);
+      }}
+    >
+      {label ?? t('app.why')}
+    </button>
   );
 }

@@ -1,7 +1,6 @@
-import { Dialog as RadixDialog } from 'radix-ui';
 import { type ComponentProps, type ReactNode, useId } from 'react';
-import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
+import { useTranslation } from '../messages';
+import { Link } from './router';
 
 const base =
   'inline-flex min-h-11 items-center justify-center gap-2 rounded border text-[0.95rem] font-medium disabled:cursor-not-allowed disabled:opacity-55';
@@ -131,40 +130,5 @@ export function RefusalLine({ refusal, className = 'mt-3' }: { refusal: { messag
     <p role="alert" className={`font-medium text-persimmon ${className}`}>
       {refusal.message}
     </p>
-  );
-}
-
-interface DialogProps {
-  open: boolean;
-  onOpenChange: (open: boolean) => void;
-  title: string;
-  children: ReactNode;
-  wide?: boolean;
-}
-
-export function Dialog({ open, onOpenChange, title, children, wide = false }: DialogProps) {
-  const { t } = useTranslation();
-  return (
-    <RadixDialog.Root open={open} onOpenChange={onOpenChange}>
-      <RadixDialog.Portal>
-        <RadixDialog.Overlay className="fixed inset-0 z-30 bg-ink/35" />
-        <RadixDialog.Content
-          aria-describedby={undefined}
-          className={`fixed inset-x-3 top-[6vh] z-40 mx-auto max-h-[88vh] overflow-y-auto rounded bg-sheet p-6 ${wide ? 'max-w-3xl' : 'max-w-lg'}`}
-          style={{ boxShadow: 'var(--float)' }}
-        >
-          <div className="mb-4 flex items-start justify-between gap-4">
-            <RadixDialog.Title className="text-2xl">{title}</RadixDialog.Title>
-            <RadixDialog.Close
-              className="min-h-11 min-w-11 rounded text-2xl leading-none text-soft hover:text-ink"
-              aria-label={t('app.close')}
-            >
-              ×
-            </RadixDialog.Close>
-          </div>
-          {children}
-        </RadixDialog.Content>
-      </RadixDialog.Portal>
-    </RadixDialog.Root>
   );
 }

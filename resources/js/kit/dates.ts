@@ -50,3 +50,13 @@ export function monthLater(month: string, by: number): string {
   const [year = 2000, of = 1] = month.split('-').map(Number);
   return new Date(Date.UTC(year, of - 1 + by, 1, 12)).toISOString().slice(0, 7);
 }
+
+/** A day as one would say it, the year left out where it is the one nearest to today: `3 Dec`, or `3 Dec 2026`. */
+export function readDayNear(text: string, today: string): string | null {
+  const whole = readDay(text);
+  if (whole !== null) return whole;
+  const year = Number(today.slice(0, 4));
+  const near = [year - 1, year, year + 1].map((one) => readDay(`${text} ${String(one)}`)).filter((one) => one !== null);
+  const away = (one: string) => Math.abs(Date.parse(one) - Date.parse(today));
+  return near.sort((a, b) => away(a) - away(b))[0] ?? null;
+}

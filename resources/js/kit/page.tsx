@@ -1,8 +1,9 @@
 import type { UseQueryResult } from '@tanstack/react-query';
 import { type ReactNode, useEffect } from 'react';
-import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
+import { useTranslation } from '../messages';
+import { Link } from './router';
 import { Problem, Unreachable } from '../api/client';
+import { arriveAt } from './arrival';
 import { Notice } from './Notice';
 import { Button } from './controls';
 
@@ -24,7 +25,9 @@ export function Page({ title, kicker, actions, children }: PageProps) {
       <header className="mb-6 flex flex-wrap items-end justify-between gap-x-6 gap-y-3">
         <div className="min-w-0">
           {kicker ? <div className="mb-1 text-sm text-soft">{kicker}</div> : null}
-          <h1 className="text-[2rem] break-words">{title}</h1>
+          <h1 ref={arriveAt} tabIndex={-1} className="text-[2rem] break-words outline-none">
+            {title}
+          </h1>
         </div>
         {actions ? <div className="no-print flex flex-wrap gap-2">{actions}</div> : null}
       </header>
@@ -114,10 +117,15 @@ export function Listing({ rows, empty, hint, first }: { rows: Listed[]; empty: s
 
 /** What was asked for, or its loading and error states. */
 export function Asked<T>({ query, children }: { query: UseQueryResult<T>; children: (data: T) => ReactNode }) {
-  const { t } = useTranslation();
   if (query.data !== undefined) return children(query.data);
   if (query.fetchStatus === 'paused') return <Trouble error={new Unreachable()} onRetry={() => void query.refetch()} />;
   if (query.isError) return <Trouble error={query.error} onRetry={() => void query.refetch()} />;
+  return <Waiting />;
+}
+
+/** What stands where something is on its way. */
+export function Waiting() {
+  const { t } = useTranslation();
   return (
     <div role="status" className="py-10 text-soft">
       <span className="sr-only">{t('app.loading')}</span>

@@ -1,13 +1,13 @@
 import { z } from 'zod';
-import { i18next } from '../messages';
+import { t } from '../messages';
 
 /** What is wrong with a field, in the words of the catalogue. */
 const said: z.core.$ZodErrorMap = (issue) => {
   const letters = 'origin' in issue && issue.origin === 'string';
-  if (issue.code === 'too_small') return i18next.t('app.tooFew', { number: Number(issue.minimum) });
-  if (issue.code === 'too_big') return i18next.t(letters ? 'app.tooLong' : 'app.tooMany', { number: Number(issue.maximum) });
-  if (issue.code === 'invalid_format') return i18next.t(issue.format === 'date' ? 'app.dayWrong' : 'app.timeWrong');
-  if (issue.code === 'invalid_type') return i18next.t(issue.expected === 'int' ? 'app.wholeWrong' : 'app.numberWrong');
+  if (issue.code === 'too_small') return t('app.tooFew', { number: Number(issue.minimum) });
+  if (issue.code === 'too_big') return t(letters ? 'app.tooLong' : 'app.tooMany', { number: Number(issue.maximum) });
+  if (issue.code === 'invalid_format') return t(issue.format === 'date' ? 'app.dayWrong' : 'app.timeWrong');
+  if (issue.code === 'invalid_type') return t(issue.expected === 'int' ? 'app.wholeWrong' : 'app.numberWrong');
   return undefined;
 };
 

@@ -1,5 +1,6 @@
 import { act, renderHook } from '@testing-library/react';
-import { MemoryRouter, useNavigate } from 'react-router';
+import { useNavigate } from './router';
+import { MemoryRouter } from '../../../tests/pages/router';
 import { expect, test } from 'vitest';
 import { useAddressed } from './useAddressed';
 

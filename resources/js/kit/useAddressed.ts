@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react';
-import { useSearchParams } from 'react-router';
+import { useSearchParams } from './router';
 
 /** What is said in an address; null leaves it out. */
 export type Said = Record<string, string | null>;

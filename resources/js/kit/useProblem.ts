@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages';
 import { isPassing, Problem } from '../api/client';
 
 /** What a form was refused for: the sentence, and what each field was refused for. */

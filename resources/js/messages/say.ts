@@ -1,5 +1,5 @@
 import { day } from '../kit/format';
-import { i18next } from './index';
+import { hasWords, type Key, t, words as fetchWords } from './index';
 
 /** What the server says: a code of the catalogue (under `told`), and what it is said with. */
 export interface Said {
@@ -10,13 +10,14 @@ export interface Said {
 const isSaid = (value: unknown): value is Said =>
   typeof value === 'object' && value !== null && 'code' in value && typeof value.code === 'string';
 
-/** Words by a code the server made, which no type here can know. */
-const words = (code: string, values: Record<string, string>, count?: number): string =>
-  (i18next.t as (key: string, options: object) => string)(`told.${code}`, {
-    defaultValue: code,
-    replace: values,
-    ...(count === undefined ? {} : { count }),
-  });
+/** Words by a code the server made, which no type here can know. Where they are not there yet they are fetched, and it is said again. */
+function words(code: string, values: Record<string, string>, count?: number): string {
+  if (!hasWords(`told.${code}`)) {
+    void fetchWords('told').catch(() => undefined);
+    return code;
+  }
+  return t(`told.${code}` as Key, count === undefined ? values : { ...values, count });
+}
 
 /** Numbers in order, with what runs on as a range: 1 to 3, 7. */
 function inRanges(numbers: number[]): string {

@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages';
 import type { HomeNotes } from '../api/client';
 import { Button, RefusalLine, TextArea } from '../kit/controls';
 import { dropDraft, keepDraft, readDraft } from '../kit/draft';

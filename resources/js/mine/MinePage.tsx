@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages';
 import { ask, isPassing, type Mine, Problem } from '../api/client';
 import { day } from '../kit/format';
 import { Notice } from '../kit/Notice';

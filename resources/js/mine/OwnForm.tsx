@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages';
 import type { Mine } from '../api/client';
 import { LineOverTime } from '../pictures/LineOverTime';
 import { ReedRibbon } from '../pictures/ReedRibbon';

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages';
 import { Button } from '../kit/controls';
 import { Notice } from '../kit/Notice';
 import { sendWaiting } from './sending';

@@ -75,6 +75,8 @@ async function visit(hash = '') {
   vi.resetModules();
   vi.doMock('./store', () => storeModule);
   window.history.replaceState(null, '', `/mine/home${hash}`);
+  const [{ addWords }, { en }] = [await import('../messages'), await import('../messages/en')];
+  addWords('en', en);
   const { MinePage } = await import('./MinePage');
   render(
     <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false, networkMode: 'always' } } })}>
@@ -114,6 +116,11 @@ describe('a personal link', () => {
     await visit('#school.ada');
     await userEvent.click(await screen.findByRole('button', { name: 'Note it' }));
     await screen.findByText('1 note waits to be sent.');
+    // It is tried once, and refused, before somebody else comes.
+    await waitFor(() => {
+      expect(server.got('PUT', PRACTICE)).toHaveLength(1);
+    });
+    await new Promise((resolve) => setTimeout(resolve, 50));
     cleanup();
     server.reset({ 'GET /mine/api': own({ id: 'bo', name: 'Bo' }) });
     await visit('#school.bo');

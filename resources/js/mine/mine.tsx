@@ -1,25 +1,34 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import '../messages';
-import { applyTheme } from '../kit/theme';
+import { words } from '../messages';
+import { watchForChinese } from '../kit/chinese';
+import { followTheme } from '../kit/theme';
 import { MinePage } from './MinePage';
 
-applyTheme();
+followTheme();
+watchForChinese(document);
 
 const client = new QueryClient({
   defaultOptions: { queries: { retry: false, networkMode: 'always' }, mutations: { networkMode: 'always' } },
 });
 
-const root = document.getElementById('app');
-if (root)
-  createRoot(root).render(
+/** The words of a student's page. Without a network they are there from the last visit. */
+const WORDS = ['cards', 'mine', 'practice', 'recall', 'students', 'support', 'supportSeen', 'time', 'told'] as const;
+
+async function draw(at: HTMLElement): Promise<void> {
+  await words(...WORDS).catch(() => undefined);
+  createRoot(at).render(
     <StrictMode>
       <QueryClientProvider client={client}>
         <MinePage />
       </QueryClientProvider>
     </StrictMode>,
   );
+}
+
+const root = document.getElementById('app');
+if (root) void draw(root);
 if (import.meta.env.PROD && window.isSecureContext && 'serviceWorker' in navigator)
   // Without it a visit needs the network.
   void navigator.serviceWorker.register('/mine/sw.js', { scope: '/mine/' }).catch(() => undefined);

@@ -16,8 +16,8 @@ import {
   useSensors,
 } from '@dnd-kit/core';
 import { type ReactNode, useState } from 'react';
-import { useTranslation } from 'react-i18next';
-import { useNavigate } from 'react-router';
+import { useTranslation } from '../messages';
+import { useNavigate } from '../kit/router';
 import type { Meeting } from '../api/client';
 import { day } from '../kit/format';
 import { type Part, partOf } from './coursePart';

@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages';
 import type { Floor } from '../api/client';
 import { number } from '../kit/format';
 

@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages';
 
 interface Props {
   isNew: boolean;
@@ -12,7 +12,7 @@ interface Props {
 export function FocusMark({ isNew, isByHand, isPast, isGhost = false }: Props) {
   const { t } = useTranslation();
   const color = isGhost ? 'var(--line)' : isPast ? 'var(--soft)' : 'var(--river)';
-  const says = [t('boxes.focus'), isNew ? t('principles.isNew') : '', isByHand ? t('principles.focus.byHand') : '']
+  const says = [t('boxes.focus'), isNew ? t('focus.isNew') : '', isByHand ? t('principles.focus.byHand') : '']
     .filter((one) => one !== '')
     .join(', ');
   return (

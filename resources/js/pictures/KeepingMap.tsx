@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages';
 import type { GroupKeepings } from '../api/client';
 import { strokeOf } from './keeping';
 import { KeepingGlyph } from './KeepingGlyph';

@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages';
 import { LADDER } from './reed';
 import { ReedGlyph } from './ReedGlyph';
 

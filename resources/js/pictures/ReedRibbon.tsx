@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages';
 import type { Cell, Form } from '../api/client';
 import { entryName } from '../kit/entryName';
 import { isSupport, reedOf } from './reed';

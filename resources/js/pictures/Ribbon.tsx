@@ -1,5 +1,5 @@
 import { type KeyboardEvent, memo, type PointerEvent, useEffect, useId, useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages';
 import type { Form, Passage } from '../api/client';
 import { entryName } from '../kit/entryName';
 import { number } from '../kit/format';
@@ -118,7 +118,7 @@ export const Ribbon = memo(function Ribbon({
           ))}
           <g
             role={onSelect ? 'listbox' : 'img'}
-            aria-label={`${t('forms.ribbon')}: ${form.title}`}
+            aria-label={`${t('ribbon.label')}: ${form.title}`}
             tabIndex={onSelect ? 0 : undefined}
             aria-activedescendant={onSelect ? `${id}-${String(active)}` : undefined}
             onKeyDown={onKey}
@@ -135,7 +135,7 @@ export const Ribbon = memo(function Ribbon({
                   id={`${id}-${String(at)}`}
                   role={onSelect ? 'option' : undefined}
                   aria-selected={onSelect ? isSelected : undefined}
-                  aria-label={onSelect ? `${entryName(entry)}, ${t('forms.load', { load: number(entry.load) })}` : undefined}
+                  aria-label={onSelect ? `${entryName(entry)}, ${t('ribbon.load', { load: number(entry.load) })}` : undefined}
                   className={onSelect ? 'cursor-pointer' : undefined}
                   onClick={() => {
                     setActive(at);
@@ -350,7 +350,7 @@ function Notch({ after, form, strip, onMove, onFree, onHold }: NotchProps) {
     <g
       role="slider"
       tabIndex={0}
-      aria-label={t('forms.notchLabel', { position: after })}
+      aria-label={t('ribbon.notch', { position: after })}
       aria-valuemin={1}
       aria-valuemax={form.entries.length - 1}
       aria-valuenow={shown}

@@ -1,6 +1,6 @@
 import { type ReactNode } from 'react';
-import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
+import { useTranslation } from '../messages';
+import { Link } from '../kit/router';
 import type { Closure, Tick as Season } from '../api/client';
 import { day } from '../kit/format';
 import { meetingKind } from './meetingKind';
@@ -34,7 +34,7 @@ export function SeasonLine({ meetings, closures, current, group, showing = null,
   ].sort((a, b) => a.on.localeCompare(b.on));
   return (
     <nav
-      aria-label={group === undefined ? t('meeting.season') : t('meeting.seasonOf', { group })}
+      aria-label={group === undefined ? t('season.label') : t('season.labelOf', { group })}
       className="no-print mb-5 relative overflow-x-auto border-b border-line"
     >
       <ol className="m-0 flex min-w-max list-none p-0">
@@ -47,7 +47,7 @@ export function SeasonLine({ meetings, closures, current, group, showing = null,
               <svg width="26" height="12" aria-hidden="true">
                 <path d="M2 11 10 1M9 11 17 1M16 11 24 1" stroke="var(--soft)" strokeWidth="1.5" />
               </svg>
-              <span>{t('terms.noClass')}</span>
+              <span>{t('season.noClass')}</span>
             </li>
           ) : (
             <li key={tick.meeting.id} className="grow">
@@ -57,7 +57,7 @@ export function SeasonLine({ meetings, closures, current, group, showing = null,
                   ref={tick.meeting.id === current || (current === undefined && tick.meeting.isToday) ? showTick : undefined}
                   to={`/meetings/${tick.meeting.id}`}
                   aria-current={tick.meeting.id === current ? 'page' : undefined}
-                  title={t('terms.tick', {
+                  title={t('season.tick', {
                     date: day(tick.on, 'weekday'),
                     kind: t(`kind.${meetingKind(tick.meeting)}`, { number: tick.meeting.lessonNumber ?? '' }),
                   })}
@@ -80,7 +80,7 @@ export function SeasonLine({ meetings, closures, current, group, showing = null,
                   </svg>
                   <span>
                     {day(tick.on)}
-                    {tick.on === showing ? <span title={t('terms.showing')}> ⚑</span> : null}
+                    {tick.on === showing ? <span title={t('season.showing')}> ⚑</span> : null}
                   </span>
                 </Link>,
               )}

@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages';
 import type { Entry, Student } from '../api/client';
 import { reedOf } from './reed';
 import { ReedGlyph } from './ReedGlyph';

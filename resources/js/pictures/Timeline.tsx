@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages';
 import type { Meeting } from '../api/client';
 import { clock, laterClock } from '../kit/format';
 

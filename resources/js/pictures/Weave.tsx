@@ -1,5 +1,5 @@
-import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
+import { useTranslation } from '../messages';
+import { Link } from '../kit/router';
 import type { Closure, Form, Meeting, Passage } from '../api/client';
 import { day, recall } from '../kit/format';
 import { useLesson, useSpot } from './CarryLessons';
@@ -90,7 +90,7 @@ export function Weave({ form, course, meetings, closures, was, canMove = false, 
                   {day(row.on)}
                 </text>
                 <text x={64} y={19} fontSize={12} fill="var(--soft)">
-                  {t('terms.noClass')}
+                  {t('season.noClass')}
                 </text>
                 <rect x={LEFT} y={6} width={strip.width} height={ROW - 12} fill="url(#closed)" />
               </>

@@ -1,7 +1,7 @@
 import { cleanup, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { ReactElement } from 'react';
-import { MemoryRouter } from 'react-router';
+import { MemoryRouter } from '../../../tests/pages/router';
 import { afterEach, describe, expect, test, vi } from 'vitest';
 import { cell, form, meeting, student, term } from '../../../tests/pages/sample';
 import '../messages';

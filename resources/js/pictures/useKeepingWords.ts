@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages';
 import type { KeepingCell } from '../api/client';
 import { isKeeping } from './keeping';
 

@@ -1,15 +1,24 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages';
 import { Button, ButtonLink } from '../kit/controls';
 import { Empty } from '../kit/page';
+import { PlaceNotLoaded } from './opening';
 
-/** What stands where a page could not be shown: what to do, and nothing of the program's insides. */
-export function Broken() {
+interface Props {
+  error: unknown;
+  onRetry: () => void;
+}
+
+/** What stands where a place could not be shown: what to do, and nothing of the program's insides. */
+export function Broken({ error, onRetry }: Props) {
   const { t } = useTranslation();
+  const isAway = error instanceof PlaceNotLoaded;
   return (
-    <div role="alert" className="p-6">
-      <Empty title={t('app.broken')} hint={t('app.brokenHint')}>
+    <div role="alert">
+      <Empty title={t(isAway ? 'app.notLoaded' : 'app.broken')} hint={t(isAway ? 'app.notLoadedHint' : 'app.brokenHint')}>
+        <Button look="primary" onClick={onRetry}>
+          {t('app.retry')}
+        </Button>
         <Button
-          look="primary"
           onClick={() => {
             window.location.reload();
           }}

@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages';
 import { hasNewVersion, onNewVersion, takeNewVersion } from '../api/worker';
 import { Button } from '../kit/controls';
 import { Notice } from '../kit/Notice';

@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages';
 import { ButtonLink } from '../kit/controls';
 import { Empty } from '../kit/page';
 

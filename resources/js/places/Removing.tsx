@@ -1,9 +1,10 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
-import { useNavigate } from 'react-router';
-import { readAgain, type Touched } from '../api/queries';
-import { Button, Dialog, RefusalLine } from '../kit/controls';
+import { useTranslation } from '../messages';
+import { useNavigate } from '../kit/router';
+import { readAgain, type Touched } from '../api/touched';
+import { Button, RefusalLine } from '../kit/controls';
+import { Dialog } from '../kit/Dialog';
 import { useTell } from '../kit/toasts';
 import { useProblem } from '../kit/useProblem';
 

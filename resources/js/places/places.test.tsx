@@ -3,7 +3,7 @@ import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-quer
 import { act, cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { ReactElement } from 'react';
-import { MemoryRouter } from 'react-router';
+import { MemoryRouter } from '../../../tests/pages/router';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { entry, form, meeting, noWarmUps, page } from '../../../tests/pages/sample';
 import type { MeetingPage } from '../api/client';

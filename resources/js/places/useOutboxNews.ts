@@ -1,22 +1,12 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages';
 import type { Student } from '../api/client';
-import type { Command } from '../api/commands';
 import { onOutcome } from '../api/outbox';
-import { meetingQuery, readAgain } from '../api/queries';
+import { meetingQuery } from '../api/queries';
+import { readAgain } from '../api/touched';
 import { withCommand } from '../api/shown';
 import { useTell } from '../kit/toasts';
-
-/** What is out of date once a command of a kind has arrived, beside its meeting. */
-const touched: Record<Command['kind'], string[]> = {
-  marks: ['group', 'today', 'studentLines'],
-  withdrawals: ['group', 'today', 'class'],
-  attendance: [],
-  guest: ['group'],
-  edits: [],
-  log: ['today', 'term', 'terms', 'group', 'changes', 'book', 'class', 'log', 'studentLines'],
-};
 
 /**
  * What was kept on the device may arrive, or be refused, when its page has long been left: whatever page is open then
@@ -54,7 +44,7 @@ export function useOutboxNews(): void {
           };
         });
         void client.invalidateQueries({ queryKey, refetchType: isLog ? 'active' : 'none' });
-        for (const key of touched[isLog ? 'log' : command.kind]) void client.invalidateQueries({ queryKey: [key] });
+        void readAgain(isLog ? 'log' : command.kind === 'withdrawals' ? 'unmarked' : command.kind);
       }),
     [client, tell, t],
   );

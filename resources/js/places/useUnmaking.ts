@@ -1,7 +1,7 @@
-import { useTranslation } from 'react-i18next';
-import { useNavigate } from 'react-router';
+import { useTranslation } from '../messages';
+import { useNavigate } from '../kit/router';
 import { Problem } from '../api/client';
-import { readAgain, type Touched } from '../api/queries';
+import { readAgain, type Touched } from '../api/touched';
 import { keepDraft } from '../kit/draft';
 import { useTell } from '../kit/toasts';
 

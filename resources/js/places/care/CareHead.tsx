@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { Attendance, StudentCare } from '../../api/client';
 import { careReasonsQuery, sessionQuery } from '../../api/queries';
 import { Asked } from '../../kit/page';

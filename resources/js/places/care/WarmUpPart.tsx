@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { api, ask, Problem, type WarmUps } from '../../api/client';
-import { readAgain } from '../../api/queries';
+import { readAgain } from '../../api/touched';
 import { Tick } from '../../kit/controls';
 import { number } from '../../kit/format';
 import { useTell } from '../../kit/toasts';
@@ -21,21 +21,21 @@ interface Props {
 export function WarmUpPart({ warmUps, minutes, group, hasNotes }: Props) {
   const { t } = useTranslation();
   const { joints } = useBodyWords();
-  if (warmUps.items.length === 0) return <p className="text-soft">{t('school.tonight.none')}</p>;
+  if (warmUps.items.length === 0) return <p className="text-soft">{t('warmUps.none')}</p>;
   const loaded = Object.entries(warmUps.loaded).sort(([, a], [, b]) => b - a);
   const spare = minutes - warmUps.items.reduce((sum, one) => sum + one.minutes, 0);
   const length = (of: number) => t('school.warm.min', { minutes: number(of, 2) });
   const why = (
-    <Why about={t('school.tonight.why')}>
+    <Why about={t('warmUps.why')}>
       <p>
         {loaded.length === 0
-          ? t('school.tonight.noWeights')
-          : t('school.tonight.weights', {
-              joints: loaded.map(([joint, weight]) => t('school.tonight.joint', { joint: joints[joint], weight })).join(', '),
+          ? t('warmUps.noWeights')
+          : t('warmUps.weights', {
+              joints: loaded.map(([joint, weight]) => t('warmUps.joint', { joint: joints[joint], weight })).join(', '),
             })}
       </p>
-      <p className="mt-1">{t('school.tonight.rule')}</p>
-      {warmUps.isCold ? <p className="mt-1">{t('school.tonight.coldSaid')}</p> : null}
+      <p className="mt-1">{t('warmUps.rule')}</p>
+      {warmUps.isCold ? <p className="mt-1">{t('warmUps.coldSaid')}</p> : null}
     </Why>
   );
   return (
@@ -60,7 +60,7 @@ export function WarmUpPart({ warmUps, minutes, group, hasNotes }: Props) {
           {why}
         </p>
       )}
-      {spare >= 1 ? <p className="text-[0.95rem] text-soft">{t('school.tonight.left', { minutes: number(spare, 2) })}</p> : null}
+      {spare >= 1 ? <p className="text-[0.95rem] text-soft">{t('warmUps.left', { minutes: number(spare, 2) })}</p> : null}
       {group === undefined ? null : <ColdRoom group={group} isCold={warmUps.isCold} />}
     </>
   );
@@ -84,7 +84,7 @@ function ColdRoom({ group, isCold }: { group: string; isCold: boolean }) {
         mark.mutate(is);
       }}
     >
-      {t('school.tonight.cold')}
+      {t('warmUps.cold')}
     </Tick>
   );
 }

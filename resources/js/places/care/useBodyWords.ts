@@ -1,9 +1,8 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 
 /** What parts of a body, what is planned around, and what strains are called. */
 export function useBodyWords() {
-  const { t } = useTranslation();
-  const words = (what: 'joint' | 'consideration' | 'strain') =>
-    t(`told.${what}`, { returnObjects: true }) as unknown as Record<string, string>;
+  const { table } = useTranslation();
+  const words = (what: 'joint' | 'consideration' | 'strain') => table(`told.${what}`);
   return { joints: words('joint'), considerations: words('consideration'), strains: words('strain') };
 }

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { Form, MeetingPage } from '../../api/client';
 import { classQuery, sessionQuery } from '../../api/queries';
 import { useShownMeeting } from '../../api/useOutbox';

@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { MeetingPage } from '../../api/client';
 import { laterClock } from '../../kit/format';
 import { type BoxName, BOXES } from '../../pictures/Timeline';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { CareNeed, CueCard, Entry, Form, MeetingPage, StudentCare } from '../../api/client';
 import { useShownMeeting } from '../../api/useOutbox';
 import { entryCall, entryLine } from '../../kit/entryName';
@@ -78,7 +78,7 @@ export function Movement({ page, form, run, step, card, following, isTurned, onT
         <p className="font-serif text-[clamp(2rem,9vmin,5rem)] leading-[1.08] font-semibold break-words" data-testid="movement">
           {entry?.number == null ? '' : <span className="text-pine">{entry.number} </span>}
           {entry?.title ?? focus[0]?.title ?? t(`class.doing.${run.box}`)}
-          {card?.side ? <span className="text-[0.6em] font-normal"> · {t(`forms.sides.${card.side as 'left'}`)}</span> : null}
+          {card?.side ? <span className="text-[0.6em] font-normal"> · {t(`side.${card.side as 'left'}`)}</span> : null}
         </p>
         {card === undefined ? (
           entry === undefined ? (

@@ -1,7 +1,7 @@
 import { Dialog as RadixDialog } from 'radix-ui';
 import { type ComponentProps, memo, type ReactNode, useEffect, useState } from 'react';
-import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
+import { useTranslation } from '../../messages';
+import { Link } from '../../kit/router';
 import type { ClassPage, Form, MeetingPage } from '../../api/client';
 import { useShownMeeting } from '../../api/useOutbox';
 import { Button, ButtonLink } from '../../kit/controls';

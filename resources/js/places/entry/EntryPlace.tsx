@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { api, ask, type Session } from '../../api/client';
 import { sessionQuery } from '../../api/queries';
 import { Button, TextField } from '../../kit/controls';

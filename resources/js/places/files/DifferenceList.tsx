@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { Difference } from '../../api/client';
 import { type Said, say } from '../../messages/say';
 

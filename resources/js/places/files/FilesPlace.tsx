@@ -1,9 +1,11 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { type ChangeEvent, useEffect, useState } from 'react';
-import { useTranslation } from 'react-i18next';
-import { useNavigate, useParams } from 'react-router';
+import { useTranslation } from '../../messages';
+import { useNavigate, useParams } from '../../kit/router';
 import { api, ask, type Form, type ImportPreview } from '../../api/client';
-import { formQuery, readAgain, scoreQuery } from '../../api/queries';
+import { formQuery, scoreQuery } from '../../api/queries';
+import { readAgain } from '../../api/touched';
+import { keys } from '../../api/keys';
 import { Button, RefusalLine, TextArea } from '../../kit/controls';
 import { Segmented } from '../../kit/Segmented';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
@@ -39,7 +41,7 @@ export function FilesPlace() {
 function Out({ form }: { form: Form }) {
   const { t } = useTranslation();
   const query = useQuery({
-    queryKey: ['losses', form.id],
+    queryKey: keys.losses(form.id),
     queryFn: () => ask(api.GET('/api/forms/{form}/losses', { params: { path: { form: form.id } } })),
   });
   return (

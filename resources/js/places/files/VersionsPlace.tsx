@@ -1,10 +1,13 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
-import { useParams } from 'react-router';
+import { useTranslation } from '../../messages';
+import { useParams } from '../../kit/router';
 import { api, ask, type Form, type Version } from '../../api/client';
-import { formQuery, readAgain, scoreQuery, versionsQuery } from '../../api/queries';
-import { Button, Dialog, RefusalLine } from '../../kit/controls';
+import { formQuery, scoreQuery, versionsQuery } from '../../api/queries';
+import { readAgain } from '../../api/touched';
+import { keys } from '../../api/keys';
+import { Button, RefusalLine } from '../../kit/controls';
+import { Dialog } from '../../kit/Dialog';
 import { clock, day } from '../../kit/format';
 import { Asked, Empty } from '../../kit/page';
 import { useTell } from '../../kit/toasts';
@@ -154,7 +157,7 @@ function List({ form, versions }: { form: Form; versions: Version[] }) {
 
 function Compared({ form, from, to }: { form: string; from: number; to: number }) {
   const query = useQuery({
-    queryKey: ['difference', form, from, to],
+    queryKey: keys.difference(form, from, to),
     queryFn: () => ask(api.GET('/api/forms/{form}/difference', { params: { path: { form }, query: { from, to } } })),
   });
   return <Asked query={query}>{(difference) => <DifferenceList difference={difference} />}</Asked>;

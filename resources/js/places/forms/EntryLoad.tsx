@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { Entry, Form, Shown } from '../../api/client';
 import { Button } from '../../kit/controls';
 import { entryName } from '../../kit/entryName';
@@ -81,10 +81,10 @@ export function EntryLoad({ form, position, onPin, shows = [] }: Props) {
 
 /** "1 movement + ½ turn, × ½ mirrored, + 0.2 join = 0.95" */
 function Parts({ entry }: { entry: Entry }) {
-  const { t } = useTranslation();
+  const { t, table } = useTranslation();
   if (entry.kind === 'extra') return <>{t('forms.extra')}</>;
-  const kinds: Record<string, string> = t('forms.kinds', { returnObjects: true });
-  const parts: Record<string, string> = t('forms.parts', { returnObjects: true });
+  const kinds = table('forms.kinds');
+  const parts = table('forms.parts');
   const name = (reason: string) => {
     return (reason === 'base' ? kinds[entry.kind] : parts[reason]) ?? reason;
   };

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
-import { useTranslation } from 'react-i18next';
-import { NavLink } from 'react-router';
+import { useTranslation } from '../../messages';
+import { NavLink } from '../../kit/router';
 import { Page } from '../../kit/page';
 
 const pages = [

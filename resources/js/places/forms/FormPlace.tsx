@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
-import { Link, useParams } from 'react-router';
+import { useTranslation } from '../../messages';
+import { Link, useParams } from '../../kit/router';
 import { api, ask, type Form } from '../../api/client';
 import { formQuery, scoreQuery, shownInQuery } from '../../api/queries';
 import { Button, ButtonLink, RefusalLine } from '../../kit/controls';
@@ -50,7 +50,7 @@ function Score({ form }: { form: Form }) {
       title={form.title}
       kicker={
         <>
-          {t('forms.entries', { count: form.entries.length })} · {t('forms.load', { load: number(form.totalLoad, 1) })} ·{' '}
+          {t('forms.entries', { count: form.entries.length })} · {t('ribbon.load', { load: number(form.totalLoad, 1) })} ·{' '}
           {t('forms.time', { time: duration(form.seconds) })}
           {form.entries.some((entry) => entry.isTimeAssumed) ? ` (${t('forms.assumed')})` : ''}
           {form.announced === null ? '' : ` · ${t('forms.announced', { count: form.announced })}`}

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { formsQuery } from '../../api/queries';
 import { ButtonLink } from '../../kit/controls';
 import { number } from '../../kit/format';
@@ -25,7 +25,7 @@ export function FormsPlace() {
               detail: [
                 t('forms.entries', { count: form.entries }),
                 t('forms.lessons', { count: form.lessons }),
-                t('forms.load', { load: number(form.load, 1) }),
+                t('ribbon.load', { load: number(form.load, 1) }),
                 ...(form.groups.length > 0 ? [t('forms.groups', { groups: form.groups.join(', ') })] : []),
               ].join(' · '),
             }))}

@@ -1,9 +1,9 @@
 import { useMutation } from '@tanstack/react-query';
 import { type ChangeEvent, type FormEvent, useEffect, useState } from 'react';
-import { useTranslation } from 'react-i18next';
-import { useNavigate } from 'react-router';
+import { useTranslation } from '../../messages';
+import { useNavigate } from '../../kit/router';
 import { api, ask, type FormPreview } from '../../api/client';
-import { readAgain } from '../../api/queries';
+import { readAgain } from '../../api/touched';
 import { Button, RefusalLine, TextArea, TextField } from '../../kit/controls';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { number } from '../../kit/format';

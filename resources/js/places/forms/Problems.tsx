@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 
 /** Every single thing that is wrong with a file, where it is more than one. */
 export function Problems({ problems }: { problems: string[] }) {

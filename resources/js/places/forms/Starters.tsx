@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { startersQuery } from '../../api/queries';
 import { StarterList } from '../../kit/StarterList';
 

@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { Form, Kinship } from '../../api/client';
 import { Tick } from '../../kit/controls';
 import { entryCall } from '../../kit/entryName';

@@ -1,5 +1,5 @@
 import { ToggleGroup } from 'radix-ui';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { WidthBy } from '../../pictures/strip';
 
 const choices = [

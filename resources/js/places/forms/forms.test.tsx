@@ -1,7 +1,7 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { createMemoryRouter, RouterProvider } from 'react-router';
+import { createMemoryRouter, RouterProvider } from '../../../../tests/pages/router';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { entry, finding, form, score } from '../../../../tests/pages/sample';
 import { entryCall, entryName } from '../../kit/entryName';

@@ -1,11 +1,11 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { Entry } from '../../api/client';
 
 /** What an entry is, its side and its repetition, in words. */
 export function useEntryWords(): (entry: Entry) => string {
-  const { t } = useTranslation();
-  const kinds: Record<string, string> = t('forms.kinds', { returnObjects: true });
-  const sides: Record<string, string> = t('forms.sides', { returnObjects: true });
+  const { table } = useTranslation();
+  const kinds = table('forms.kinds');
+  const sides = table('side');
   return (entry) =>
     [kinds[entry.kind], entry.side === null ? null : sides[entry.side], entry.repetition].filter(Boolean).join(' · ');
 }

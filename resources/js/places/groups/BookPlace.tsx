@@ -1,8 +1,9 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { useTranslation } from 'react-i18next';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { useTranslation } from '../../messages';
+import { Link, useParams, useSearchParams } from '../../kit/router';
 import { api, ask, type BookClass } from '../../api/client';
+import { keys } from '../../api/keys';
 import { Button, TextField } from '../../kit/controls';
 import { day } from '../../kit/format';
 import { Asked, Empty, Page } from '../../kit/page';
@@ -27,7 +28,7 @@ export function BookPlace() {
     };
   }, [typed, find, setSearch]);
   const query = useInfiniteQuery({
-    queryKey: ['book', group, find],
+    queryKey: keys.book(group, find),
     initialPageParam: null as string | null,
     queryFn: ({ pageParam }) =>
       ask(

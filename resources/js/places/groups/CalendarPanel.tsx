@@ -1,8 +1,8 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { api, ask, Problem } from '../../api/client';
-import { readAgain } from '../../api/queries';
+import { readAgain } from '../../api/touched';
 import { Button } from '../../kit/controls';
 import { Heading } from '../../kit/page';
 import { useTell } from '../../kit/toasts';

@@ -1,10 +1,12 @@
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { useTranslation } from 'react-i18next';
-import { Link, useParams } from 'react-router';
+import { useTranslation } from '../../messages';
+import { Link, useParams } from '../../kit/router';
 import { api, ask, type Group, type Student } from '../../api/client';
-import { groupQuery, readAgain } from '../../api/queries';
-import { Button, ButtonLink, Choice, Dialog, TextArea } from '../../kit/controls';
+import { groupQuery } from '../../api/queries';
+import { readAgain } from '../../api/touched';
+import { Button, ButtonLink, Choice, TextArea } from '../../kit/controls';
+import { Dialog } from '../../kit/Dialog';
 import { DateField } from '../../kit/DateField';
 import { ranges, recall } from '../../kit/format';
 import { isSupport } from '../../pictures/reed';

@@ -1,8 +1,9 @@
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
-import { useTranslation } from 'react-i18next';
-import { Link, useParams } from 'react-router';
+import { useTranslation } from '../../messages';
+import { Link, useParams } from '../../kit/router';
 import { api, ask, type GroupKeepings } from '../../api/client';
-import { groupPrinciplesQuery, groupQuery, principleSetsQuery, readAgain } from '../../api/queries';
+import { groupPrinciplesQuery, groupQuery, principleSetsQuery } from '../../api/queries';
+import { readAgain } from '../../api/touched';
 import { ButtonLink, RefusalLine } from '../../kit/controls';
 import { DateField } from '../../kit/DateField';
 import { Asked, Empty, Heading, Page } from '../../kit/page';

@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { TabBar } from '../../kit/TabBar';
 
 /** The places of a group: its terms, where everyone stands, who is in it, and what its classes held. */

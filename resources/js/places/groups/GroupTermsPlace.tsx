@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { useTranslation } from 'react-i18next';
-import { useParams } from 'react-router';
+import { useTranslation } from '../../messages';
+import { useParams } from '../../kit/router';
 import { groupQuery, termsQuery } from '../../api/queries';
 import { ButtonLink } from '../../kit/controls';
 import { day } from '../../kit/format';

@@ -1,10 +1,12 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { useTranslation } from 'react-i18next';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useTranslation } from '../../messages';
+import { useNavigate, useSearchParams } from '../../kit/router';
 import { api, ask } from '../../api/client';
-import { formsQuery, groupsQuery, readAgain } from '../../api/queries';
-import { Button, ButtonLink, Choice, Dialog, TextArea, TextField } from '../../kit/controls';
+import { formsQuery, groupsQuery } from '../../api/queries';
+import { readAgain } from '../../api/touched';
+import { Button, ButtonLink, Choice, TextArea, TextField } from '../../kit/controls';
+import { Dialog } from '../../kit/Dialog';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { Asked, Empty, Listing, Page } from '../../kit/page';
 import { useAsOne } from '../../kit/useAsOne';

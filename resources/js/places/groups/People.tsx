@@ -1,10 +1,12 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { DropdownMenu } from 'radix-ui';
 import { type FormEvent, useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { api, ask, Problem, type Student } from '../../api/client';
-import { groupsQuery, readAgain } from '../../api/queries';
-import { Button, Choice, Dialog, RefusalLine, TextField } from '../../kit/controls';
+import { groupsQuery } from '../../api/queries';
+import { readAgain } from '../../api/touched';
+import { Button, Choice, RefusalLine, TextField } from '../../kit/controls';
+import { Dialog } from '../../kit/Dialog';
 import { useTell } from '../../kit/toasts';
 import { asNew } from '../../kit/useAsOne';
 import { useProblem } from '../../kit/useProblem';

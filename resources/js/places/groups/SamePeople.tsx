@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { type Known, Problem } from '../../api/client';
 
 /** Who is meant by names that are there already: by name, a student's id, or null for another person. */

@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { Group } from '../../api/client';
 import { day, ranges } from '../../kit/format';
 

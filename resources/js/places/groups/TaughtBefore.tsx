@@ -1,9 +1,9 @@
 import { useMutation } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { ulid } from 'ulid';
 import { api, ask, type Form } from '../../api/client';
-import { readAgain } from '../../api/queries';
+import { readAgain } from '../../api/touched';
 import { Button, Choice, RefusalLine, TextField } from '../../kit/controls';
 import { entryName } from '../../kit/entryName';
 import { useTell } from '../../kit/toasts';

@@ -1,11 +1,11 @@
 import { QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { createMemoryRouter, RouterProvider } from 'react-router';
+import { createMemoryRouter, RouterProvider } from '../../../../tests/pages/router';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { cell, form, student } from '../../../../tests/pages/sample';
 import type { Group } from '../../api/client';
-import { queryClient } from '../../api/queries';
+import { queryClient } from '../../api/queryClient';
 import { Toasts } from '../../kit/toasts';
 import '../../messages';
 import { GroupPlace } from './GroupPlace';

@@ -5,7 +5,7 @@ import { groupPrinciples } from '../../../../tests/pages/sample';
 import { server, standIn } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
 import type { GroupKeepings } from '../../api/client';
-import { queryClient } from '../../api/queries';
+import { queryClient } from '../../api/queryClient';
 import '../../messages';
 import { GroupPrinciplesPlace } from './GroupPrinciplesPlace';
 

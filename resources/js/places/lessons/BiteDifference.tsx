@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { Form, LessonPage } from '../../api/client';
 import { entryName } from '../../kit/entryName';
 import { sided } from '../../kit/sided';

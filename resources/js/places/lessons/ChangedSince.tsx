@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { api, ask, type Form, type LessonPage } from '../../api/client';
 import { lessonQuery } from '../../api/queries';
 import { Button, RefusalLine } from '../../kit/controls';

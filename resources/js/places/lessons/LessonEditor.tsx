@@ -1,8 +1,9 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, type ReactNode, useEffect, useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { api, ask, type Form, type LessonPage } from '../../api/client';
-import { lessonQuery, readAgain } from '../../api/queries';
+import { lessonQuery } from '../../api/queries';
+import { readAgain } from '../../api/touched';
 import { Button, RefusalLine, TextArea, TextField, Tick } from '../../kit/controls';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { entryName } from '../../kit/entryName';

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { useTranslation } from '../../messages';
+import { Link, useParams, useSearchParams } from '../../kit/router';
 import type { Form, LessonPage } from '../../api/client';
 import { formQuery, lessonQuery } from '../../api/queries';
 import { Button, PrintButton } from '../../kit/controls';

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { Form, LessonPage } from '../../api/client';
 import { entryName } from '../../kit/entryName';
 import { sided } from '../../kit/sided';

@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { api, ask } from '../../api/client';
-import { readAgain } from '../../api/queries';
+import { readAgain } from '../../api/touched';
 import { RefusalLine } from '../../kit/controls';
 import { useMay } from '../../kit/useMay';
 import { useTell } from '../../kit/toasts';

@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { Cut, Form, Workbench } from '../../api/client';
 import { number } from '../../kit/format';
 import { Why } from '../../kit/Why';

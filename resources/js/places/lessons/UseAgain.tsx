@@ -1,10 +1,12 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
-import { useNavigate } from 'react-router';
+import { useTranslation } from '../../messages';
+import { useNavigate } from '../../kit/router';
 import { api, ask, type Form } from '../../api/client';
-import { formCoursesQuery, readAgain } from '../../api/queries';
-import { Button, Dialog, RefusalLine } from '../../kit/controls';
+import { formCoursesQuery } from '../../api/queries';
+import { readAgain } from '../../api/touched';
+import { Button, RefusalLine } from '../../kit/controls';
+import { Dialog } from '../../kit/Dialog';
 import { Asked } from '../../kit/page';
 import { Select } from '../../kit/Select';
 import { useTell } from '../../kit/toasts';

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
-import { useTranslation } from 'react-i18next';
-import { useParams, useSearchParams } from 'react-router';
+import { useTranslation } from '../../messages';
+import { useParams, useSearchParams } from '../../kit/router';
 import type { Cut, Form, Workbench } from '../../api/client';
 import { formCoursesQuery, formQuery, pricesQuery, type TriedSize, workbenchQuery } from '../../api/queries';
 import { Button, RefusalLine, TextField } from '../../kit/controls';

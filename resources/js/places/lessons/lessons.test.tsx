@@ -5,7 +5,7 @@ import { form } from '../../../../tests/pages/sample';
 import { server, standIn } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
 import type { LessonPage } from '../../api/client';
-import { queryClient } from '../../api/queries';
+import { queryClient } from '../../api/queryClient';
 import '../../messages';
 import { lineWithoutArrow } from './LessonEditor';
 import { LessonPlace } from './LessonPlace';

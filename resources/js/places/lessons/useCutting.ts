@@ -1,7 +1,8 @@
 import { useMutation } from '@tanstack/react-query';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { api, ask, type Form } from '../../api/client';
-import { readAgain, type TriedSize } from '../../api/queries';
+import { type TriedSize } from '../../api/queries';
+import { readAgain } from '../../api/touched';
 import { useTell } from '../../kit/toasts';
 import { type Refusal, useProblem } from '../../kit/useProblem';
 

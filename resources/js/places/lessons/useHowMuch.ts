@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 
 /** What a weight of good places to stop is called. */
 export function useHowMuch(): (lambda: number) => string {

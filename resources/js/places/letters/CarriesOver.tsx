@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { termEndQuery } from '../../api/queries';
 import { Button } from '../../kit/controls';
 import { Heading } from '../../kit/page';

@@ -1,9 +1,9 @@
 import { useMutation } from '@tanstack/react-query';
-import type { TFunction } from 'i18next';
+import type { Say } from '../../messages';
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { type Form, Problem, type TermEnd, type TermEndStudent } from '../../api/client';
-import { readAgain } from '../../api/queries';
+import { readAgain } from '../../api/touched';
 import { Button } from '../../kit/controls';
 import { day } from '../../kit/format';
 import { readDraft } from '../../kit/draft';
@@ -85,7 +85,7 @@ export function EachLetter({ end, forms }: { end: TermEnd; forms: Record<string,
 }
 
 /** How far a letter is. */
-function stateOf(t: TFunction, { id, letter }: TermEndStudent, typed: Set<string>): string {
+function stateOf(t: Say, { id, letter }: TermEndStudent, typed: Set<string>): string {
   if (typed.has(id)) return t('letters.state.typed');
   if (letter === null) return t('letters.state.none');
   return letter.sentAt === null ? t('letters.state.kept') : t('letters.state.sent', { date: day(letter.sentAt.slice(0, 10)) });

@@ -1,5 +1,5 @@
-import type { TFunction } from 'i18next';
-import { useTranslation } from 'react-i18next';
+import type { Say } from '../../messages';
+import { useTranslation } from '../../messages';
 import type { Form, TermEnd, TermEndCourse } from '../../api/client';
 import { ButtonLink } from '../../kit/controls';
 import { list, number } from '../../kit/format';
@@ -64,7 +64,7 @@ export function Carried({ course, words }: { course: TermEndCourse; words: Pick<
 }
 
 /** The page of the group out of the record. */
-function groupText(end: TermEnd, words: LetterWords, t: TFunction): string {
+function groupText(end: TermEnd, words: LetterWords, t: Say): string {
   const came = end.students.reduce((sum, one) => sum + one.came, 0) / Math.max(end.classes, 1);
   const inForm = ({ courseId, title: form, firm, more, next, taught, movements, holding }: TermEndCourse) =>
     taught === 0

@@ -1,8 +1,8 @@
 import { useMutation } from '@tanstack/react-query';
-import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
+import { useTranslation } from '../../messages';
+import { Link } from '../../kit/router';
 import type { TermEnd, TermEndStudent } from '../../api/client';
-import { readAgain } from '../../api/queries';
+import { readAgain } from '../../api/touched';
 import { Button, RefusalLine } from '../../kit/controls';
 import { useTell } from '../../kit/toasts';
 import { useOnce } from '../../kit/useOnce';

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { Button, RefusalLine, TextArea } from '../../kit/controls';
 import { Notice } from '../../kit/Notice';
 import { useOnce } from '../../kit/useOnce';

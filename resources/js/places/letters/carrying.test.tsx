@@ -5,7 +5,7 @@ import { form, term } from '../../../../tests/pages/sample';
 import { server, standIn } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
 import { end, endCourse } from '../../../../tests/pages/termEnd';
-import { queryClient } from '../../api/queries';
+import { queryClient } from '../../api/queryClient';
 import '../../messages';
 import { NewTermPlace } from '../terms/NewTermPlace';
 

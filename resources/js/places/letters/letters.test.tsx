@@ -5,8 +5,8 @@ import { form } from '../../../../tests/pages/sample';
 import { endCourse as course, end, endResult as result, endStudent as student, span } from '../../../../tests/pages/termEnd';
 import { server, standIn } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
-import { queryClient } from '../../api/queries';
-import { i18next } from '../../messages';
+import { queryClient } from '../../api/queryClient';
+import { t } from '../../messages';
 import { type LetterWords, letterText, type Sentence, SENTENCES, unknownIn } from './letterText';
 import { LettersPlace } from './LettersPlace';
 
@@ -15,10 +15,7 @@ vi.mock('../../api/client', async (original) => ({ ...(await original<typeof imp
 const letter = (text: string, change = {}) => ({ id: 'l', studentId: 'ada', text, version: 1, sentAt: null, ...change });
 
 const words = (change: Partial<LetterWords> = {}): LetterWords => ({
-  sentences: Object.fromEntries(SENTENCES.map((one) => [one, i18next.t(`letters.words.usual.${one}`)])) as Record<
-    Sentence,
-    string
-  >,
+  sentences: Object.fromEntries(SENTENCES.map((one) => [one, t(`letters.words.usual.${one}`)])) as Record<Sentence, string>,
   hasNumbers: false,
   teacher: 'Ina',
   passages: (_, passages) => passages.map(({ from, to }) => `${String(from)}-${String(to)}`).join(' + '),
@@ -68,7 +65,7 @@ describe('the text of a letter', () => {
   test('a sentence that asks for what it cannot have is told', () => {
     expect(unknownIn('greeting', 'Dear {name}, {passages}')).toBe('{passages}');
     expect(unknownIn('holds', '{form}: {passages}, {count} of {of}')).toBeNull();
-    for (const one of SENTENCES) expect(unknownIn(one, i18next.t(`letters.words.usual.${one}`))).toBeNull();
+    for (const one of SENTENCES) expect(unknownIn(one, t(`letters.words.usual.${one}`))).toBeNull();
   });
 });
 

@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, type Letter } from '../../api/client';
-import { readAgain } from '../../api/queries';
+import { readAgain } from '../../api/touched';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { useProblem } from '../../kit/useProblem';
 

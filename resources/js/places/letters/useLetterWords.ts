@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import type { TFunction } from 'i18next';
-import { useTranslation } from 'react-i18next';
+import type { Say } from '../../messages';
+import { useTranslation } from '../../messages';
 import type { Form, Passage, TermEnd } from '../../api/client';
 import { sessionQuery } from '../../api/queries';
 import { list } from '../../kit/format';
@@ -26,13 +26,13 @@ export function useLetterWords(end: TermEnd, forms: Record<string, Form>): Lette
 }
 
 /** The sentences of a school, the usual one wherever it has none. */
-export const sentencesOf = (own: Partial<Record<Sentence, string>>, t: TFunction) =>
+export const sentencesOf = (own: Partial<Record<Sentence, string>>, t: Say) =>
   Object.fromEntries(
     SENTENCES.map((one) => [one, own[one] === undefined || own[one].trim() === '' ? t(`letters.words.usual.${one}`) : own[one]]),
   ) as Record<Sentence, string>;
 
 /** What a passage is called where somebody reads it at home: its numbers, and its first and last title. */
-function passageIn(form: Form, { from, to }: Passage, t: TFunction): string {
+function passageIn(form: Form, { from, to }: Passage, t: Say): string {
   const [first, last] = [form.entries[from - 1], form.entries[to - 1]];
   if (first === undefined || last === undefined) return '';
   if (from === to) return entryLine(first);

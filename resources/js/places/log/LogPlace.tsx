@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { useTranslation } from 'react-i18next';
-import { Link, useSearchParams } from 'react-router';
+import { useTranslation } from '../../messages';
+import { Link, useSearchParams } from '../../kit/router';
 import { ulid } from 'ulid';
 import type { ClassLog, Form, MeetingPage } from '../../api/client';
 import { outbox } from '../../api/outbox';

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { ClassLog, TermSummary } from '../../api/client';
 import { changesQuery } from '../../api/queries';
 import { useOutbox } from '../../api/useOutbox';

@@ -1,7 +1,7 @@
 import { Feather } from 'lucide-react';
 import { Popover, Switch } from 'radix-ui';
 import { type FormEvent, useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { MeetingPage } from '../../api/client';
 import { Button, ButtonLink, field, Tick } from '../../kit/controls';
 import { Empty } from '../../kit/page';

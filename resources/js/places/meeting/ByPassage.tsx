@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { Cell, Passage, Student } from '../../api/client';
 import { reedOf } from '../../pictures/reed';
 import { ReedGlyph } from '../../pictures/ReedGlyph';

@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { MeetingPage, Principle, Student } from '../../api/client';
 import { type Keeping, strokeOf } from '../../pictures/keeping';
 import { KeepingGlyph } from '../../pictures/KeepingGlyph';

@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { Principle } from '../../api/client';
 import { Why } from '../../kit/Why';
 import type { ShownFocus } from './focus';
@@ -11,12 +11,12 @@ export function PrincipleText({ principle }: { principle: Principle }) {
       {principle.says === null ? null : <p>{principle.says}</p>}
       {principle.look.length === 0 ? null : (
         <p>
-          <span className="text-soft">{t('principles.look')}:</span> {principle.look.join('; ')}
+          <span className="text-soft">{t('focus.look')}:</span> {principle.look.join('; ')}
         </p>
       )}
       {principle.errors.map((error) => (
         <p key={error.wrong} className="text-soft">
-          {t('principles.error', { wrong: error.wrong, right: error.right })}
+          {t('focus.error', { wrong: error.wrong, right: error.right })}
         </p>
       ))}
     </>
@@ -33,9 +33,9 @@ export function FocusPart({ focus, words }: { focus: ShownFocus[]; words: string
         <div key={one.id}>
           <p>
             <strong>{one.title}</strong>
-            {one.isNew ? <span className="text-soft"> · {t('principles.isNew')}</span> : null}{' '}
+            {one.isNew ? <span className="text-soft"> · {t('focus.isNew')}</span> : null}{' '}
             {one.why === null ? null : (
-              <Why about={t('principles.whyFocus', { title: one.title })}>
+              <Why about={t('focus.why', { title: one.title })}>
                 <p>{one.why}</p>
               </Why>
             )}

@@ -1,5 +1,5 @@
 import { memo, type ReactNode } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { Student } from '../../api/client';
 import type { Ladder } from './ladders';
 import { LevelButtons } from './LevelButtons';

@@ -1,6 +1,6 @@
 import { Popover } from 'radix-ui';
 import { memo, useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { ClassPage, Form, MeetingPage, Passage, Student } from '../../api/client';
 import { useMarkedMeeting } from '../../api/useOutbox';
 import { Button } from '../../kit/controls';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { Form, MeetingPage, Passage, Student } from '../../api/client';
 import { entryName } from '../../kit/entryName';
 import { Select } from '../../kit/Select';

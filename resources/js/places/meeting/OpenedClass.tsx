@@ -1,6 +1,6 @@
 import { useQueries, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { type ReactNode, useMemo } from 'react';
-import { useParams } from 'react-router';
+import { useParams } from '../../kit/router';
 import type { Form, MeetingPage } from '../../api/client';
 import { formQuery, meetingQuery } from '../../api/queries';
 import { AsOf } from '../../kit/AsOf';

@@ -1,5 +1,5 @@
-import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
+import { useTranslation } from '../../messages';
+import { Link } from '../../kit/router';
 import type { Form, GroupPrinciples, Meeting, Passage, StudentCare, WarmUps } from '../../api/client';
 import { entryCall } from '../../kit/entryName';
 import { number } from '../../kit/format';
@@ -40,8 +40,8 @@ export function usePassageWords(form: Form): PassageWords {
     return sides.every((side) => side === 'left' || side === 'right') && sides[0] !== sides[1]
       ? t('plan.runSides', {
           title: first.title,
-          from: t(`forms.sides.${sides[0] as 'left'}`),
-          to: t(`forms.sides.${sides[1] as 'left'}`),
+          from: t(`side.${sides[0] as 'left'}`),
+          to: t(`side.${sides[1] as 'left'}`),
         })
       : first.title;
   };
@@ -153,7 +153,7 @@ export function PlanList({ meeting, form, forms = {}, isLarge = false, principle
           </li>
         ))}
       </ol>
-      <Warnings title={t('terms.warnings')} lines={meeting.notes.map(sentence)} />
+      <Warnings title={t('app.warnings')} lines={meeting.notes.map(sentence)} />
       <div role="note" aria-label={t('plan.careTitle')} className="my-4 border-l-4 border-river px-4 py-1 text-sm text-soft">
         <strong className="text-ink">{t('plan.careTitle')}.</strong> {t('plan.care')}
       </div>

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
+import { useTranslation } from '../../messages';
+import { Link } from '../../kit/router';
 import type { Form } from '../../api/client';
 import { podsQuery } from '../../api/queries';
 import { entryCall, entryName } from '../../kit/entryName';

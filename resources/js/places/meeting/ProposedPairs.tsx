@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { PartnerDrill, Student } from '../../api/client';
 import { pairsQuery } from '../../api/queries';
 import { Button, Tick } from '../../kit/controls';

@@ -1,8 +1,9 @@
 import { useQueries, useQuery } from '@tanstack/react-query';
-import { useTranslation } from 'react-i18next';
-import { useParams } from 'react-router';
+import { useTranslation } from '../../messages';
+import { useParams } from '../../kit/router';
 import { api, ask, type CueCard, type Form, type MeetingPage, type Passage } from '../../api/client';
 import { formQuery, meetingQuery } from '../../api/queries';
+import { keys } from '../../api/keys';
 import { Button, ButtonLink, PrintButton } from '../../kit/controls';
 import { entryLine } from '../../kit/entryName';
 import { clock, day } from '../../kit/format';
@@ -99,7 +100,7 @@ function Cues({ page, course, form }: { page: MeetingPage; course: string; form:
   const { all, fresh } = tonight(page, course);
   const [from, to] = [all[0] ?? 0, all[all.length - 1] ?? 0];
   const cards = useQuery({
-    queryKey: ['cards', form.id, from, to, 'facing'],
+    queryKey: keys.cards(form.id, { from, to, by: 'facing' }),
     enabled: all.length > 0,
     queryFn: () =>
       ask(api.GET('/api/forms/{form}/cards', { params: { path: { form: form.id }, query: { from, to, view: 'facing' } } })),

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { ClassPage, Form, MeetingPage, Student } from '../../api/client';
 import { Button } from '../../kit/controls';
 import { sided } from '../../kit/sided';

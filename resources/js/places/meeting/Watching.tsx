@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { ClassPage, MeetingPage, Passage, Watch } from '../../api/client';
 import type { PassageWords } from './PlanList';
 import type { Marks } from './useMarks';

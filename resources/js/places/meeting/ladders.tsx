@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { KEEPINGS, type Keeping } from '../../pictures/keeping';
 import { KeepingGlyph } from '../../pictures/KeepingGlyph';
 import { LADDER, type Support } from '../../pictures/reed';

@@ -1,12 +1,12 @@
 import 'fake-indexeddb/auto';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
-import { createMemoryRouter, RouterProvider } from 'react-router';
+import { createMemoryRouter, RouterProvider } from '../../../../tests/pages/router';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { form, page } from '../../../../tests/pages/sample';
 import type { MeetingPage } from '../../api/client';
 import { closeOutbox, flush, letGo, openOutbox, waiting } from '../../api/outbox';
-import { queryClient } from '../../api/queries';
+import { queryClient } from '../../api/queryClient';
 import { Toasts } from '../../kit/toasts';
 import '../../messages';
 import { useOutboxNews } from '../useOutboxNews';

@@ -1,6 +1,6 @@
 import { cleanup, render, renderHook, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { MemoryRouter } from 'react-router';
+import { MemoryRouter } from '../../../../tests/pages/router';
 import { afterEach, describe, expect, test } from 'vitest';
 import { entry, form, meeting, noWarmUps, review } from '../../../../tests/pages/sample';
 import type { Meeting } from '../../api/client';

@@ -1,7 +1,7 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { MemoryRouter } from 'react-router';
+import { MemoryRouter } from '../../../../tests/pages/router';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { form } from '../../../../tests/pages/sample';
 import { server, standIn } from '../../../../tests/pages/server';

@@ -5,7 +5,7 @@ import { careNeed, cueCard, form, meeting, page, review, studentCare } from '../
 import { server, standIn } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
 import type { CueCard, MeetingPage } from '../../api/client';
-import { queryClient } from '../../api/queries';
+import { queryClient } from '../../api/queryClient';
 import '../../messages';
 import { SheetPlace } from './SheetPlace';
 

@@ -1,5 +1,5 @@
 import { useRef } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { ulid } from 'ulid';
 import type { ClassLog } from '../../api/client';
 import { letGo, outbox, post } from '../../api/outbox';

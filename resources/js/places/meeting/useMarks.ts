@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { monotonicFactory } from 'ulid';
 import type { Entry, Form, Mark, MeetingPage, Passage, Student } from '../../api/client';
 import { outbox, post } from '../../api/outbox';

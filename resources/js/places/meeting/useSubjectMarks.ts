@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { Mark, MeetingPage, Student } from '../../api/client';
 import { outbox } from '../../api/outbox';
 import { shownMeeting } from '../../api/shown';

@@ -1,8 +1,9 @@
-import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
+import { useTranslation } from '../../messages';
+import { Link } from '../../kit/router';
 import { flush } from '../../api/outbox';
 import { useOutbox } from '../../api/useOutbox';
 import { Button } from '../../kit/controls';
+import { useSignIn } from '../shell/signIn';
 
 /**
  * How what was done here stands with the server, in one line, wherever one is: nothing while all goes well; else which of
@@ -11,6 +12,7 @@ import { Button } from '../../kit/controls';
 export function OutboxLine() {
   const { t } = useTranslation();
   const { kept, link, isDurable } = useOutbox();
+  const signIn = useSignIn();
   const waits = kept.filter((one) => one.refusal === null).length;
   const refused = kept.length - waits;
   const isStuck = waits > 0 && (link !== 'fine' || refused > 0);
@@ -26,7 +28,7 @@ export function OutboxLine() {
           <Button
             look="quiet"
             onClick={() => {
-              if (link === 'signedOut') window.location.reload();
+              if (link === 'signedOut') signIn();
               else void flush();
             }}
           >

@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
+import { useTranslation } from '../../messages';
+import { Link } from '../../kit/router';
 import type { MeetingPage } from '../../api/client';
 import type { Command, Kept } from '../../api/commands';
 import { flush, letGo, tryAgain } from '../../api/outbox';
@@ -20,7 +20,7 @@ export function OutboxPlace() {
   const held = (one: Kept) => one.needs.some((id) => refused.some((other) => other.id === id));
   return (
     <Page
-      title={t('outbox.title')}
+      title={t('waiting.title')}
       actions={
         waiting.length > 0 ? (
           <Button look="primary" onClick={() => void flush()}>
@@ -34,10 +34,10 @@ export function OutboxPlace() {
           {t('outbox.notKept')}
         </Notice>
       )}
-      {kept.length === 0 ? <Empty title={t('outbox.empty')} hint={t('outbox.emptyHint')} /> : null}
+      {kept.length === 0 ? <Empty title={t('waiting.empty')} hint={t('waiting.emptyHint')} /> : null}
       {refused.length > 0 ? (
-        <section aria-label={t('outbox.refusedTitle')}>
-          <Heading aside={t('outbox.refusedHint')}>{t('outbox.refusedTitle')}</Heading>
+        <section aria-label={t('waiting.refusedTitle')}>
+          <Heading aside={t('waiting.refusedHint')}>{t('waiting.refusedTitle')}</Heading>
           <ul className="m-0 list-none p-0">
             {refused.map((one) => (
               <Refused key={one.id} kept={one} dependents={kept.filter((other) => other.needs.includes(one.id)).length} />
@@ -46,16 +46,16 @@ export function OutboxPlace() {
         </section>
       ) : null}
       {waiting.length > 0 ? (
-        <section aria-label={t('outbox.waitingTitle')}>
+        <section aria-label={t('waiting.waitingTitle')}>
           <Heading aside={link === 'fine' ? '' : t(`outbox.${link}`, { count: waiting.length })}>
-            {t('outbox.waitingTitle')}
+            {t('waiting.waitingTitle')}
           </Heading>
           <ol className="m-0 list-none p-0">
             {waiting.map((one) => (
               <li key={one.id} className="flex flex-wrap justify-between gap-x-4 border-b border-line py-2">
                 <Said command={one.command} />
                 <span className="text-soft">
-                  {t(held(one) ? 'outbox.held' : sending === one.id ? 'outbox.sending' : 'outbox.waits')}
+                  {t(held(one) ? 'waiting.held' : sending === one.id ? 'waiting.sending' : 'outbox.waits')}
                 </span>
               </li>
             ))}
@@ -76,24 +76,24 @@ function Refused({ kept, dependents }: { kept: Kept; dependents: number }) {
         <Said command={command} />
       </p>
       <p className="text-persimmon">{refusal?.message}</p>
-      {dependents > 0 ? <p className="text-soft">{t('outbox.dependents', { count: dependents })}</p> : null}
+      {dependents > 0 ? <p className="text-soft">{t('waiting.dependents', { count: dependents })}</p> : null}
       <div className="mt-2 flex flex-wrap gap-2">
         {isLogThere ? (
           <Link
             to={`/meetings/${command.meeting}/log?add=${kept.id}`}
             className="inline-flex min-h-11 items-center rounded border border-pine bg-pine px-4 font-medium text-on-pine no-underline"
           >
-            {t('outbox.addLog')}
+            {t('waiting.addLog')}
           </Link>
         ) : (
-          <Button onClick={() => void tryAgain(kept.id)}>{t('outbox.again')}</Button>
+          <Button onClick={() => void tryAgain(kept.id)}>{t('waiting.again')}</Button>
         )}
-        <Button onClick={() => void letGo(kept.id)}>{t(isLogThere ? 'outbox.keepTheirs' : 'outbox.letGo')}</Button>
+        <Button onClick={() => void letGo(kept.id)}>{t(isLogThere ? 'waiting.keepTheirs' : 'waiting.letGo')}</Button>
         <Link
           to={command.kind === 'edits' ? `/forms/${command.form}/score` : `/meetings/${command.meeting}`}
           className="inline-flex min-h-11 items-center text-pine underline underline-offset-4"
         >
-          {t(command.kind === 'edits' ? 'outbox.openScore' : 'outbox.openClass')}
+          {t(command.kind === 'edits' ? 'waiting.openScore' : 'waiting.openClass')}
         </Link>
       </div>
     </li>
@@ -105,7 +105,7 @@ function Said({ command }: { command: Command }) {
   const { t } = useTranslation();
   const client = useQueryClient();
   const page = command.kind === 'edits' ? undefined : client.getQueryData<MeetingPage>(['meeting', command.meeting]);
-  const name = (id: string) => page?.students.find((student) => student.id === id)?.name ?? t('outbox.somebody');
+  const name = (id: string) => page?.students.find((student) => student.id === id)?.name ?? t('waiting.somebody');
   const where = page === undefined ? '' : ` · ${page.term.groupName}, ${day(page.meeting.on, 'weekday')}`;
   const words = (): string => {
     switch (command.kind) {
@@ -114,19 +114,19 @@ function Said({ command }: { command: Command }) {
         const [first] = command.marks;
         const support = first !== undefined && isSupport(first.support) ? t(`support.${first.support}`) : '';
         return students.length === 1
-          ? t('outbox.said.mark', { name: name(students[0] ?? ''), support, count: command.marks.length })
-          : t('outbox.said.marks', { count: students.length, support });
+          ? t('waiting.said.mark', { name: name(students[0] ?? ''), support, count: command.marks.length })
+          : t('waiting.said.marks', { count: students.length, support });
       }
       case 'withdrawals':
-        return t(`outbox.said.back_${command.what}`);
+        return t(`waiting.said.back_${command.what}`);
       case 'attendance':
-        return t(command.note.isHere ? 'outbox.said.here' : 'outbox.said.away', { name: name(command.student) });
+        return t(command.note.isHere ? 'waiting.said.here' : 'waiting.said.away', { name: name(command.student) });
       case 'guest':
-        return t('outbox.said.guest', { name: command.name });
+        return t('waiting.said.guest', { name: command.name });
       case 'log':
-        return t('outbox.said.log');
+        return t('waiting.said.log');
       case 'edits':
-        return t('outbox.said.edits', { count: command.edits.length });
+        return t('waiting.said.edits', { count: command.edits.length });
     }
   };
   return (

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
+import { useTranslation } from '../../messages';
+import { Link } from '../../kit/router';
 import { groupHomeQuery } from '../../api/queries';
 
 /** In one line, what came back from home since the last classes; nothing where nothing did. */
@@ -12,13 +12,13 @@ export function FromHome({ group }: { group: string }) {
   return (
     <p className="no-print my-2">
       {[
-        people > 0 ? t('practice.back.people', { count: people }) : null,
-        notes.questions.length > 0 ? t('practice.back.open', { count: notes.questions.length }) : null,
+        people > 0 ? t('fromHome.people', { count: people }) : null,
+        notes.questions.length > 0 ? t('fromHome.open', { count: notes.questions.length }) : null,
       ]
         .filter((part) => part !== null)
         .join(' · ')}{' '}
       <Link to={`/groups/${group}/practice`} className="inline-flex min-h-11 items-center text-pine underline underline-offset-4">
-        {t('practice.back.look')}
+        {t('fromHome.look')}
       </Link>
     </p>
   );

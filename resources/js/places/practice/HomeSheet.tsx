@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { HomeFocus, SheetPassage } from '../../api/client';
 import { entryCall } from '../../kit/entryName';
 import { day, number } from '../../kit/format';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { MadeLink } from '../../api/client';
 import { Button } from '../../kit/controls';
 import { day } from '../../kit/format';

@@ -1,10 +1,12 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { useTranslation } from 'react-i18next';
-import { useParams } from 'react-router';
+import { useTranslation } from '../../messages';
+import { useParams } from '../../kit/router';
 import { api, ask, type HomeWeek, type MadeLink, Problem, type StudentSheet } from '../../api/client';
-import { groupHomeQuery, groupPracticeQuery, groupsQuery, readAgain } from '../../api/queries';
-import { Button, Dialog, PrintButton, RefusalLine, TextField, Tick } from '../../kit/controls';
+import { groupHomeQuery, groupPracticeQuery, groupsQuery } from '../../api/queries';
+import { readAgain } from '../../api/touched';
+import { Button, PrintButton, RefusalLine, TextField, Tick } from '../../kit/controls';
+import { Dialog } from '../../kit/Dialog';
 import { day, number } from '../../kit/format';
 import { Asked, Empty, Heading, Page } from '../../kit/page';
 import { Segmented } from '../../kit/Segmented';

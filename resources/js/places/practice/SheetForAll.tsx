@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { HomeWeek } from '../../api/client';
 import { entryCall } from '../../kit/entryName';
 import { PassageOfSheet, useOtherwise, useSheetWords, WeekFocus } from './HomeSheet';

@@ -1,8 +1,9 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { api, ask, type MadeLink } from '../../api/client';
-import { readAgain, studentHomeQuery } from '../../api/queries';
+import { studentHomeQuery } from '../../api/queries';
+import { readAgain } from '../../api/touched';
 import { Button, RefusalLine } from '../../kit/controls';
 import { day } from '../../kit/format';
 import { Asked, Heading } from '../../kit/page';

@@ -4,7 +4,7 @@ import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { server, standIn } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
 import type { HomeNotes, HomeWeek, StudentSheet } from '../../api/client';
-import { queryClient } from '../../api/queries';
+import { queryClient } from '../../api/queryClient';
 import '../../messages';
 import { FromHome } from './FromHome';
 import { PracticePlace } from './PracticePlace';

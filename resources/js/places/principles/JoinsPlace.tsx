@@ -1,9 +1,12 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
-import { useTranslation } from 'react-i18next';
-import { useParams, useSearchParams } from 'react-router';
+import { useTranslation } from '../../messages';
+import { useParams, useSearchParams } from '../../kit/router';
 import { api, ask, type Bites, type Form, type PrincipleSet } from '../../api/client';
-import { bitesQuery, formQuery, principleSetQuery, queryClient, readAgain } from '../../api/queries';
+import { keys } from '../../api/keys';
+import { bitesQuery, formQuery, principleSetQuery } from '../../api/queries';
+import { readAgain } from '../../api/touched';
+import { queryClient } from '../../api/queryClient';
 import { Button, RefusalLine, TextField } from '../../kit/controls';
 import { entryName } from '../../kit/entryName';
 import { Asked, Empty } from '../../kit/page';
@@ -85,7 +88,7 @@ function useJoining(set: PrincipleSet, form: Form, bites: Bites) {
       const before = shown.current;
       shown.current = after;
       setProblem(null);
-      queryClient.setQueryData(['bites', set.id, form.id], after);
+      queryClient.setQueryData(keys.bites(set.id, form.id), after);
       tell(
         said(after, before),
         base === undefined && after.version !== before.version

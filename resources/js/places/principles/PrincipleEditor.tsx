@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { Principle, PrincipleSet } from '../../api/client';
 import { Button, TextArea, TextField, Tick } from '../../kit/controls';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';

@@ -1,9 +1,12 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { type ChangeEvent, useState } from 'react';
-import { useTranslation } from 'react-i18next';
-import { useNavigate } from 'react-router';
+import { useTranslation } from '../../messages';
+import { useNavigate } from '../../kit/router';
 import { api, ask } from '../../api/client';
-import { principleSetsQuery, queryClient, readAgain } from '../../api/queries';
+import { principleSetsQuery } from '../../api/queries';
+import { readAgain } from '../../api/touched';
+import { queryClient } from '../../api/queryClient';
+import { keys } from '../../api/keys';
 import { Button, RefusalLine, TextField } from '../../kit/controls';
 import { Notice } from '../../kit/Notice';
 import { Asked, Heading, Listing, Page } from '../../kit/page';
@@ -15,7 +18,7 @@ import { sentence } from '../../messages/say';
 import { useUnmaking } from '../useUnmaking';
 
 const startersQuery = {
-  queryKey: ['principleStarters'],
+  queryKey: keys.principleStarters(),
   queryFn: () => ask(api.GET('/api/principle-starters')),
   staleTime: Infinity,
 };
@@ -35,7 +38,7 @@ function useMaking() {
       made();
       setRefusal(null);
       setWarnings(told.map(sentence));
-      queryClient.setQueryData(['principleSet', set.id], set);
+      queryClient.setQueryData(keys.principleSet(set.id), set);
       await readAgain('principles');
       unmake({
         text: t('principles.taken', { title: set.title }),

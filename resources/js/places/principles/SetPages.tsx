@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { PrincipleSet } from '../../api/client';
 import { Page } from '../../kit/page';
 import { TabBar } from '../../kit/TabBar';

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
-import { useParams } from 'react-router';
+import { useTranslation } from '../../messages';
+import { useParams } from '../../kit/router';
 import { ulid } from 'ulid';
 import { api, ask, type Principle, type PrincipleSet } from '../../api/client';
 import { principleSetQuery } from '../../api/queries';

@@ -1,9 +1,12 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { type ChangeEvent } from 'react';
-import { useTranslation } from 'react-i18next';
-import { useParams } from 'react-router';
+import { useTranslation } from '../../messages';
+import { useParams } from '../../kit/router';
 import { api, ask, type PrincipleSet } from '../../api/client';
-import { principleSetQuery, principleVersionsQuery, queryClient, readAgain } from '../../api/queries';
+import { keys } from '../../api/keys';
+import { principleSetQuery, principleVersionsQuery } from '../../api/queries';
+import { readAgain } from '../../api/touched';
+import { queryClient } from '../../api/queryClient';
 import { Button, RefusalLine } from '../../kit/controls';
 import { clock, day } from '../../kit/format';
 import { Asked, Heading } from '../../kit/page';
@@ -28,7 +31,7 @@ function Versions({ set }: { set: PrincipleSet }) {
   const path = { params: { path: { principleSet: set.id } } };
   const keep = async (answer: PrincipleSet, said: string) => {
     setProblem(null);
-    queryClient.setQueryData(['principleSet', set.id], answer);
+    queryClient.setQueryData(keys.principleSet(set.id), answer);
     await readAgain('principles');
     tell(said);
   };

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
+import { useTranslation } from '../../messages';
+import { Link } from '../../kit/router';
 import type { Bites, Form, Principle } from '../../api/client';
 import { bitesQuery, formQuery } from '../../api/queries';
 import { entryCall } from '../../kit/entryName';

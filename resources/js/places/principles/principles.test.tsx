@@ -5,7 +5,7 @@ import { form, principleSet } from '../../../../tests/pages/sample';
 import { server, standIn } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
 import type { Bites } from '../../api/client';
-import { queryClient } from '../../api/queries';
+import { queryClient } from '../../api/queryClient';
 import '../../messages';
 import { JoinsPlace } from './JoinsPlace';
 import { linesOf, pairsOf } from './lines';

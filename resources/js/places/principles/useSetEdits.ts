@@ -1,8 +1,10 @@
 import { useRef, useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { ulid } from 'ulid';
 import { api, ask, type PrincipleSet } from '../../api/client';
-import { queryClient, readAgain } from '../../api/queries';
+import { keys } from '../../api/keys';
+import { readAgain } from '../../api/touched';
+import { queryClient } from '../../api/queryClient';
 import { useTell } from '../../kit/toasts';
 import { type Refusal, useProblem } from '../../kit/useProblem';
 
@@ -36,7 +38,7 @@ export function useSetEdits(set: PrincipleSet): SetEdits {
 
   const keep = async (answer: PrincipleSet) => {
     version.current = answer.version;
-    queryClient.setQueryData(['principleSet', set.id], answer);
+    queryClient.setQueryData(keys.principleSet(set.id), answer);
     await readAgain('principles');
   };
   const restore = async (number: number) => {

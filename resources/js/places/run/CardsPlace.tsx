@@ -1,10 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { ToggleGroup } from 'radix-ui';
 import { useEffect } from 'react';
-import { useTranslation } from 'react-i18next';
-import { useParams } from 'react-router';
+import { useTranslation } from '../../messages';
+import { useParams } from '../../kit/router';
 import { api, ask, type CueCard, type Form } from '../../api/client';
 import { formQuery } from '../../api/queries';
+import { keys } from '../../api/keys';
 import { Choice, PrintButton } from '../../kit/controls';
 import { Asked } from '../../kit/page';
 import { sided } from '../../kit/sided';
@@ -41,7 +42,7 @@ function Deck({ form }: { form: Form }) {
   const paper = search.get('paper') === 'letter' ? 'letter' : 'a4';
   const asked = { ...passage, view };
   const query = useQuery({
-    queryKey: ['cards', form.id, asked],
+    queryKey: keys.cards(form.id, asked),
     queryFn: () => ask(api.GET('/api/forms/{form}/cards', { params: { path: { form: form.id }, query: asked } })),
   });
   useEffect(() => {
@@ -123,8 +124,8 @@ function Deck({ form }: { form: Form }) {
 }
 
 function Card({ card, fading, footer }: { card: CueCard; fading: Fading; footer: string }) {
-  const { t } = useTranslation();
-  const sides: Record<string, string> = t('cards.sideWord', { returnObjects: true });
+  const { t, table } = useTranslation();
+  const sides = table('cards.sideWord');
   const done = [
     card.side === null
       ? null

@@ -1,9 +1,10 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
-import { Link, useParams } from 'react-router';
+import { useTranslation } from '../../messages';
+import { Link, useParams } from '../../kit/router';
 import { api, ask, type Floor, type Form, Problem } from '../../api/client';
 import { formQuery } from '../../api/queries';
+import { keys } from '../../api/keys';
 import { TextField, Tick } from '../../kit/controls';
 import { entryName } from '../../kit/entryName';
 import { number } from '../../kit/format';
@@ -47,7 +48,7 @@ function Room({ form }: { form: Form }) {
     front: search.has('front') ? (1 as const) : (0 as const),
   };
   const query = useQuery({
-    queryKey: ['floor', form.id, asked],
+    queryKey: keys.floor(form.id, asked),
     queryFn: () => ask(api.GET('/api/forms/{form}/floor', { params: { path: { form: form.id }, query: asked } })),
     placeholderData: keepPreviousData,
   });
@@ -98,7 +99,7 @@ interface FitProps {
 }
 
 function Fit({ form, floor, asked, chosen, onChoose }: FitProps) {
-  const { t } = useTranslation();
+  const { t, table } = useTranslation();
   const travel = useTravelWords();
   const { fit } = floor;
   const name = (position: number) => entryName(form.entries[position - 1]);
@@ -106,7 +107,7 @@ function Fit({ form, floor, asked, chosen, onChoose }: FitProps) {
   const degrees = number(Math.abs(floor.turned), 1);
   const facing = degrees === '0' ? t('floor.sameFacing') : t('floor.offFacing', { degrees });
   const isThere = end ? Math.hypot(end.x, end.y) < 0.05 : true;
-  const facings: Record<string, string> = t('floor.facing', { returnObjects: true });
+  const facings = table('floor.facing');
   const needs = { width: number(fit.needs[0] ?? 0, 1), depth: number(fit.needs[1] ?? 0, 1) };
   return (
     <div className="grid gap-8 lg:grid-cols-[minmax(0,1.25fr)_minmax(18rem,1fr)]">

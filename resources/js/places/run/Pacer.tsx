@@ -1,7 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { api, ask, type Beat, type Form, type Passage } from '../../api/client';
+import { keys } from '../../api/keys';
+import { useShortcut } from '../../kit/shortcuts';
 import { Button, Choice, Tick } from '../../kit/controls';
 import { entryName } from '../../kit/entryName';
 import { duration } from '../../kit/format';
@@ -18,7 +20,7 @@ export function Pacer({ form, passage, onPassage }: { form: Form; passage: Passa
   const [pace, setPace] = useState<Pace>('class');
   const asked = { ...passage, pace };
   const query = useQuery({
-    queryKey: ['beats', form.id, asked],
+    queryKey: keys.beats(form.id, asked),
     queryFn: () => ask(api.GET('/api/forms/{form}/beats', { params: { path: { form: form.id }, query: asked } })),
   });
   return (
@@ -61,7 +63,7 @@ function tick(audio: AudioContext, breath: string) {
 
 /** A passage breathed beat by beat; whoever walks it can stop, go back and hear it. */
 export function Walking({ form, beats, passage }: { form: Form; beats: Beat[]; passage: Passage }) {
-  const { t } = useTranslation();
+  const { t, table } = useTranslation();
   const [walk, setWalk] = useState<Walk>(START);
   const [isOn, setOn] = useState(false);
   const [isLoud, setLoud] = useState(false);
@@ -102,21 +104,10 @@ export function Walking({ form, beats, passage }: { form: Form; beats: Beat[]; p
     setWalk((was) => (was.isOver ? START : was));
     setOn((was) => !was);
   }, []);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const tag = (event.target as HTMLElement).tagName;
-      if (event.key !== ' ' || ['INPUT', 'TEXTAREA', 'SELECT', 'BUTTON'].includes(tag)) return;
-      event.preventDefault();
-      toggle();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => {
-      window.removeEventListener('keydown', onKey);
-    };
-  }, [toggle]);
+  useShortcut('pace', toggle);
 
   if (!beat) return null;
-  const breaths: Record<string, string> = t('time.breath', { returnObjects: true });
+  const breaths = table('time.breath');
   const title = (position: number) => entryName(form.entries[position - 1]);
   const next = beats.slice(walk.beat).find((one) => one.position !== beat.position);
   const part = beat.seconds === null || beat.seconds === 0 ? 0 : Math.min(1, walk.into / beat.seconds);

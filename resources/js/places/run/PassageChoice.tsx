@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { Form, Passage } from '../../api/client';
 import { Choice } from '../../kit/controls';
 import { entryCall, entryName } from '../../kit/entryName';

@@ -1,8 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
-import { useTranslation } from 'react-i18next';
-import { useParams } from 'react-router';
+import { useTranslation } from '../../messages';
+import { useParams } from '../../kit/router';
 import { api, ask, type Form, type Stretch, type Times } from '../../api/client';
 import { formQuery } from '../../api/queries';
+import { keys } from '../../api/keys';
 import { duration, number } from '../../kit/format';
 import { Asked, Heading } from '../../kit/page';
 import { useAddressed } from '../../kit/useAddressed';
@@ -21,7 +22,7 @@ function Run({ form }: { form: Form }) {
   const { t } = useTranslation();
   const [passage, setPassage] = passageIn(useAddressed(), form, { from: 1, to: form.entries.length });
   const query = useQuery({
-    queryKey: ['times', form.id],
+    queryKey: keys.times(form.id),
     queryFn: () => ask(api.GET('/api/forms/{form}/times', { params: { path: { form: form.id } } })),
   });
   return (

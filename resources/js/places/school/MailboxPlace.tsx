@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { Mail } from '../../api/client';
 import { mailboxQuery } from '../../api/queries';
-import { Button, Dialog } from '../../kit/controls';
+import { Button } from '../../kit/controls';
+import { Dialog } from '../../kit/Dialog';
 import { clock, day } from '../../kit/format';
 import { Notice } from '../../kit/Notice';
 import { Asked, Empty } from '../../kit/page';

@@ -1,8 +1,9 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { api, ask, Problem, type Reliability, type ReliabilityPage } from '../../api/client';
-import { readAgain, reliabilityQuery, sessionQuery } from '../../api/queries';
+import { reliabilityQuery, sessionQuery } from '../../api/queries';
+import { readAgain } from '../../api/touched';
 import { Button } from '../../kit/controls';
 import { number } from '../../kit/format';
 import { Asked, Empty, Heading } from '../../kit/page';

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { useQuery } from '@tanstack/react-query';
 import { sessionQuery } from '../../api/queries';
 import { Page } from '../../kit/page';

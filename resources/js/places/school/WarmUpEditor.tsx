@@ -1,5 +1,5 @@
 import { type FormEvent, useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { WarmUp } from '../../api/client';
 import { Button, TextArea, TextField, Tick } from '../../kit/controls';
 import { Select } from '../../kit/Select';

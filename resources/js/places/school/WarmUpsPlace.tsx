@@ -1,9 +1,11 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { ulid } from 'ulid';
 import { api, ask, Problem, type WarmUp, type WarmUpList } from '../../api/client';
-import { queryClient, readAgain, sessionQuery, warmUpsQuery } from '../../api/queries';
+import { sessionQuery, warmUpsQuery } from '../../api/queries';
+import { readAgain } from '../../api/touched';
+import { queryClient } from '../../api/queryClient';
 import { Button } from '../../kit/controls';
 import { number } from '../../kit/format';
 import { Asked, Empty, Heading } from '../../kit/page';

@@ -1,5 +1,5 @@
 import { type ReactNode, useEffect, useRef, useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { Tick } from '../../kit/controls';
 import type { Edit, Raw, Row } from './edits';
 import { control, type Field, Records } from './Records';
@@ -77,9 +77,9 @@ interface Props {
 
 /** Everything one entry says, in shares that open; what is written here is saved as one leaves it. */
 export function Depth({ row, position, refused, rows, onEdit, onTyping }: Props) {
-  const { t } = useTranslation();
-  const names: Record<string, string> = t('score.fields', { returnObjects: true });
-  const words: Record<string, string> = t('score.options', { returnObjects: true });
+  const { t, table } = useTranslation();
+  const names = table('score.fields');
+  const words = table('score.options');
   const name = (key: string) => names[key] ?? key;
   const set = (fields: Raw) => {
     onEdit([{ op: 'set', id: row.key, fields }]);

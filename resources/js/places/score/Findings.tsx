@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { Audit, Finding } from '../../api/client';
 import { Button } from '../../kit/controls';
 import type { Severity } from '../../pictures/Ribbon';
@@ -22,8 +22,8 @@ export function findingsByPosition(findings: Finding[]): Map<number, Severity> {
 
 /** The same shapes as on the ribbon. */
 export function SeverityMark({ severity }: { severity: string }) {
-  const { t } = useTranslation();
-  const words: Record<string, string> = t('score.severity', { returnObjects: true });
+  const { table } = useTranslation();
+  const words = table('score.severity');
   return (
     <svg
       width="12"
@@ -92,9 +92,9 @@ export function Findings({ audit, onGo, onEdit }: Props) {
 }
 
 function One({ finding, onGo, onEdit }: { finding: Finding } & Pick<Props, 'onGo' | 'onEdit'>) {
-  const { t } = useTranslation();
-  const suggestions: Record<string, string> = t('score.acceptSuggest', { returnObjects: true });
-  const codes: Record<string, string> = t('score.codes', { returnObjects: true });
+  const { t, table } = useTranslation();
+  const suggestions = table('score.acceptSuggest');
+  const codes = table('score.codes');
   const [reason, setReason] = useState<string | null>(null);
   const { mend, position } = finding;
   return (

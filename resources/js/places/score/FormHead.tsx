@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { Score } from '../../api/client';
 import { Cell } from './Depth';
 import type { Edit } from './edits';
@@ -27,9 +27,9 @@ interface Props {
 
 /** What is said of the form as a whole. */
 export function FormHead({ score, onEdit, onTyping }: Props) {
-  const { t } = useTranslation();
-  const names: Record<string, string> = t('score.fields', { returnObjects: true });
-  const words: Record<string, string> = t('score.options', { returnObjects: true });
+  const { t, table } = useTranslation();
+  const names = table('score.fields');
+  const words = table('score.options');
   const head = score.head as Raw;
   const set = (fields: Raw) => {
     onEdit([{ op: 'form', fields }]);

@@ -1,5 +1,5 @@
 import { type ClipboardEvent, type KeyboardEvent, memo, useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { type Around, around, type Column, shown, WIDTHS } from './columns';
 import type { Row } from './edits';
 import type { Refused } from './useScore';

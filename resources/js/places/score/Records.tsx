@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { Button, Tick } from '../../kit/controls';
 import type { Raw } from './edits';
 
@@ -190,9 +190,9 @@ interface FieldProps {
 }
 
 function RecordField({ field, which, value, onChange, onLeave }: FieldProps) {
-  const { t } = useTranslation();
-  const names: Record<string, string> = t('score.fields', { returnObjects: true });
-  const words: Record<string, string> = t('score.options', { returnObjects: true });
+  const { t, table } = useTranslation();
+  const names = table('score.fields');
+  const words = table('score.options');
   const name = names[field.label ?? field.key] ?? field.key;
   const label = `${which}, ${name}`;
   if (field.kind === 'list') {

@@ -1,11 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import { Tabs } from 'radix-ui';
 import { type KeyboardEvent, useCallback, useEffect, useDeferredValue, useId, useMemo, useRef, useState } from 'react';
-import { useTranslation } from 'react-i18next';
-import { useParams, useSearchParams } from 'react-router';
+import { useTranslation } from '../../messages';
+import { useParams, useSearchParams } from '../../kit/router';
 import type { Score } from '../../api/client';
 import { scoreQuery } from '../../api/queries';
-import { Button, Dialog } from '../../kit/controls';
+import { Button } from '../../kit/controls';
+import { Dialog } from '../../kit/Dialog';
+import { useShortcut } from '../../kit/shortcuts';
 import { duration, number } from '../../kit/format';
 import { Asked, Warnings } from '../../kit/page';
 import { useTell } from '../../kit/toasts';
@@ -172,31 +174,14 @@ function Editor({ id, start }: { id: string; start: Score }) {
 
   // Taking back works wherever one is on the page, but in a field the browser's own comes first.
   const { undo, redo } = scoring;
-  const steps = useRef({ undo, redo });
-  useEffect(() => {
-    steps.current = { undo, redo };
+  useShortcut('undo', () => undo?.());
+  useShortcut('redo', () => redo?.());
+  useShortcut('zoomIn', () => {
+    setZoom((was) => Math.min(was * 2, MOST_ZOOM));
   });
-  useEffect(() => {
-    const onKey = (event: globalThis.KeyboardEvent) => {
-      const target = event.target as HTMLElement;
-      if (['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName)) return;
-      const key = event.key.toLowerCase();
-      if (!(event.ctrlKey || event.metaKey)) {
-        if (target.closest('[role=grid]')) return;
-        if (key === '+') setZoom((was) => Math.min(was * 2, MOST_ZOOM));
-        else if (key === '-') setZoom((was) => Math.max(was / 2, 1));
-        return;
-      }
-      const way = key === 'z' ? (event.shiftKey ? 'redo' : 'undo') : key === 'y' ? 'redo' : null;
-      if (way === null) return;
-      event.preventDefault();
-      steps.current[way]?.();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => {
-      window.removeEventListener('keydown', onKey);
-    };
-  }, []);
+  useShortcut('zoomOut', () => {
+    setZoom((was) => Math.max(was / 2, 1));
+  });
 
   const paste = (text: string) => {
     const cells = pastedCells(text);

@@ -1,11 +1,12 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { startTransition, useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { ulid } from 'ulid';
 import { api, ask, Problem, type Score } from '../../api/client';
 import type { EditsCommand } from '../../api/commands';
 import { letGo, type Link, onChange, onOutcome, outbox, post, putInstead } from '../../api/outbox';
-import { formQuery, readAgain, scoreQuery } from '../../api/queries';
+import { formQuery, scoreQuery } from '../../api/queries';
+import { readAgain } from '../../api/touched';
 import { useOutbox } from '../../api/useOutbox';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { useTell } from '../../kit/toasts';

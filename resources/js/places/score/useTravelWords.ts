@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { number } from '../../kit/format';
 
 /** Steps forward and to the right, in words. */

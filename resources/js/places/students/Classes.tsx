@@ -1,5 +1,5 @@
-import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
+import { useTranslation } from '../../messages';
+import { Link } from '../../kit/router';
 import type { StudentPage } from '../../api/client';
 import { day } from '../../kit/format';
 import { Heading } from '../../kit/page';
@@ -30,7 +30,7 @@ export function Classes({ classes }: { classes: StudentPage['classes'] }) {
                   .map((mark) =>
                     t('students.markLine', {
                       what: mark.what,
-                      side: mark.side === null ? '' : ` (${t(`forms.sides.${mark.side as 'left'}`)})`,
+                      side: mark.side === null ? '' : ` (${t(`side.${mark.side as 'left'}`)})`,
                       level: level(mark.level, mark.isPrinciple),
                     }),
                   )

@@ -1,10 +1,12 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { v4 as uuid } from 'uuid';
 import { api, ask, Problem, type Consideration } from '../../api/client';
-import { considerationsQuery, readAgain, sessionQuery } from '../../api/queries';
-import { Button, Dialog, RefusalLine, TextArea } from '../../kit/controls';
+import { considerationsQuery, sessionQuery } from '../../api/queries';
+import { readAgain } from '../../api/touched';
+import { Button, RefusalLine, TextArea } from '../../kit/controls';
+import { Dialog } from '../../kit/Dialog';
 import { DateField } from '../../kit/DateField';
 import { day } from '../../kit/format';
 import { Asked, Heading } from '../../kit/page';

@@ -1,8 +1,8 @@
 import { useMutation } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { api, ask, type StudentPage } from '../../api/client';
-import { readAgain } from '../../api/queries';
+import { readAgain } from '../../api/touched';
 import { Button, RefusalLine, TextField } from '../../kit/controls';
 import { Segmented } from '../../kit/Segmented';
 import { useTell } from '../../kit/toasts';

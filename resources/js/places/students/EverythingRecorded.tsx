@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { Heading } from '../../kit/page';
 import { useMay } from '../../kit/useMay';
 

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { Entry } from '../../api/client';
 import { recallCurveQuery } from '../../api/queries';
 import { entryName } from '../../kit/entryName';
@@ -28,7 +28,7 @@ export function History({ student, entry }: { student: string; entry: Entry }) {
               .map((curve) => (
                 <div key={curve.side ?? ''}>
                   {curve.side === null ? null : (
-                    <h4 className="mt-2">{t('students.curveSide', { side: t(`forms.sides.${curve.side as 'left'}`) })}</h4>
+                    <h4 className="mt-2">{t('students.curveSide', { side: t(`side.${curve.side as 'left'}`) })}</h4>
                   )}
                   <Suspense fallback={<div className="h-52" />}>
                     <RecallLine curve={curve} />

@@ -1,11 +1,13 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { DropdownMenu } from 'radix-ui';
 import { type FormEvent, type ReactNode, useState } from 'react';
-import { useTranslation } from 'react-i18next';
-import { Link, useNavigate } from 'react-router';
+import { useTranslation } from '../../messages';
+import { Link, useNavigate } from '../../kit/router';
 import { api, ask, Problem, type StudentPage } from '../../api/client';
-import { groupsQuery, readAgain, studentsQuery } from '../../api/queries';
-import { Button, Dialog, RefusalLine, TextField } from '../../kit/controls';
+import { groupsQuery, studentsQuery } from '../../api/queries';
+import { readAgain } from '../../api/touched';
+import { Button, RefusalLine, TextField } from '../../kit/controls';
+import { Dialog } from '../../kit/Dialog';
 import { Notice } from '../../kit/Notice';
 import { Select } from '../../kit/Select';
 import { useTell } from '../../kit/toasts';

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { studentLineQuery } from '../../api/queries';
 import { day, number } from '../../kit/format';
 import { Asked, Heading } from '../../kit/page';

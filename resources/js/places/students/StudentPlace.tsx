@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
-import { Link, useParams } from 'react-router';
+import { useTranslation } from '../../messages';
+import { Link, useParams } from '../../kit/router';
 import type { Form, StudentForm, StudentPage } from '../../api/client';
 import { sessionQuery, studentQuery } from '../../api/queries';
 import { ButtonLink } from '../../kit/controls';

@@ -1,7 +1,7 @@
 import { useQueries, useQuery } from '@tanstack/react-query';
 import { useDeferredValue } from 'react';
-import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
+import { useTranslation } from '../../messages';
+import { Link } from '../../kit/router';
 import type { StudentLine, StudentRow } from '../../api/client';
 import { studentLinesQuery, studentsQuery } from '../../api/queries';
 import { ButtonLink, TextField, Tick } from '../../kit/controls';

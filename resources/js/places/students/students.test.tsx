@@ -5,7 +5,7 @@ import { cell, form, groupPrinciples, student } from '../../../../tests/pages/sa
 import { server, standIn } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
 import type { StudentPage, StudentRow } from '../../api/client';
-import { queryClient } from '../../api/queries';
+import { queryClient } from '../../api/queryClient';
 import '../../messages';
 import { found, StudentsPlace } from './StudentsPlace';
 import { StudentPlace } from './StudentPlace';

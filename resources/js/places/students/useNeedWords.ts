@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { StudentForm } from '../../api/client';
 
 /** What something that is missing asks for. */

@@ -1,6 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useForm } from 'react-hook-form';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { v4 } from 'uuid';
 import type { Term } from '../../api/client';
 import { Button, TextField } from '../../kit/controls';

@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { TermSummary } from '../../api/client';
 import { Notice } from '../../kit/Notice';
 
@@ -8,7 +8,7 @@ export function BeingPlanned({ term }: { term: TermSummary }) {
   if (!term.isBeingPlanned) return null;
   return (
     <Notice tone="calm" role="status" className="no-print mb-3 text-soft">
-      {t('terms.beingPlanned')}
+      {t('plan.beingPlanned')}
     </Notice>
   );
 }

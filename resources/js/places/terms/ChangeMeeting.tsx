@@ -1,6 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useForm } from 'react-hook-form';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { Course, Meeting, Term } from '../../api/client';
 import { Button, ButtonLink, TextField, Tick } from '../../kit/controls';
 import { entryChoices } from '../../kit/entryName';

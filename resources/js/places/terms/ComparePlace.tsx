@@ -2,10 +2,11 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useFieldArray, useForm } from 'react-hook-form';
-import { useTranslation } from 'react-i18next';
-import { useNavigate, useParams } from 'react-router';
+import { useTranslation } from '../../messages';
+import { useNavigate, useParams } from '../../kit/router';
 import { api, ask, type Course, type Meeting, Problem, type Term } from '../../api/client';
-import { questionsQuery, readAgain, termQuery } from '../../api/queries';
+import { questionsQuery, termQuery } from '../../api/queries';
+import { readAgain } from '../../api/touched';
 import { Button, ButtonLink, TextField } from '../../kit/controls';
 import { entryChoices } from '../../kit/entryName';
 import { Form } from '../../kit/Form';
@@ -266,7 +267,7 @@ function Plan({ plan, number: nth, term, course, onTake, isTaking }: PlanProps) 
         ...(forecast.showing
           ? [
               [
-                t('terms.showing'),
+                t('season.showing'),
                 `${String(Math.round(100 * forecast.showing.mean))} % / ${String(Math.round(100 * forecast.showing.least))} %`,
               ],
             ]

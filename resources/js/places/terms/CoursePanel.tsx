@@ -1,9 +1,10 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useForm } from 'react-hook-form';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { api, ask, type Course, Problem, type Term } from '../../api/client';
-import { formQuery, formsQuery, readAgain } from '../../api/queries';
+import { formQuery, formsQuery } from '../../api/queries';
+import { readAgain } from '../../api/touched';
 import { Button, ButtonLink, RefusalLine, TextField } from '../../kit/controls';
 import { entryChoices } from '../../kit/entryName';
 import { Form } from '../../kit/Form';

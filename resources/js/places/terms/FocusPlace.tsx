@@ -1,10 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
-import { useParams } from 'react-router';
+import { useTranslation } from '../../messages';
+import { useParams } from '../../kit/router';
 import type { GroupPrinciples, Meeting, Term } from '../../api/client';
 import { termQuery } from '../../api/queries';
-import { Button, ButtonLink, Dialog, PrintButton, Tick } from '../../kit/controls';
+import { Button, ButtonLink, PrintButton, Tick } from '../../kit/controls';
+import { Dialog } from '../../kit/Dialog';
 import { day } from '../../kit/format';
 import { Asked, Empty, Page } from '../../kit/page';
 import { Select } from '../../kit/Select';
@@ -154,9 +155,9 @@ function FocusWeave({ term, shown, set, onChange }: WeaveProps) {
                       focus.map((one) => (
                         <span key={one.id}>
                           {one.title}
-                          {one.isNew ? <span className="text-soft"> · {t('principles.isNew')}</span> : null}{' '}
+                          {one.isNew ? <span className="text-soft"> · {t('focus.isNew')}</span> : null}{' '}
                           {one.why === null ? null : (
-                            <Why about={t('principles.whyFocus', { title: one.title })}>
+                            <Why about={t('focus.why', { title: one.title })}>
                               <p>{one.why}</p>
                               {one.principle === null ? null : (
                                 <div className="mt-2 text-soft">

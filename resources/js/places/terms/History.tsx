@@ -1,7 +1,8 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { api, ask, Problem } from '../../api/client';
-import { changesQuery, readAgain } from '../../api/queries';
+import { changesQuery } from '../../api/queries';
+import { readAgain } from '../../api/touched';
 import { Button } from '../../kit/controls';
 import { day } from '../../kit/format';
 import { Asked } from '../../kit/page';

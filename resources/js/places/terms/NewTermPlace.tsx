@@ -1,10 +1,12 @@
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
-import type { TFunction } from 'i18next';
+import type { Say } from '../../messages';
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useTranslation } from '../../messages';
+import { useNavigate, useSearchParams } from '../../kit/router';
 import { api, ask, type Closure, type NewTerm, Problem, type Term } from '../../api/client';
-import { formQuery, groupsQuery, readAgain, sessionQuery, termQuery } from '../../api/queries';
+import { formQuery, groupsQuery, sessionQuery, termQuery } from '../../api/queries';
+import { readAgain } from '../../api/touched';
+import { keys } from '../../api/keys';
 import { Button, ButtonLink, Choice, TextField } from '../../kit/controls';
 import { DateField, TimeField } from '../../kit/DateField';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
@@ -47,7 +49,7 @@ function fresh(today: string, group: string, title: string): Draft {
 const SEASONS = ['winter', 'spring', 'summer', 'autumn'] as const;
 
 /** What a term is called by the season of its first day, north of the equator; one writes another over it. */
-function nextTitle(from: string, t: TFunction): string {
+function nextTitle(from: string, t: Say): string {
   const season = SEASONS[Math.floor((Number(from.slice(5, 7)) % 12) / 3)] ?? 'winter';
   return `${t(`terms.seasons.${season}`)} ${from.slice(0, 4)}`;
 }
@@ -86,7 +88,7 @@ export function NewTermPlace() {
 }
 
 /** A term that goes on where another leaves off: the same evenings, as many weeks, the same way. */
-function following(term: Term, today: string, t: TFunction): Draft {
+function following(term: Term, today: string, t: Say): Draft {
   const from = [daysLater(term.term.endsOn, 1), today].sort()[1] as string;
   const days = (Date.parse(term.term.endsOn) - Date.parse(term.term.startsOn)) / 86_400_000;
   const seen = new Map<string, { weekday: string; at: string; minutes: number }>();
@@ -141,13 +143,13 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
   };
   // The dates without closures, so that one can be closed by choosing it; and what is wrong, as one types.
   const dates = useQuery({
-    queryKey: ['dates', draft],
+    queryKey: keys.dates(draft),
     queryFn: () => ask(api.POST('/api/terms/preview', { body: draft })),
     placeholderData: keepPreviousData,
     retry: false,
   });
   const open = useQuery({
-    queryKey: ['dates', { ...draft, closures: [] }],
+    queryKey: keys.dates({ ...draft, closures: [] }),
     queryFn: () => ask(api.POST('/api/terms/preview', { body: { ...draft, closures: [] } })),
     placeholderData: keepPreviousData,
     retry: false,
@@ -363,7 +365,7 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
             {wrong}
           </p>
         ) : null}
-        <Warnings title={t('terms.warnings')} lines={dates.isError ? [] : (dates.data?.warnings ?? []).map(sentence)} />
+        <Warnings title={t('app.warnings')} lines={dates.isError ? [] : (dates.data?.warnings ?? []).map(sentence)} />
         <ul className="m-0 flex list-none flex-wrap gap-2 p-0">
           {(open.data?.meetings ?? []).map((meeting) => {
             const closure = covering(meeting.on);
@@ -383,7 +385,7 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
                   }}
                 >
                   {day(meeting.on, 'weekday')}
-                  {closure ? <span className="sr-only"> {t('terms.noClass')}</span> : null}
+                  {closure ? <span className="sr-only"> {t('season.noClass')}</span> : null}
                 </button>
               </li>
             );

@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { Course, Meeting } from '../../api/client';
 import { day, number, ranges } from '../../kit/format';
 import { Why } from '../../kit/Why';

@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { Button } from '../../kit/controls';
 import { number } from '../../kit/format';
 import { sentence } from '../../messages/say';

@@ -1,7 +1,8 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { api, ask, type Course, Problem, type Question, type Term } from '../../api/client';
-import { questionsQuery, readAgain } from '../../api/queries';
+import { questionsQuery } from '../../api/queries';
+import { readAgain } from '../../api/touched';
 import { Button } from '../../kit/controls';
 import { day } from '../../kit/format';
 import { useTell } from '../../kit/toasts';

@@ -1,10 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
-import { Link, useParams } from 'react-router';
+import { useTranslation } from '../../messages';
+import { Link, useParams } from '../../kit/router';
 import { api, ask, type Course, type Meeting, type Question, type Term } from '../../api/client';
 import { questionsQuery, termQuery } from '../../api/queries';
-import { Button, ButtonLink, Dialog } from '../../kit/controls';
+import { keys } from '../../api/keys';
+import { Button, ButtonLink } from '../../kit/controls';
+import { Dialog } from '../../kit/Dialog';
 import { day, number, recall } from '../../kit/format';
 import { Asked, Heading, Page, Warnings } from '../../kit/page';
 import { useAsOne } from '../../kit/useAsOne';
@@ -171,7 +173,7 @@ function Laid({ term }: { term: Term }) {
           )}
         </div>
         <Outlook course={course} meetings={term.meetings} />
-        <Warnings title={t('terms.warnings')} lines={term.warnings.map(sentence)} />
+        <Warnings title={t('app.warnings')} lines={term.warnings.map(sentence)} />
         <Heading aside={t('terms.legend')}>{t('terms.weave')}</Heading>
         <Weave
           form={course.form}
@@ -247,7 +249,7 @@ function Elsewhere({
   const lesson = typeof moved?.number === 'number' ? moved.number : 0;
   const { asOne } = useAsOne();
   const asked = useQuery({
-    queryKey: ['places', term.term.id, term.version, lesson],
+    queryKey: keys.places(term.term.id, term.version, lesson),
     enabled: lesson > 0,
     queryFn: () =>
       ask(

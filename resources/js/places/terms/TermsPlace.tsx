@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import { termsQuery } from '../../api/queries';
 import { ButtonLink } from '../../kit/controls';
 import { day } from '../../kit/format';

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { useTranslation } from 'react-i18next';
-import { useParams } from 'react-router';
+import { useTranslation } from '../../messages';
+import { useParams } from '../../kit/router';
 import type { Term } from '../../api/client';
 import { termQuery } from '../../api/queries';
 import { ButtonLink, PrintButton } from '../../kit/controls';

@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages';
 import type { Passage, Review } from '../../api/client';
 import { number } from '../../kit/format';
 import { Why } from '../../kit/Why';
@@ -14,22 +14,22 @@ export function WhyReview({ item, words, names = {} }: Props) {
   const { t } = useTranslation();
   const percent = (share: number | null) => Math.round(100 * (share ?? 0));
   return (
-    <Why about={t('terms.whyReview', { passage: words.numbers(item) })}>
-      {item.isFirstNext ? <p>{t('terms.whyFirstNext')}</p> : null}
-      {item.isPinned ? <p>{t('terms.whyPinned')}</p> : null}
-      {item.with !== null ? <p>{t('terms.whyRecall', { without: percent(item.without), with: percent(item.with) })}</p> : null}
-      {item.most !== null && names[item.most] !== undefined ? <p>{t('terms.whyMost', { name: names[item.most] })}</p> : null}
+    <Why about={t('whyReview.about', { passage: words.numbers(item) })}>
+      {item.isFirstNext ? <p>{t('whyReview.firstNext')}</p> : null}
+      {item.isPinned ? <p>{t('whyReview.pinned')}</p> : null}
+      {item.with !== null ? <p>{t('whyReview.recall', { without: percent(item.without), with: percent(item.with) })}</p> : null}
+      {item.most !== null && names[item.most] !== undefined ? <p>{t('whyReview.most', { name: names[item.most] })}</p> : null}
       {item.weight !== null && item.weight > 1 ? (
         <p>
-          {t('terms.whyWeight', {
+          {t('whyReview.weight', {
             weight: number(item.weight, 1),
-            reason: t(item.weight >= 2 ? 'terms.whyShowing' : 'terms.whyRecap'),
+            reason: t(item.weight >= 2 ? 'whyReview.showing' : 'whyReview.recap'),
           })}
         </p>
       ) : null}
       {item.instead ? (
         <p>
-          {t('terms.whyInstead', {
+          {t('whyReview.instead', {
             passage: words.numbers(item.instead),
             value: number(item.instead.value, 2),
             own: number(item.value ?? 0, 2),

@@ -5,7 +5,7 @@ import { course, form, meeting, term } from '../../../../tests/pages/sample';
 import { server, standIn } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
 import type { Term } from '../../api/client';
-import { queryClient } from '../../api/queries';
+import { queryClient } from '../../api/queryClient';
 import '../../messages';
 import { NewTermPlace } from './NewTermPlace';
 import { TermPlace } from './TermPlace';

@@ -5,7 +5,7 @@ import { course, groupPrinciples, meeting, term } from '../../../../tests/pages/
 import { server, standIn } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
 import type { Meeting, Term } from '../../api/client';
-import { queryClient } from '../../api/queries';
+import { queryClient } from '../../api/queryClient';
 import '../../messages';
 import { FocusPlace } from './FocusPlace';
 

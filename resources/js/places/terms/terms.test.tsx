@@ -5,7 +5,7 @@ import { course, form, meeting, review, term } from '../../../../tests/pages/sam
 import { server, standIn } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
 import type { Term } from '../../api/client';
-import { queryClient } from '../../api/queries';
+import { queryClient } from '../../api/queryClient';
 import '../../messages';
 import { ComparePlace } from './ComparePlace';
 import { TermPlace } from './TermPlace';

@@ -1,6 +1,6 @@
 import { useQueries, useQuery } from '@tanstack/react-query';
-import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
+import { useTranslation } from '../../messages';
+import { Link } from '../../kit/router';
 import type { Form, Today, TonightPage } from '../../api/client';
 import { formQuery, todayQuery } from '../../api/queries';
 import { canKeepPages } from '../../api/worker';
@@ -37,7 +37,7 @@ export function TodayPlace() {
               <p className="max-w-3xl">{t('app.noOffline')}</p>
             </details>
           )}
-          {data.isDemoOver ? <Warnings title={t('terms.warnings')} lines={[t('today.demoOver')]} /> : null}
+          {data.isDemoOver ? <Warnings title={t('app.warnings')} lines={[t('today.demoOver')]} /> : null}
           <Unsaid unsaid={data.unsaid} />
           {data.meetings.map((page) => (
             <Tonight key={page.meeting.id} page={page} />

@@ -1,0 +1,49 @@
+import type { ComponentType } from 'react';
+import { useEffect, useState } from 'react';
+
+/** A part of a page that is loaded when it is first wanted. */
+export interface WantedPart<P> {
+  /** The part, where it is there. */
+  ready: ComponentType<P> | null;
+  load: () => Promise<ComponentType<P>>;
+}
+
+export function wantedPart<P>(load: () => Promise<ComponentType<P>>): WantedPart<P> {
+  let loading: Promise<ComponentType<P>> | null = null;
+  const part: WantedPart<P> = {
+    ready: null,
+    load: () => {
+      loading ??= load().then(
+        (found) => {
+          part.ready = found;
+          return found;
+        },
+        (error: unknown) => {
+          loading = null; // it is asked for again the next time
+          throw error;
+        },
+      );
+      return loading;
+    },
+  };
+  return part;
+}
+
+/** The part once it is wanted and there; null before. Without a network it may not come: then what was pressed stays as it was. */
+export function useWanted<P>(part: WantedPart<P>, isWanted: boolean): ComponentType<P> | null {
+  const [Found, setFound] = useState<ComponentType<P> | null>(() => part.ready);
+  useEffect(() => {
+    if (!isWanted || Found !== null) return;
+    let isGone = false;
+    part.load().then(
+      (found) => {
+        if (!isGone) setFound(() => found);
+      },
+      () => undefined,
+    );
+    return () => {
+      isGone = true;
+    };
+  }, [part, isWanted, Found]);
+  return isWanted ? Found : null;
+}

@@ -1,0 +1,334 @@
+import type { ComponentType } from 'react';
+import type { Part } from '../messages/en';
+import {
+  bitesQuery,
+  classQuery,
+  formCoursesQuery,
+  formQuery,
+  formsQuery,
+  groupHomeQuery,
+  groupPracticeQuery,
+  groupPrinciplesQuery,
+  groupQuery,
+  groupsQuery,
+  lessonQuery,
+  mailboxQuery,
+  meetingQuery,
+  principleSetQuery,
+  principleSetsQuery,
+  questionsQuery,
+  reliabilityQuery,
+  scoreQuery,
+  shownInQuery,
+  startersQuery,
+  studentQuery,
+  studentsQuery,
+  termEndQuery,
+  termQuery,
+  termsQuery,
+  todayQuery,
+  versionsQuery,
+  warmUpsQuery,
+  workbenchQuery,
+} from '../api/queries';
+import { TodayPlace } from './today/TodayPlace';
+
+/** What a query is asked with; of what it answers, no place that leads there needs to know. */
+export interface Asking {
+  queryKey: readonly unknown[];
+}
+
+export interface PlaceRoute {
+  path: string;
+  /** The place, where it is there from the start. */
+  Place?: ComponentType;
+  /** Else, how it is loaded. */
+  load?: () => Promise<ComponentType>;
+  /** Which parts of the catalogue it says. */
+  words: Part[];
+  /** What it asks first, so that this can be asked while it is loaded. */
+  asks?: (address: Record<string, string>, search: URLSearchParams) => Asking[];
+}
+
+const of = (address: Record<string, string>, name: string): string => address[name] ?? '';
+
+/** Every address of the application, with what it needs to be shown; what is written out goes before what stands for anything. */
+export const routes: PlaceRoute[] = [
+  { path: '/', Place: TodayPlace, words: [], asks: () => [todayQuery] },
+  {
+    path: '/forms',
+    load: async () => (await import('./forms/FormsPlace')).FormsPlace,
+    words: ['forms', 'told'],
+    asks: () => [formsQuery],
+  },
+  {
+    path: '/forms/new',
+    load: async () => (await import('./forms/NewFormPlace')).NewFormPlace,
+    words: ['forms', 'score', 'told'],
+    asks: () => [startersQuery],
+  },
+  {
+    path: '/forms/:form',
+    load: async () => (await import('./forms/FormPlace')).FormPlace,
+    words: ['forms', 'lessons', 'principles', 'school', 'score', 'told'],
+    asks: (at) => [formQuery(of(at, 'form')), scoreQuery(of(at, 'form')), shownInQuery(of(at, 'form'))],
+  },
+  {
+    path: '/forms/:form/cut',
+    load: async () => (await import('./lessons/WorkbenchPlace')).WorkbenchPlace,
+    words: ['forms', 'lessons', 'practice', 'school', 'told'],
+    asks: (at, search) => [
+      formQuery(of(at, 'form'), search.get('course')),
+      workbenchQuery(of(at, 'form'), search.get('course'), {}),
+      formCoursesQuery(of(at, 'form')),
+    ],
+  },
+  {
+    path: '/forms/:form/lessons/:number',
+    load: async () => (await import('./lessons/LessonPlace')).LessonPlace,
+    words: ['lessons', 'school', 'told'],
+    asks: (at, search) => [
+      formQuery(of(at, 'form'), search.get('course')),
+      lessonQuery(of(at, 'form'), of(at, 'number'), search.get('course')),
+    ],
+  },
+  {
+    path: '/forms/:form/score',
+    load: async () => (await import('./score/ScorePlace')).ScorePlace,
+    words: ['forms', 'score', 'told'],
+    asks: (at) => [scoreQuery(of(at, 'form'))],
+  },
+  {
+    path: '/forms/:form/floor',
+    load: async () => (await import('./run/FloorPlace')).FloorPlace,
+    words: ['floor', 'forms', 'score', 'told'],
+    asks: (at) => [formQuery(of(at, 'form'))],
+  },
+  {
+    path: '/forms/:form/time',
+    load: async () => (await import('./run/TimePlace')).TimePlace,
+    words: ['cards', 'forms', 'time', 'told'],
+    asks: (at) => [formQuery(of(at, 'form'))],
+  },
+  {
+    path: '/forms/:form/cards',
+    load: async () => (await import('./run/CardsPlace')).CardsPlace,
+    words: ['cards', 'forms', 'lessons', 'time', 'told'],
+    asks: (at) => [formQuery(of(at, 'form'))],
+  },
+  {
+    path: '/forms/:form/versions',
+    load: async () => (await import('./files/VersionsPlace')).VersionsPlace,
+    words: ['difference', 'forms', 'told', 'versions'],
+    asks: (at) => [formQuery(of(at, 'form')), versionsQuery(of(at, 'form'))],
+  },
+  {
+    path: '/forms/:form/files',
+    load: async () => (await import('./files/FilesPlace')).FilesPlace,
+    words: ['difference', 'files', 'forms', 'score', 'told'],
+    asks: (at) => [formQuery(of(at, 'form'))],
+  },
+  {
+    path: '/principles',
+    load: async () => (await import('./principles/PrinciplesPlace')).PrinciplesPlace,
+    words: ['principles', 'told'],
+    asks: () => [principleSetsQuery],
+  },
+  {
+    path: '/principles/:set',
+    load: async () => (await import('./principles/SetPlace')).SetPlace,
+    words: ['principles', 'told'],
+    asks: (at) => [principleSetQuery(of(at, 'set'))],
+  },
+  {
+    path: '/principles/:set/joins',
+    load: async () => (await import('./principles/JoinsPlace')).JoinsPlace,
+    words: ['principles', 'told'],
+    asks: (at, search) => {
+      const form = search.get('form');
+      return [principleSetQuery(of(at, 'set')), ...(form === null ? [] : [formQuery(form), bitesQuery(of(at, 'set'), form)])];
+    },
+  },
+  {
+    path: '/principles/:set/versions',
+    load: async () => (await import('./principles/SetVersionsPlace')).SetVersionsPlace,
+    words: ['principles', 'told'],
+    asks: (at) => [principleSetQuery(of(at, 'set'))],
+  },
+  {
+    path: '/terms',
+    load: async () => (await import('./terms/TermsPlace')).TermsPlace,
+    words: ['terms', 'told'],
+    asks: () => [termsQuery],
+  },
+  {
+    path: '/terms/new',
+    load: async () => (await import('./terms/NewTermPlace')).NewTermPlace,
+    words: ['groups', 'letters', 'terms', 'told'],
+    asks: () => [groupsQuery, formsQuery],
+  },
+  {
+    path: '/terms/:term',
+    load: async () => (await import('./terms/TermPlace')).TermPlace,
+    words: ['book', 'groups', 'lessons', 'letters', 'practice', 'principles', 'school', 'terms', 'told'],
+    asks: (at) => [termQuery(of(at, 'term'))],
+  },
+  {
+    path: '/terms/:term/compare',
+    load: async () => (await import('./terms/ComparePlace')).ComparePlace,
+    words: ['groups', 'terms', 'told'],
+    asks: (at) => [termQuery(of(at, 'term')), questionsQuery(of(at, 'term'))],
+  },
+  {
+    path: '/terms/:term/focus',
+    load: async () => (await import('./terms/FocusPlace')).FocusPlace,
+    words: ['book', 'groups', 'practice', 'principles', 'terms', 'told'],
+    asks: (at) => [termQuery(of(at, 'term'))],
+  },
+  {
+    path: '/terms/:term/wall',
+    load: async () => (await import('./terms/WallPlace')).WallPlace,
+    words: ['groups', 'school', 'terms', 'told'],
+    asks: (at) => [termQuery(of(at, 'term'))],
+  },
+  {
+    path: '/terms/:term/letters',
+    load: async () => (await import('./letters/LettersPlace')).LettersPlace,
+    words: ['book', 'groups', 'letters', 'practice', 'principles', 'told'],
+    asks: (at) => [termEndQuery(of(at, 'term'))],
+  },
+  {
+    path: '/students',
+    load: async () => (await import('./students/StudentsPlace')).StudentsPlace,
+    words: ['students', 'told'],
+    asks: () => [studentsQuery],
+  },
+  {
+    path: '/students/:student',
+    load: async () => (await import('./students/StudentPlace')).StudentPlace,
+    words: ['groups', 'keeping', 'practice', 'principles', 'recall', 'students', 'support', 'supportSeen', 'told'],
+    asks: (at) => [studentQuery(of(at, 'student'), '')],
+  },
+  {
+    path: '/school',
+    load: async () => (await import('./school/WarmUpsPlace')).WarmUpsPlace,
+    words: ['school', 'told'],
+    asks: () => [warmUpsQuery],
+  },
+  {
+    path: '/school/forecast',
+    load: async () => (await import('./school/ReliabilityPlace')).ReliabilityPlace,
+    words: ['school', 'told'],
+    asks: () => [reliabilityQuery],
+  },
+  {
+    path: '/school/mailbox',
+    load: async () => (await import('./school/MailboxPlace')).MailboxPlace,
+    words: ['school', 'told'],
+    asks: () => [mailboxQuery],
+  },
+  {
+    path: '/groups',
+    load: async () => (await import('./groups/GroupsPlace')).GroupsPlace,
+    words: ['forms', 'groups', 'told'],
+    asks: () => [groupsQuery, formsQuery],
+  },
+  {
+    path: '/groups/:group',
+    load: async () => (await import('./groups/GroupPlace')).GroupPlace,
+    words: ['book', 'groups', 'meeting', 'practice', 'principles', 'recall', 'support', 'supportSeen', 'terms', 'told'],
+    asks: (at) => [groupQuery(of(at, 'group'), '')],
+  },
+  {
+    path: '/groups/:group/principles',
+    load: async () => (await import('./groups/GroupPrinciplesPlace')).GroupPrinciplesPlace,
+    words: ['book', 'groups', 'keeping', 'keepingSeen', 'meeting', 'practice', 'principles', 'recall', 'told'],
+    asks: (at) => [groupPrinciplesQuery(of(at, 'group'), ''), groupQuery(of(at, 'group'), ''), principleSetsQuery],
+  },
+  {
+    path: '/groups/:group/people',
+    load: async () => (await import('./groups/GroupPlace')).GroupPeoplePlace,
+    words: ['book', 'groups', 'meeting', 'practice', 'principles', 'recall', 'support', 'supportSeen', 'terms', 'told'],
+    asks: (at) => [groupQuery(of(at, 'group'), '')],
+  },
+  {
+    path: '/groups/:group/book',
+    load: async () => (await import('./groups/BookPlace')).BookPlace,
+    words: ['book', 'groups', 'log', 'practice', 'principles', 'told'],
+    asks: (at) => [groupQuery(of(at, 'group'), '')],
+  },
+  {
+    path: '/groups/:group/practice',
+    load: async () => (await import('./practice/PracticePlace')).PracticePlace,
+    words: ['book', 'groups', 'practice', 'principles', 'told'],
+    asks: (at) => [groupsQuery, groupPracticeQuery(of(at, 'group')), groupHomeQuery(of(at, 'group'))],
+  },
+  {
+    path: '/groups/:group/terms',
+    load: async () => (await import('./groups/GroupTermsPlace')).GroupTermsPlace,
+    words: ['book', 'groups', 'practice', 'principles', 'terms', 'told'],
+    asks: (at) => [groupQuery(of(at, 'group'), ''), termsQuery],
+  },
+  {
+    path: '/meetings/:meeting',
+    load: async () => (await import('./meeting/MeetingPlace')).MeetingPlace,
+    words: [
+      'class',
+      'keeping',
+      'keepingSeen',
+      'lessons',
+      'log',
+      'meeting',
+      'principles',
+      'recall',
+      'school',
+      'stop',
+      'students',
+      'support',
+      'supportSeen',
+      'terms',
+      'told',
+      'watch',
+    ],
+    asks: (at) => [meetingQuery(of(at, 'meeting')), classQuery(of(at, 'meeting'))],
+  },
+  {
+    path: '/meetings/:meeting/floor',
+    load: async () => (await import('./class/ClassPlace')).ClassPlace,
+    words: [
+      'class',
+      'keeping',
+      'keepingSeen',
+      'lessons',
+      'log',
+      'meeting',
+      'principles',
+      'recall',
+      'school',
+      'stop',
+      'support',
+      'supportSeen',
+      'terms',
+      'told',
+      'watch',
+    ],
+    asks: (at) => [meetingQuery(of(at, 'meeting')), classQuery(of(at, 'meeting'))],
+  },
+  {
+    path: '/meetings/:meeting/log',
+    load: async () => (await import('./log/LogPlace')).LogPlace,
+    words: ['log', 'meeting', 'school', 'told'],
+    asks: (at) => [meetingQuery(of(at, 'meeting'))],
+  },
+  {
+    path: '/meetings/:meeting/sheet',
+    load: async () => (await import('./meeting/SheetPlace')).SheetPlace,
+    words: ['meeting', 'school', 'terms', 'told'],
+    asks: (at) => [meetingQuery(of(at, 'meeting'))],
+  },
+  {
+    path: '/waiting',
+    load: async () => (await import('./outbox/OutboxPlace')).OutboxPlace,
+    words: ['log', 'support', 'told', 'waiting'],
+  },
+];

@@ -1,0 +1,44 @@
+import { MoreHorizontal } from 'lucide-react';
+import { useState } from 'react';
+import { useTranslation } from '../../messages';
+import { usePath } from '../../kit/router';
+import { useWanted, wantedPart } from '../../kit/wanted';
+import { placeLook } from './placeLook';
+import { places } from './places';
+
+const menu = wantedPart(async () => (await import('./MoreMenu')).MoreMenu);
+
+/** The way to the places a narrow bar has no room for. */
+export function MorePlaces() {
+  const { t } = useTranslation();
+  const pathname = usePath();
+  const [isAsked, setAsked] = useState(false);
+  const Menu = useWanted(menu, isAsked);
+  const look = placeLook(places.some(({ to, isMore }) => isMore && pathname.startsWith(to)));
+  const content = (
+    <>
+      <MoreHorizontal size={20} strokeWidth={1.6} aria-hidden="true" />
+      {t('places.more')}
+    </>
+  );
+  return (
+    <li className="grow lg:hidden">
+      {Menu === null ? (
+        <button
+          type="button"
+          className={look}
+          aria-haspopup="menu"
+          aria-expanded={false}
+          onPointerDown={() => void menu.load().catch(() => undefined)}
+          onClick={() => {
+            setAsked(true);
+          }}
+        >
+          {content}
+        </button>
+      ) : (
+        <Menu look={look}>{content}</Menu>
+      )}
+    </li>
+  );
+}
