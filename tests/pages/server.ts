@@ -3,6 +3,7 @@ interface Sent {
   method: string;
   url: string;
   body: unknown;
+  query: unknown;
 }
 interface Refusal {
   status: number;
@@ -31,8 +32,8 @@ export const server = {
 
 const by =
   (method: string) =>
-  (url: string, options?: { body?: unknown }): Promise<unknown> => {
-    server.sent.push({ method, url, body: options?.body });
+  (url: string, options?: { body?: unknown; params?: { query?: unknown } }): Promise<unknown> => {
+    server.sent.push({ method, url, body: options?.body, query: options?.params?.query });
     const refused = server.refusals[`${method} ${url}`];
     return Promise.resolve(
       refused

@@ -6,6 +6,8 @@ let isArriving = false;
 
 export function arrive(): void {
   isArriving = true;
+  // Where all of the page was there already, its heading is drawn by now.
+  arriveAt(document.querySelector<HTMLElement>('main h1[tabindex]'));
 }
 
 /** Puts the focus on a heading of the page that was gone to, unless something in the page has taken it already. */

@@ -25,7 +25,7 @@ export type Table = (key: Tables<typeof en>) => Record<string, string>;
 /** The language that is complete; what another has no words for is said in it. */
 const COMPLETE = 'en';
 let language = COMPLETE;
-const catalogue = rosetta<Record<string, object>>({ [COMPLETE]: first });
+const catalogue = rosetta<Record<string, object>>({ [COMPLETE]: { ...first } });
 
 /** In which language there are words of a name: the page's own, or else the one that is complete. */
 const languageOf = (key: string): string | undefined =>

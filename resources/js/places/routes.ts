@@ -70,13 +70,13 @@ export const routes: PlaceRoute[] = [
   {
     path: '/forms/:form',
     load: async () => (await import('./forms/FormPlace')).FormPlace,
-    words: ['forms', 'lessons', 'principles', 'school', 'score', 'told'],
+    words: ['forms', 'lessons', 'principles', 'score', 'told'],
     asks: (at) => [formQuery(of(at, 'form')), scoreQuery(of(at, 'form')), shownInQuery(of(at, 'form'))],
   },
   {
     path: '/forms/:form/cut',
     load: async () => (await import('./lessons/WorkbenchPlace')).WorkbenchPlace,
-    words: ['forms', 'lessons', 'practice', 'school', 'told'],
+    words: ['forms', 'lessons', 'practice', 'told'],
     asks: (at, search) => [
       formQuery(of(at, 'form'), search.get('course')),
       workbenchQuery(of(at, 'form'), search.get('course'), {}),
@@ -86,7 +86,7 @@ export const routes: PlaceRoute[] = [
   {
     path: '/forms/:form/lessons/:number',
     load: async () => (await import('./lessons/LessonPlace')).LessonPlace,
-    words: ['lessons', 'school', 'told'],
+    words: ['lessons', 'told'],
     asks: (at, search) => [
       formQuery(of(at, 'form'), search.get('course')),
       lessonQuery(of(at, 'form'), of(at, 'number'), search.get('course')),
@@ -170,7 +170,7 @@ export const routes: PlaceRoute[] = [
   {
     path: '/terms/:term',
     load: async () => (await import('./terms/TermPlace')).TermPlace,
-    words: ['book', 'groups', 'lessons', 'letters', 'practice', 'principles', 'school', 'terms', 'told'],
+    words: ['book', 'groups', 'lessons', 'letters', 'practice', 'principles', 'terms', 'told'],
     asks: (at) => [termQuery(of(at, 'term'))],
   },
   {
@@ -188,7 +188,7 @@ export const routes: PlaceRoute[] = [
   {
     path: '/terms/:term/wall',
     load: async () => (await import('./terms/WallPlace')).WallPlace,
-    words: ['groups', 'school', 'terms', 'told'],
+    words: ['groups', 'terms', 'told'],
     asks: (at) => [termQuery(of(at, 'term'))],
   },
   {
@@ -281,7 +281,6 @@ export const routes: PlaceRoute[] = [
       'meeting',
       'principles',
       'recall',
-      'school',
       'stop',
       'students',
       'support',
@@ -304,7 +303,6 @@ export const routes: PlaceRoute[] = [
       'meeting',
       'principles',
       'recall',
-      'school',
       'stop',
       'support',
       'supportSeen',
@@ -317,13 +315,13 @@ export const routes: PlaceRoute[] = [
   {
     path: '/meetings/:meeting/log',
     load: async () => (await import('./log/LogPlace')).LogPlace,
-    words: ['log', 'meeting', 'school', 'told'],
+    words: ['log', 'meeting', 'told'],
     asks: (at) => [meetingQuery(of(at, 'meeting'))],
   },
   {
     path: '/meetings/:meeting/sheet',
     load: async () => (await import('./meeting/SheetPlace')).SheetPlace,
-    words: ['meeting', 'school', 'terms', 'told'],
+    words: ['meeting', 'terms', 'told'],
     asks: (at) => [meetingQuery(of(at, 'meeting'))],
   },
   {

@@ -24,7 +24,7 @@ export function WarmUpPart({ warmUps, minutes, group, hasNotes }: Props) {
   if (warmUps.items.length === 0) return <p className="text-soft">{t('warmUps.none')}</p>;
   const loaded = Object.entries(warmUps.loaded).sort(([, a], [, b]) => b - a);
   const spare = minutes - warmUps.items.reduce((sum, one) => sum + one.minutes, 0);
-  const length = (of: number) => t('school.warm.min', { minutes: number(of, 2) });
+  const length = (of: number) => t('warmUps.minutes', { minutes: number(of, 2) });
   const why = (
     <Why about={t('warmUps.why')}>
       <p>

@@ -172,7 +172,7 @@ function WarmUpLarge({ page }: { page: MeetingPage }) {
       <ul className="m-0 list-none gap-x-12 p-0 text-[clamp(1.1rem,4vmin,2.2rem)] leading-snug md:columns-2">
         {page.warmUps.items.map((one) => (
           <li key={one.id} className="break-inside-avoid">
-            {one.title} <span className="text-soft">{t('school.warm.min', { minutes: number(one.minutes, 2) })}</span>
+            {one.title} <span className="text-soft">{t('warmUps.minutes', { minutes: number(one.minutes, 2) })}</span>
           </li>
         ))}
       </ul>

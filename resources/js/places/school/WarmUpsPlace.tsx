@@ -222,7 +222,7 @@ function One({ of }: { of: WarmUp }) {
     <div className="max-w-3xl min-w-0">
       <h3 className="inline text-lg break-words">{of.title}</h3>{' '}
       <span className="text-sm text-soft">
-        · {t('school.warm.min', { minutes: number(of.minutes, 2) })}
+        · {t('warmUps.minutes', { minutes: number(of.minutes, 2) })}
         {of.joints.length === 0
           ? ''
           : ` · ${t('school.warm.reaches', { joints: of.joints.map((one) => joints[one]).join(', ') })}`}
