@@ -2,7 +2,7 @@ import { configure } from '@testing-library/react';
 import { addWords } from '../../resources/js/messages';
 import { en } from '../../resources/js/messages/en';
 
-configure({ asyncUtilTimeout: 30_000 });
+configure({ asyncUtilTimeout: 4_000 });
 
 /** The browser of the unit tests draws nothing, so nothing ever changes its size. */
 globalThis.ResizeObserver = class {
@@ -24,3 +24,10 @@ Element.prototype.scrollIntoView = () => undefined;
 
 /** What is loaded with a place is there for all of them. */
 addWords('en', en);
+
+/** It is no device of any kind, so it is none that is asked for. */
+window.matchMedia = (media) =>
+  ({ media, matches: false, addEventListener: () => undefined, removeEventListener: () => undefined }) as unknown as MediaQueryList;
+
+/** What shows only the rows that are in sight sees a desk. */
+Object.defineProperty(Element.prototype, 'clientHeight', { configurable: true, value: 640 });

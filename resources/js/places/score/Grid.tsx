@@ -1,5 +1,17 @@
-import { type ClipboardEvent, type KeyboardEvent, memo, useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { defaultRangeExtractor, useVirtualizer } from '@tanstack/react-virtual';
+import {
+  type ClipboardEvent,
+  type KeyboardEvent,
+  memo,
+  useCallback,
+  useEffect,
+  useLayoutEffect,
+  useRef,
+  useState,
+  Fragment,
+} from 'react';
 import { useTranslation } from '../../messages';
+import { usePrinting } from '../../kit/usePrinting';
 import { type Around, around, type Column, shown, WIDTHS } from './columns';
 import type { Row } from './edits';
 import type { Refused } from './useScore';
@@ -23,19 +35,42 @@ interface Props {
   /** Keys that change rows; true when it was one. */
   onCommand: (event: KeyboardEvent) => boolean;
   hintId: string;
+  /** How high it may be. */
+  className: string;
 }
 
-/** How a cell is left, and so where one goes next; away is to something outside the grid. */
-type Leave = 'down' | 'up' | 'on' | 'back' | 'stay' | 'away';
+/** How a cell is left, and so where one goes next: Tab fills rows, one after the other; away is to something outside the grid. */
+type Leave = 'down' | 'up' | 'right' | 'left' | 'on' | 'back' | 'stay' | 'away';
+/** How a cell was opened: by typing, which takes the place of what is there; all of it chosen; or to mend it, the caret behind it. */
+type Begun = { start: string } | 'whole' | 'end';
+
+/** A row at a desk, pixels; on a screen that is touched it is as high as a finger is wide. */
+const ROW = 33;
+const TOUCHED_ROW = 45;
+const HEAD = 31;
+const rowHeight = (): number => (window.matchMedia('(pointer: coarse)').matches ? TOUCHED_ROW : ROW);
 
 /**
- * The entries as a grid, one cell in focus at a time. Writing stays in the cell until it is left, so that a keystroke
- * draws that cell and nothing else.
+ * The entries as a grid, one cell in focus at a time. Only the rows that are near what is seen are there, and the one in
+ * focus. Writing stays in the cell until it is left, so that a keystroke draws that cell and nothing else.
  */
-export function Grid({ rows, columns, sections, refused, place, onPlace, onWrite, onTyping, onPaste, onCommand, hintId }: Props) {
+export function Grid({
+  rows,
+  columns,
+  sections,
+  refused,
+  place,
+  onPlace,
+  onWrite,
+  onTyping,
+  onPaste,
+  onCommand,
+  hintId,
+  className,
+}: Props) {
   const { t } = useTranslation();
   const box = useRef<HTMLDivElement>(null);
-  const [begun, setWriting] = useState<{ key: string; start: string | null } | null>(null);
+  const [begun, setWriting] = useState<{ key: string; how: Begun } | null>(null);
   const positions = new Map(rows.map((row, at) => [row.key, at + 1]));
   const at = {
     row: Math.min(place.row, rows.length - 1),
@@ -46,6 +81,20 @@ export function Grid({ rows, columns, sections, refused, place, onPlace, onWrite
   // What is written belongs to an entry; should that be gone meanwhile, no other takes it.
   const writing = begun !== null && begun.key === activeRow?.key ? begun : null;
   const wantsFocus = useRef(false);
+  const isPrinting = usePrinting();
+  const [height] = useState(rowHeight);
+  const virtual = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => box.current,
+    estimateSize: () => height,
+    overscan: 8,
+    // The names of the columns stay over the rows.
+    scrollPaddingEnd: HEAD,
+    initialRect: { width: 1000, height: 640 },
+    getItemKey: (index) => rows[index]?.key ?? index,
+    rangeExtractor: (range) =>
+      isPrinting ? rows.map((_, n) => n) : [...new Set([...defaultRangeExtractor(range), at.row])].sort((a, b) => a - b),
+  });
 
   const go = useCallback(
     (row: number, column: number) => {
@@ -57,17 +106,10 @@ export function Grid({ rows, columns, sections, refused, place, onPlace, onWrite
   );
 
   // The place is in sight wherever it was chosen, and only the grid scrolls for it.
+  const { scrollToIndex } = virtual;
   useLayoutEffect(() => {
-    const cell = box.current?.querySelector<HTMLElement>('[data-active=true]');
-    const row = cell?.parentElement;
-    if (!box.current || !row) return;
-    const head = box.current.querySelector('thead')?.clientHeight ?? 0;
-    const { scrollTop, clientHeight } = box.current;
-    if (row.offsetTop - head < scrollTop) box.current.scrollTop = row.offsetTop - head;
-    else if (row.offsetTop + row.offsetHeight > scrollTop + clientHeight) {
-      box.current.scrollTop = row.offsetTop + row.offsetHeight - clientHeight + 4;
-    }
-  }, [at.row]);
+    scrollToIndex(at.row, { align: 'auto' });
+  }, [at.row, scrollToIndex]);
   // Focus follows the place, but only once the grid has it: opening the page takes it from nobody.
   useLayoutEffect(() => {
     if (writing !== null || !wantsFocus.current) return;
@@ -83,8 +125,17 @@ export function Grid({ rows, columns, sections, refused, place, onPlace, onWrite
         onWrite(activeRow, activeColumn, text);
     }
     if (how === 'away') return;
-    const [row, column] = { down: [1, 0], up: [-1, 0], on: [0, 1], back: [0, -1], stay: [0, 0] }[how] as [number, number];
-    go(at.row + row, at.column + column);
+    const last = columns.length - 1;
+    const to: Record<Exclude<Leave, 'away'>, [number, number]> = {
+      down: [at.row + 1, at.column],
+      up: [at.row - 1, at.column],
+      right: [at.row, at.column + 1],
+      left: [at.row, at.column - 1],
+      on: at.column < last ? [at.row, at.column + 1] : [at.row + 1, at.row < rows.length - 1 ? 0 : last],
+      back: at.column > 0 ? [at.row, at.column - 1] : [at.row - 1, at.row > 0 ? last : 0],
+      stay: [at.row, at.column],
+    };
+    go(...to[how]);
   };
   // The rows are given the same function throughout, so that moving draws two of them and not all.
   const typing = (text: string) => {
@@ -101,8 +152,8 @@ export function Grid({ rows, columns, sections, refused, place, onPlace, onWrite
     latest.current.typing(text);
   }, []);
 
-  const begin = (start: string | null) => {
-    if (activeRow) setWriting({ key: activeRow.key, start });
+  const begin = (how: Begun) => {
+    if (activeRow) setWriting({ key: activeRow.key, how });
   };
   function onKey(event: KeyboardEvent) {
     if (writing !== null) return;
@@ -131,19 +182,22 @@ export function Grid({ rows, columns, sections, refused, place, onPlace, onWrite
       else if (!event.shiftKey && at.row < rows.length - 1) go(at.row + 1, 0);
       else if (event.shiftKey && at.row > 0) go(at.row - 1, columns.length - 1);
       else return;
-    } else if ((event.key === 'Enter' || event.key === 'F2') && isPlain) begin(null);
+    } else if (event.key === 'Enter' && isPlain) begin('whole');
+    else if (event.key === 'F2' && isPlain) begin('end');
     else if ((event.key === 'Delete' || event.key === 'Backspace') && isPlain && activeRow && activeColumn) {
-      if (activeColumn === 'title') begin('');
+      if (activeColumn === 'title') begin({ start: '' });
       else onWrite(activeRow, activeColumn, '');
-    } else if (event.key.length === 1 && isPlain && event.key !== '?') begin(event.key);
+    } else if (event.key.length === 1 && isPlain && event.key !== '?') begin({ start: event.key });
     else return;
     event.preventDefault();
   }
 
+  const drawn = virtual.getVirtualItems();
+  const below = virtual.getTotalSize() - (drawn.at(-1)?.end ?? 0);
   return (
     <div
       ref={box}
-      className="relative max-h-[max(20rem,calc(100vh-27.5rem))] overflow-auto border-y border-line print:max-h-none"
+      className={`relative overflow-auto border-y border-line ${className}`}
       onPaste={(event: ClipboardEvent) => {
         if (writing !== null) return;
         event.preventDefault();
@@ -155,7 +209,6 @@ export function Grid({ rows, columns, sections, refused, place, onPlace, onWrite
         event.clipboardData.setData('text/plain', shown(activeRow, activeColumn, around(activeRow, positions, sections)));
       }}
     >
-      {}
       <table
         role="grid"
         aria-label={t('score.grid')}
@@ -190,22 +243,31 @@ export function Grid({ rows, columns, sections, refused, place, onPlace, onWrite
           </tr>
         </thead>
         <tbody>
-          {rows.map((row, n) => (
-            <GridRow
-              key={row.key}
-              row={row}
-              n={n}
-              columns={columns}
-              {...around(row, positions, sections)}
-              active={n === at.row ? at.column : -1}
-              writing={n === at.row ? writing : null}
-              refused={hasRefused(refused, row.key) ? refused : null}
-              onCell={go}
-              onWriteAt={setWriting}
-              onLeave={leave}
-              onType={type}
-            />
-          ))}
+          {drawn.map((item, nth) => {
+            const n = item.index;
+            const row = rows[n];
+            if (row === undefined) return null;
+            const above = item.start - (drawn[nth - 1]?.end ?? 0);
+            return (
+              <Fragment key={row.key}>
+                {above > 0 ? <Gap height={above} columns={columns.length + 1} /> : null}
+                <GridRow
+                  row={row}
+                  n={n}
+                  columns={columns}
+                  {...around(row, positions, sections)}
+                  active={n === at.row ? at.column : -1}
+                  writing={n === at.row ? (writing?.how ?? null) : null}
+                  refused={hasRefused(refused, row.key) ? refused : null}
+                  onCell={go}
+                  onWriteAt={setWriting}
+                  onLeave={leave}
+                  onType={type}
+                />
+              </Fragment>
+            );
+          })}
+          {below > 0 ? <Gap height={below} columns={columns.length + 1} /> : null}
         </tbody>
       </table>
     </div>
@@ -217,15 +279,24 @@ function hasRefused(refused: Refused, key: string): boolean {
   return false;
 }
 
+/** The room of rows that are out of sight. */
+function Gap({ height, columns }: { height: number; columns: number }) {
+  return (
+    <tr aria-hidden="true">
+      <td colSpan={columns} style={{ height, padding: 0 }} />
+    </tr>
+  );
+}
+
 interface RowProps extends Around {
   row: Row;
   n: number;
   columns: readonly Column[];
   active: number;
-  writing: { start: string | null } | null;
+  writing: Begun | null;
   refused: Refused | null;
   onCell: (row: number, column: number) => void;
-  onWriteAt: (writing: { key: string; start: string | null }) => void;
+  onWriteAt: (writing: { key: string; how: Begun }) => void;
   onLeave: (text: string | null, how: Leave) => void;
   onType: (text: string) => void;
 }
@@ -247,7 +318,7 @@ const GridRow = memo(function GridRow({
 }: RowProps) {
   const { t } = useTranslation();
   return (
-    <tr role="row" className={`border-t border-line ${active >= 0 ? 'bg-sheet' : ''}`}>
+    <tr role="row" aria-rowindex={n + 2} className={`border-t border-line ${active >= 0 ? 'bg-sheet' : ''}`}>
       <th scope="row" className="px-1 text-right text-sm font-normal text-soft">
         {n + 1}
       </th>
@@ -269,21 +340,15 @@ const GridRow = memo(function GridRow({
               event.currentTarget.dataset.had = String(document.activeElement === event.currentTarget);
             }}
             onClick={(event) => {
-              if (isActive && event.currentTarget.dataset.had === 'true') onWriteAt({ key: row.key, start: null });
+              if (isActive && event.currentTarget.dataset.had === 'true') onWriteAt({ key: row.key, how: 'whole' });
               else onCell(n, at);
             }}
-            className={`h-9 border-l border-line px-2 outline-offset-[-2px] ${column === 'title' ? 'sticky left-0 z-[1] bg-paper font-medium' : ''} ${
+            className={`h-8 border-l pointer-coarse:h-11 border-line px-2 outline-offset-[-2px] ${column === 'title' ? 'sticky left-0 z-[1] bg-paper font-medium' : ''} ${
               wrong ? 'bg-straw-soft font-medium text-persimmon' : ''
             } ${isActive ? 'outline-2 outline-pine2' : ''} truncate`}
           >
             {isActive && writing ? (
-              <CellInput
-                label={label}
-                start={writing.start ?? text}
-                isReplacing={writing.start !== null}
-                onLeave={onLeave}
-                onType={onType}
-              />
+              <CellInput label={label} text={text} begun={writing} onLeave={onLeave} onType={onType} />
             ) : wrong ? (
               <>
                 <span aria-hidden="true">! </span>
@@ -301,23 +366,34 @@ const GridRow = memo(function GridRow({
 
 interface CellInputProps {
   label: string;
-  start: string;
-  isReplacing: boolean;
+  /** What stands in the cell. */
+  text: string;
+  begun: Begun;
   onLeave: (text: string | null, how: Leave) => void;
   onType: (text: string) => void;
 }
 
-function CellInput({ label, start, isReplacing, onLeave, onType }: CellInputProps) {
-  const [text, setText] = useState(start);
+const WAYS: Record<string, Leave> = { ArrowDown: 'down', ArrowUp: 'up', ArrowRight: 'right', ArrowLeft: 'left' };
+
+function CellInput({ label, text: before, begun, onLeave, onType }: CellInputProps) {
+  const [text, setText] = useState(typeof begun === 'object' ? begun.start : before);
   const ref = useRef<HTMLInputElement>(null);
   const isLeft = useRef(false);
   useEffect(() => {
     const input = ref.current;
     if (!input) return;
     input.focus();
-    if (isReplacing) input.setSelectionRange(input.value.length, input.value.length);
-    else input.select();
-  }, [isReplacing]);
+    if (begun === 'whole') input.select();
+    else input.setSelectionRange(input.value.length, input.value.length);
+  }, [begun]);
+  /** Whether an arrow goes on: up and down from what was typed over it, every way from what is as it was. */
+  const goesOn = (key: string, input: HTMLInputElement): Leave | undefined => {
+    const way = WAYS[key];
+    const isUpOrDown = way === 'up' || way === 'down';
+    if (typeof begun === 'object') return isUpOrDown ? way : undefined;
+    const isWhole = input.selectionStart === 0 && input.selectionEnd === input.value.length;
+    return text === before && (isUpOrDown || (begun === 'whole' && isWhole)) ? way : undefined;
+  };
   const leave = (value: string | null, how: Leave) => {
     if (isLeft.current) return;
     isLeft.current = true;
@@ -350,15 +426,15 @@ function CellInput({ label, start, isReplacing, onLeave, onType }: CellInputProp
       }}
       onKeyDown={(event) => {
         event.stopPropagation();
+        const way = goesOn(event.key, event.currentTarget);
         if (event.key === 'Enter') leave(text, event.shiftKey ? 'up' : 'down');
         else if (event.key === 'Tab') leave(text, event.shiftKey ? 'back' : 'on');
         else if (event.key === 'Escape') leave(null, 'stay');
-        else if (event.key === 'ArrowDown' && isReplacing) leave(text, 'down');
-        else if (event.key === 'ArrowUp' && isReplacing) leave(text, 'up');
+        else if (way !== undefined) leave(text, way);
         else return;
         event.preventDefault();
       }}
-      className="-mx-1 h-8 w-[calc(100%+0.5rem)] min-w-16 bg-sheet px-1 font-normal text-ink outline-none"
+      className="-mx-1 h-7 w-[calc(100%+0.5rem)] min-w-16 bg-sheet px-1 font-normal text-ink outline-none"
     />
   );
 }

@@ -8,6 +8,8 @@ import { scoreQuery } from '../../api/queries';
 import { Button } from '../../kit/controls';
 import { Dialog } from '../../kit/Dialog';
 import { useShortcut } from '../../kit/shortcuts';
+import { useChosen } from '../../kit/useChosen';
+import { useIsNarrow } from '../../kit/useIsNarrow';
 import { duration, number } from '../../kit/format';
 import { Asked, Warnings } from '../../kit/page';
 import { useTell } from '../../kit/toasts';
@@ -39,6 +41,9 @@ export function ScorePlace() {
   );
 }
 
+/** From so many pixels of height on there is room for the ribbon over sixteen rows. */
+const ROOM = 960;
+
 type Tab = 'entry' | 'findings' | 'form';
 
 function Editor({ id, start }: { id: string; start: Score }) {
@@ -52,6 +57,13 @@ function Editor({ id, start }: { id: string; start: Score }) {
   const [set, setSet] = useState<ColumnSet>('typing');
   const [by, setBy] = useState<WidthBy>('load');
   const [zoom, setZoom] = useState(1);
+  const [ribbon, setRibbon] = useChosen('score.ribbon', window.innerHeight >= ROOM ? 'open' : 'folded', ['open', 'folded']);
+  const isOpen = ribbon === 'open';
+  const isNarrow = useIsNarrow();
+  // Where there is no room for both, what one entry says takes the place of the list.
+  const [isDeep, setDeep] = useState(search.has('row'));
+  const hasList = !isNarrow || !isDeep;
+  const hasDepth = !isNarrow || isDeep;
   // A place is at an entry, wherever it goes; where it stood is only asked once it is gone.
   const [place, setPlace] = useState<Place & { key: string | null }>(() => ({
     key: null,
@@ -78,6 +90,7 @@ function Editor({ id, start }: { id: string; start: Score }) {
   const go = useCallback((position: number) => {
     setPlace((was) => ({ ...was, key: null, row: position - 1 }));
     setTab('entry');
+    setDeep(true);
   }, []);
 
   const latest = useRef(rows);
@@ -177,6 +190,7 @@ function Editor({ id, start }: { id: string; start: Score }) {
   useShortcut('undo', () => undo?.());
   useShortcut('redo', () => redo?.());
   useShortcut('zoomIn', () => {
+    setRibbon('open');
     setZoom((was) => Math.min(was * 2, MOST_ZOOM));
   });
   useShortcut('zoomOut', () => {
@@ -199,6 +213,11 @@ function Editor({ id, start }: { id: string; start: Score }) {
     void scoring.settle(false);
   };
   const wrong = row && column ? scoring.refused.get(`${row.key}.${column}`) : undefined;
+  const high = isNarrow
+    ? 'max-h-[70vh]'
+    : isOpen
+      ? 'max-h-[max(20rem,calc(100vh-27.5rem))]'
+      : 'max-h-[max(20rem,calc(100vh-15rem))]';
   const button = 'min-h-9 px-1.5 text-sm text-pine underline-offset-4 hover:underline disabled:text-soft disabled:opacity-60';
 
   return (
@@ -228,111 +247,142 @@ function Editor({ id, start }: { id: string; start: Score }) {
       }
     >
       <Warnings title={t('forms.movedTitle')} lines={score.form.moved.map(sentence)} />
-      <RibbonTools by={by} onBy={setBy} zoom={zoom} onZoom={setZoom} />
-      <Ribbon form={score.form} by={by} zoom={zoom} findings={findings} selected={selected} onSelect={go} />
-      <div className="no-print mt-2 mb-1 flex flex-wrap items-center gap-x-1" role="toolbar" aria-label={t('score.grid')}>
-        <label className="flex items-center gap-2 pr-3 text-sm text-soft">
-          <select
-            aria-label={t('score.columnSet')}
-            className="min-h-9 rounded border border-line bg-sheet px-2 text-ink"
-            value={set}
-            onChange={(event) => {
-              const next = event.target.value as ColumnSet;
-              const same = column ? (SETS[next] as readonly Column[]).indexOf(column) : -1;
-              setSet(next);
-              setPlace((was) => ({ ...was, column: same >= 0 ? same : SETS[next].indexOf('title' as never) }));
-            }}
-          >
-            {(['typing', 'body', 'all'] as const).map((key) => (
-              <option key={key} value={key}>
-                {t(`score.sets.${key}`)}
-              </option>
-            ))}
-          </select>
-        </label>
-        {(Object.keys(commands) as Command[]).map((command) => (
-          <button
-            key={command}
-            type="button"
-            className={button}
-            title={withKeys[command]}
-            onClick={() => {
-              commands[command]();
-            }}
-          >
-            {t(`score.${command}`)}
-          </button>
-        ))}
-      </div>
-      <div className="grid gap-x-6 gap-y-4 xl:grid-cols-[minmax(0,1fr)_21rem]">
-        <div className="min-w-0">
-          <Grid
-            rows={rows}
-            columns={columns}
-            sections={sections}
-            refused={scoring.refused}
-            place={{ row: at, column: place.column }}
-            onPlace={goTo}
-            onWrite={write}
-            onTyping={(target, into, text) => {
-              scoring.typing(text === null ? null : written(target, into, text));
-            }}
-            onPaste={paste}
-            onCommand={onCommand}
-            hintId={hintId}
-          />
-          <p id={hintId} aria-live="polite" className="mt-1 min-h-6 text-sm text-soft">
-            {wrong ? (
-              <strong className="font-medium text-persimmon">
-                {t('score.notSavedCell', { message: wrong.message, typed: wrong.typed })}
-              </strong>
-            ) : column ? (
-              <>
-                <span className="text-ink">{t(`score.columns.${column}`)}</span>: {t(`score.hints.${column}`)}
-              </>
-            ) : null}{' '}
-            {t('score.gridHint')}
-          </p>
-        </div>
-        <Tabs.Root
-          value={tab}
-          onValueChange={(value) => {
-            setTab(value as Tab);
+      {isOpen && hasList ? (
+        <>
+          <RibbonTools by={by} onBy={setBy} zoom={zoom} onZoom={setZoom} />
+          <Ribbon form={score.form} by={by} zoom={zoom} findings={findings} selected={selected} onSelect={go} />
+        </>
+      ) : null}
+      {isNarrow ? (
+        <Button
+          className="no-print mb-3"
+          onClick={() => {
+            setDeep(!isDeep);
           }}
-          className="no-print min-w-0"
         >
-          <Tabs.List className="mb-2 flex border-b border-line">
-            {(['entry', 'findings', 'form'] as const).map((key) => (
-              <Tabs.Trigger
-                key={key}
-                value={key}
-                className="min-h-11 border-b-3 border-transparent px-3 text-soft data-[state=active]:border-pine data-[state=active]:font-semibold data-[state=active]:text-ink"
-              >
-                {t(`score.${key}Tab`)}
-                {key === 'findings' ? ` ${String(score.audit.findings.length)}` : ''}
-              </Tabs.Trigger>
-            ))}
-          </Tabs.List>
-          <Tabs.Content value="entry" className="max-h-[max(20rem,calc(100vh-27.5rem))] overflow-y-auto pr-1">
-            {nearRow ? (
-              <Depth
-                key={nearRow.key}
-                row={nearRow}
-                position={near + 1}
-                refused={scoring.refused}
-                rows={rows}
-                onEdit={edit}
-                onTyping={scoring.typing}
-              />
-            ) : null}
-          </Tabs.Content>
-          <Tabs.Content value="findings" className="max-h-[max(20rem,calc(100vh-27.5rem))] overflow-y-auto pr-1">
-            <Findings audit={score.audit} onGo={go} onEdit={edit} />
-          </Tabs.Content>
-          <Tabs.Content value="form" className="max-h-[max(20rem,calc(100vh-27.5rem))] overflow-y-auto pr-1">
-            <FormHead score={score} onEdit={edit} onTyping={scoring.typing} />
-          </Tabs.Content>
-        </Tabs.Root>
+          {t(isDeep ? 'score.toList' : 'score.toDepth', { row: near + 1, title: nearRow?.cells.title ?? '' })}
+        </Button>
+      ) : null}
+      {hasList ? (
+        <div className="no-print mt-2 mb-1 flex flex-wrap items-center gap-x-1" role="toolbar" aria-label={t('score.tools')}>
+          <label className="flex items-center gap-2 pr-3 text-sm text-soft">
+            <select
+              aria-label={t('score.columnSet')}
+              className="min-h-9 rounded border border-line bg-sheet px-2 text-ink"
+              value={set}
+              onChange={(event) => {
+                const next = event.target.value as ColumnSet;
+                const same = column ? (SETS[next] as readonly Column[]).indexOf(column) : -1;
+                setSet(next);
+                setPlace((was) => ({ ...was, column: same >= 0 ? same : SETS[next].indexOf('title' as never) }));
+              }}
+            >
+              {(['typing', 'body', 'all'] as const).map((key) => (
+                <option key={key} value={key}>
+                  {t(`score.sets.${key}`)}
+                </option>
+              ))}
+            </select>
+          </label>
+          {(Object.keys(commands) as Command[]).map((command) => (
+            <button
+              key={command}
+              type="button"
+              className={button}
+              title={withKeys[command]}
+              onClick={() => {
+                commands[command]();
+              }}
+            >
+              {t(`score.${command}`)}
+            </button>
+          ))}
+          <button
+            type="button"
+            className={`${button} ml-auto`}
+            aria-expanded={isOpen}
+            onClick={() => {
+              setRibbon(isOpen ? 'folded' : 'open');
+            }}
+          >
+            {t(isOpen ? 'score.foldRibbon' : 'score.unfoldRibbon')}
+          </button>
+        </div>
+      ) : null}
+      <div className="grid gap-x-6 gap-y-4 xl:grid-cols-[minmax(0,1fr)_21rem]">
+        {hasList ? (
+          <div className="min-w-0">
+            <Grid
+              className={`print:max-h-none ${high}`}
+              rows={rows}
+              columns={columns}
+              sections={sections}
+              refused={scoring.refused}
+              place={{ row: at, column: place.column }}
+              onPlace={goTo}
+              onWrite={write}
+              onTyping={(target, into, text) => {
+                scoring.typing(text === null ? null : written(target, into, text));
+              }}
+              onPaste={paste}
+              onCommand={onCommand}
+              hintId={hintId}
+            />
+            <p id={hintId} aria-live="polite" className="mt-1 min-h-6 text-sm text-soft">
+              {wrong ? (
+                <strong className="font-medium text-persimmon">
+                  {t('score.notSavedCell', { message: wrong.message, typed: wrong.typed })}
+                </strong>
+              ) : column ? (
+                <>
+                  <span className="text-ink">{t(`score.columns.${column}`)}</span>: {t(`score.hints.${column}`)}
+                </>
+              ) : null}{' '}
+              {t('score.gridHint')}
+            </p>
+          </div>
+        ) : null}
+        {hasDepth ? (
+          <Tabs.Root
+            value={tab}
+            onValueChange={(value) => {
+              setTab(value as Tab);
+            }}
+            className="no-print min-w-0"
+          >
+            <Tabs.List className="mb-2 flex border-b border-line">
+              {(['entry', 'findings', 'form'] as const).map((key) => (
+                <Tabs.Trigger
+                  key={key}
+                  value={key}
+                  className="min-h-11 border-b-3 border-transparent px-3 text-soft data-[state=active]:border-pine data-[state=active]:font-semibold data-[state=active]:text-ink"
+                >
+                  {t(`score.${key}Tab`)}
+                  {key === 'findings' ? ` ${String(score.audit.findings.length)}` : ''}
+                </Tabs.Trigger>
+              ))}
+            </Tabs.List>
+            <Tabs.Content value="entry" className={`overflow-y-auto pr-1 print:max-h-none ${high}`}>
+              {nearRow ? (
+                <Depth
+                  key={nearRow.key}
+                  row={nearRow}
+                  position={near + 1}
+                  refused={scoring.refused}
+                  rows={rows}
+                  onEdit={edit}
+                  onTyping={scoring.typing}
+                />
+              ) : null}
+            </Tabs.Content>
+            <Tabs.Content value="findings" className={`overflow-y-auto pr-1 print:max-h-none ${high}`}>
+              <Findings audit={score.audit} onGo={go} onEdit={edit} />
+            </Tabs.Content>
+            <Tabs.Content value="form" className={`overflow-y-auto pr-1 print:max-h-none ${high}`}>
+              <FormHead score={score} onEdit={edit} onTyping={scoring.typing} />
+            </Tabs.Content>
+          </Tabs.Root>
+        ) : null}
       </div>
       <p className="mt-3 text-[0.95rem]" data-testid="totals">
         {t('score.totals', {

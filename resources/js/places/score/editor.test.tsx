@@ -40,6 +40,7 @@ beforeEach(async () => {
   held = null;
   now = score(1);
   sessionStorage.clear();
+  localStorage.clear();
   ask.current = (url, body) => {
     if (url.endsWith('/edits')) sent.push((body as { edits: Edit[] }).edits);
     if (url.endsWith('/edits') && refusal) {
@@ -212,6 +213,17 @@ describe('the score', () => {
     await userEvent.selectOptions(screen.getByLabelText('Columns'), 'Steps and turns');
     expect(screen.getByRole('columnheader', { name: 'Turn °' })).toBeTruthy();
     expect(cell('Movement 2').dataset.active).toBe('true');
+  });
+
+  test('the ribbon folds away, and stays so on this device', async () => {
+    await open();
+    expect(screen.queryByRole('listbox', { name: /as a ribbon/ })).toBeNull(); // a low screen has room for rows only
+    await userEvent.click(screen.getByRole('button', { name: 'Show the ribbon' }));
+    expect(screen.getByRole('listbox', { name: /as a ribbon/ })).toBeTruthy();
+    cleanup();
+    await open();
+    await userEvent.click(screen.getByRole('button', { name: 'Fold the ribbon away' }));
+    expect(screen.queryByRole('listbox', { name: /as a ribbon/ })).toBeNull();
   });
 
   test('+ and − bring the ribbon closer, but not while one types', async () => {

@@ -1,4 +1,4 @@
-import { cleanup, render, screen, waitFor } from '@testing-library/react';
+import { act, cleanup, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { afterEach, describe, expect, test, vi } from 'vitest';
@@ -132,12 +132,14 @@ describe('the grid', () => {
     onWrite: (...what: unknown[]) => void;
     onTyping?: (...what: unknown[]) => void;
     refused?: Refused;
+    rows?: Row[];
   }
-  function Held({ onWrite, onTyping, refused = new Map() as Refused }: HeldProps) {
+  function Held({ onWrite, onTyping, refused = new Map() as Refused, rows = three }: HeldProps) {
     const [place, setPlace] = useState<Place>({ row: 0, column: 2 });
     return (
       <Grid
-        rows={three}
+        className=""
+        rows={rows}
         columns={SETS.typing}
         sections={new Map([['a', 'Gate']])}
         refused={refused}
@@ -193,6 +195,61 @@ describe('the grid', () => {
     expect(write).toHaveBeenLastCalledWith('c', 'side', 'L');
     await user.keyboard('{Home}{F2}Water{Enter}');
     expect(write).toHaveBeenLastCalledWith('c', 'section', 'Water');
+  });
+
+  test('Tab fills row after row, and Shift goes back the same way', async () => {
+    const write = vi.fn();
+    render(<Held onWrite={write} />);
+    const user = userEvent.setup();
+    await user.click(cell('A'));
+    // Seven columns on, the last one is left for the first of the next row.
+    await user.keyboard('Reed{Tab}{Tab}{Tab}{Tab}{Tab}{Tab}2{Tab}Gate{Tab}');
+    expect(write.mock.calls).toEqual([
+      ['a', 'title', 'Reed'],
+      ['a', 'mirrors', '2'],
+      ['b', 'section', 'Gate'],
+    ]);
+    await user.keyboard('x{Shift>}{Tab}{Tab}{/Shift}');
+    expect(write).toHaveBeenLastCalledWith('b', 'number', 'x');
+    expect(document.activeElement?.getAttribute('aria-invalid')).toBeNull();
+  });
+
+  test('an arrow leaves a cell that was opened and not touched, and goes along what is being mended', async () => {
+    const write = vi.fn();
+    render(<Held onWrite={write} />);
+    const user = userEvent.setup();
+    await user.click(cell('B'));
+    await user.keyboard('{Enter}{ArrowRight}');
+    expect(screen.queryByRole('textbox')).toBeNull();
+    await user.keyboard('{ArrowLeft}{F2}{ArrowLeft}');
+    expect(screen.getByRole<HTMLInputElement>('textbox').value).toBe('B');
+    await user.keyboard('{ArrowDown}');
+    await waitFor(() => {
+      expect(document.activeElement).toBe(cell('C'));
+    });
+    expect(write).not.toHaveBeenCalled();
+  });
+
+  test('of six hundred rows those near what is seen are there, and wherever one goes is', async () => {
+    const many = Array.from({ length: 600 }, (_, n) => ({
+      ...(three[0] as Row),
+      key: `k${String(n)}`,
+      cells: { title: `No ${String(n + 1)}` },
+    }));
+    render(<Held onWrite={vi.fn()} rows={many} />);
+    expect(screen.getAllByRole('row').length).toBeLessThan(60);
+    expect(screen.getByRole('grid').getAttribute('aria-rowcount')).toBe('601');
+    const user = userEvent.setup();
+    await user.click(cell('No 1'));
+    await user.keyboard('{Control>}{End}{/Control}{ArrowLeft}');
+    await waitFor(() => {
+      expect(document.activeElement?.closest('[role=row]')?.getAttribute('aria-rowindex')).toBe('601');
+    });
+    expect(screen.getAllByRole('row').length).toBeLessThan(60);
+    act(() => {
+      window.dispatchEvent(new Event('beforeprint'));
+    });
+    expect(screen.getAllByRole('row')).toHaveLength(601);
   });
 
   test('Escape leaves a cell as it was, and what is the same is not written', async () => {
