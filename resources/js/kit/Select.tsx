@@ -6,6 +6,12 @@ interface Props extends FieldProps {
   value: string;
   onValue: (value: string) => void;
   of: { value: string; text: string }[];
+  /** In a close-set panel. */
+  isSmall?: boolean;
+  /** Its label is only heard. */
+  isBare?: boolean;
+  /** What it is called where its label alone does not say it. */
+  name?: string;
 }
 
 /** The parts know no empty value, since that is how they say that nothing was chosen; ours may be one of the choices. */
@@ -13,9 +19,9 @@ const EMPTY = 'none:';
 const inner = (value: string) => (value === '' ? EMPTY : value);
 
 /** One of many: a list that opens, is walked with the arrows, and goes to what one types. */
-export function Select({ label, hint, error, value, onValue, of }: Props) {
+export function Select({ label, hint, error, value, onValue, of, isSmall = false, isBare = false, name }: Props) {
   return (
-    <Labelled label={label} hint={hint} error={error}>
+    <Labelled label={label} hint={hint} error={error} isSmall={isSmall} isBare={isBare}>
       {(shared) => (
         <RadixSelect.Root
           value={inner(value)}
@@ -23,7 +29,11 @@ export function Select({ label, hint, error, value, onValue, of }: Props) {
             onValue(next === EMPTY ? '' : next);
           }}
         >
-          <RadixSelect.Trigger {...shared} className={`${field} flex items-center justify-between gap-2 text-left`}>
+          <RadixSelect.Trigger
+            {...shared}
+            aria-label={name}
+            className={`${isSmall ? `${field} py-0.5 text-sm lg:min-h-9` : field} flex items-center justify-between gap-2 text-left`}
+          >
             <span className="truncate">
               <RadixSelect.Value />
             </span>

@@ -50,11 +50,17 @@ export interface FieldProps {
   error?: string | undefined;
 }
 
-export function Labelled({ label, hint, error, children }: FieldProps & { children: (shared: Shared) => ReactNode }) {
+interface LabelledProps extends FieldProps {
+  isSmall?: boolean;
+  isBare?: boolean;
+  children: (shared: Shared) => ReactNode;
+}
+
+export function Labelled({ label, hint, error, isSmall = false, isBare = false, children }: LabelledProps) {
   const id = useId();
   return (
     <div className="flex flex-col gap-1">
-      <label htmlFor={id} className="text-sm font-medium">
+      <label htmlFor={id} className={isBare ? 'sr-only' : isSmall ? 'text-xs text-soft' : 'text-sm font-medium'}>
         {label}
       </label>
       {children({ id, 'aria-describedby': `${id}-hint`, 'aria-invalid': Boolean(error) })}
@@ -84,43 +90,6 @@ export function TextArea({ label, hint, error, className = '', ...rest }: FieldP
     <Labelled label={label} hint={hint} error={error}>
       {(shared) => <textarea {...shared} className={`${field} ${className}`} {...rest} />}
     </Labelled>
-  );
-}
-
-/** The browser's own list, on the pages that are older than `Select`. */
-export function Choice({ label, hint, error, children, ...rest }: FieldProps & ComponentProps<'select'>) {
-  return (
-    <Labelled label={label} hint={hint} error={error}>
-      {(shared) => (
-        <select {...shared} className={field} {...rest}>
-          {children}
-        </select>
-      )}
-    </Labelled>
-  );
-}
-
-interface TickProps {
-  children: ReactNode;
-  checked: boolean;
-  onTick: (isTicked: boolean) => void;
-  className?: string;
-}
-
-/** A box to tick, with its words beside it. */
-export function Tick({ children, checked, onTick, className = '' }: TickProps) {
-  return (
-    <label className={`flex min-h-11 items-center gap-3 ${className}`}>
-      <input
-        type="checkbox"
-        className="size-5 shrink-0 accent-pine"
-        checked={checked}
-        onChange={(event) => {
-          onTick(event.target.checked);
-        }}
-      />
-      {children}
-    </label>
   );
 }
 

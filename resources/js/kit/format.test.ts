@@ -1,13 +1,13 @@
 import { expect, test } from 'vitest';
-import { duration, laterClock, number, ranges, recall } from './format';
+import { duration, laterClock, number, ranges, share } from './format';
 
 test('numbers in order are told as ranges', () => {
   expect(ranges([1, 2, 3, 7, 9, 10])).toBe('1–3, 7, 9–10');
   expect(ranges([])).toBe('');
 });
 
-test('a recall is two digits, and never looks like 1 when it is less', () => {
-  expect([0.824, 0.994, 0.996, null].map(recall)).toEqual(['.82', '.99', '1.0', '–']);
+test('a share is read as a whole per cent', () => {
+  expect([0.824, 0.996, 0, null].map(share)).toEqual(['82 %', '100 %', '0 %', '–']);
 });
 
 test('minutes run past the hour and past midnight', () => {

@@ -32,9 +32,9 @@ export function number(value: number, places = 2): string {
   return written.includes('.') ? written.replace(/\.?0+$/, '') : written;
 }
 
-/** A recall 0..1 as two digits, like .82 */
-export function recall(value: number | null): string {
-  return value === null ? '–' : value >= 0.995 ? '1.0' : value.toFixed(2).slice(1);
+/** A share 0..1 as a teacher reads it: 82 %. */
+export function share(value: number | null): string {
+  return value === null ? '–' : `${number(100 * value, 0)} %`;
 }
 
 export function duration(seconds: number): string {

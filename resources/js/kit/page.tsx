@@ -40,7 +40,7 @@ export function Heading({ children, aside }: { children: ReactNode; aside?: Reac
   return (
     <div className="mt-8 mb-3 flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-line pb-1">
       <h2 className="text-xl">{children}</h2>
-      {aside ? <p className="text-sm text-soft">{aside}</p> : null}
+      {aside ? <div className="text-sm text-soft">{aside}</div> : null}
     </div>
   );
 }

@@ -135,7 +135,11 @@ export const Ribbon = memo(function Ribbon({
                   id={`${id}-${String(at)}`}
                   role={onSelect ? 'option' : undefined}
                   aria-selected={onSelect ? isSelected : undefined}
-                  aria-label={onSelect ? `${entryName(entry)}, ${t('ribbon.load', { load: number(entry.load) })}` : undefined}
+                  aria-label={
+                    onSelect
+                      ? `${entryName(entry)}, ${t('ribbon.load', { percent: number((100 * entry.load) / form.target, 0) })}`
+                      : undefined
+                  }
                   className={onSelect ? 'cursor-pointer' : undefined}
                   onClick={() => {
                     setActive(at);

@@ -1,7 +1,7 @@
 import { useTranslation } from '../messages';
 import { Link } from '../kit/router';
 import type { Closure, Form, Meeting, Passage } from '../api/client';
-import { day, recall } from '../kit/format';
+import { day, share } from '../kit/format';
 import { useLesson, useSpot } from './CarryLessons';
 import { type Part, partOf } from './coursePart';
 import { meetingKind, takesLessons } from './meetingKind';
@@ -142,7 +142,7 @@ function MeetingLine({ meeting, was, course, strip, width, canMove, onChoose }: 
     date: day(meeting.on, 'weekday'),
     kind: words,
     taught: part.taughtAfter ?? 0,
-    recall: recall(part.recallAfter),
+    recall: share(part.recallAfter),
   });
   return (
     <>
@@ -222,7 +222,7 @@ function MeetingLine({ meeting, was, course, strip, width, canMove, onChoose }: 
           ))
         : null}
       <text x={width - 4} y={19} fontSize={12} textAnchor="end" fill="var(--soft)" pointerEvents="none">
-        {isPlanned ? `${t('terms.taughtAfter', { count: part.taughtAfter ?? 0 })} · ${recall(part.recallAfter)}` : '–'}
+        {isPlanned ? `${t('terms.taughtAfter', { count: part.taughtAfter ?? 0 })} · ${share(part.recallAfter)}` : '–'}
       </text>
     </>
   );

@@ -1,10 +1,6 @@
-import { useMutation } from '@tanstack/react-query';
 import { useTranslation } from '../../messages';
-import { api, ask, Problem, type WarmUps } from '../../api/client';
-import { readAgain } from '../../api/touched';
-import { Tick } from '../../kit/controls';
+import type { WarmUps } from '../../api/client';
 import { number } from '../../kit/format';
-import { useTell } from '../../kit/toasts';
 import { Why } from '../../kit/Why';
 import { useBodyWords } from './useBodyWords';
 
@@ -12,13 +8,11 @@ interface Props {
   warmUps: WarmUps;
   /** Of the box. */
   minutes: number;
-  /** The group whose room may be marked cold here. */
-  group?: string | undefined;
   hasNotes: boolean;
 }
 
 /** What warms up tonight, with how it is done and why it was chosen. */
-export function WarmUpPart({ warmUps, minutes, group, hasNotes }: Props) {
+export function WarmUpPart({ warmUps, minutes, hasNotes }: Props) {
   const { t } = useTranslation();
   const { joints } = useBodyWords();
   if (warmUps.items.length === 0) return <p className="text-soft">{t('warmUps.none')}</p>;
@@ -61,30 +55,6 @@ export function WarmUpPart({ warmUps, minutes, group, hasNotes }: Props) {
         </p>
       )}
       {spare >= 1 ? <p className="text-[0.95rem] text-soft">{t('warmUps.left', { minutes: number(spare, 2) })}</p> : null}
-      {group === undefined ? null : <ColdRoom group={group} isCold={warmUps.isCold} />}
     </>
-  );
-}
-
-function ColdRoom({ group, isCold }: { group: string; isCold: boolean }) {
-  const { t } = useTranslation();
-  const tell = useTell();
-  const mark = useMutation({
-    mutationFn: (is: boolean) => ask(api.PUT('/api/groups/{group}/room', { params: { path: { group } }, body: { isCold: is } })),
-    onSuccess: () => readAgain('warmUps'),
-    onError: (error) => {
-      tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });
-    },
-  });
-  return (
-    <Tick
-      className="no-print text-[0.95rem]"
-      checked={mark.isPending ? mark.variables : isCold}
-      onTick={(is) => {
-        mark.mutate(is);
-      }}
-    >
-      {t('warmUps.cold')}
-    </Tick>
   );
 }

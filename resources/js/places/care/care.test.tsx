@@ -10,6 +10,7 @@ import '../../messages';
 import { BoxCare } from './BoxCare';
 import { everywhereOf, together } from './care';
 import { CareHead } from './CareHead';
+import { ColdRoom } from './ColdRoom';
 import { WarmUpPart } from './WarmUpPart';
 
 vi.mock('../../api/client', async (original) => ({ ...(await original<typeof import('../../api/client')>()), api: standIn }));
@@ -181,7 +182,12 @@ describe('the warm-up', () => {
   });
 
   test('the room is marked cold for the group, where it may be', async () => {
-    show(<WarmUpPart warmUps={warmUps} minutes={3.5} group="tue" hasNotes={false} />);
+    show(
+      <>
+        <WarmUpPart warmUps={warmUps} minutes={3.5} hasNotes={false} />
+        <ColdRoom group="tue" isCold={false} />
+      </>,
+    );
     expect(screen.queryByText(/to spare/)).toBeNull();
     await userEvent.click(screen.getByRole('checkbox', { name: 'The room is cold' }));
     expect(server.got('PUT', '/api/groups/{group}/room').map((one) => one.body)).toEqual([{ isCold: true }]);

@@ -8,9 +8,11 @@ import { Button, ButtonLink, RefusalLine } from '../../kit/controls';
 import { duration, number } from '../../kit/format';
 import { sentence } from '../../messages/say';
 import { Select } from '../../kit/Select';
+import { Why } from '../../kit/Why';
 import { Asked, Heading, Warnings } from '../../kit/page';
 import { Ribbon } from '../../pictures/Ribbon';
 import { RibbonTools } from './RibbonTools';
+import { Worth } from './Worth';
 import type { WidthBy } from '../../pictures/strip';
 import { usePassageWords } from '../meeting/PlanList';
 import { LessonsFile } from '../lessons/LessonsFile';
@@ -50,7 +52,7 @@ function Score({ form }: { form: Form }) {
       title={form.title}
       kicker={
         <>
-          {t('forms.entries', { count: form.entries.length })} · {t('ribbon.load', { load: number(form.totalLoad, 1) })} ·{' '}
+          {t('forms.entries', { count: form.entries.length })} · <Worth form={form} /> ·{' '}
           {t('forms.time', { time: duration(form.seconds) })}
           {form.entries.some((entry) => entry.isTimeAssumed) ? ` (${t('forms.assumed')})` : ''}
           {form.announced === null ? '' : ` · ${t('forms.announced', { count: form.announced })}`}
@@ -128,11 +130,14 @@ function Score({ form }: { form: Form }) {
         }}
       />
       <Heading
-        aside={t('forms.cutBy', {
-          count: form.lessons.length,
-          target: number(form.target),
-          objective: number(form.objective, 3),
-        })}
+        aside={
+          <>
+            {t('forms.cutBy', { count: form.lessons.length })}{' '}
+            <Why about={t('forms.whyCutAbout')}>
+              <p>{t('forms.whyCut', { target: number(form.target), objective: number(form.objective, 3) })}</p>
+            </Why>
+          </>
+        }
       >
         {t('forms.lessonsTitle')}
       </Heading>

@@ -2,7 +2,6 @@ import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from '../../messages';
 import { formsQuery } from '../../api/queries';
 import { ButtonLink } from '../../kit/controls';
-import { number } from '../../kit/format';
 import { Asked, Listing, Page } from '../../kit/page';
 
 /** The forms of the school. */
@@ -25,7 +24,6 @@ export function FormsPlace() {
               detail: [
                 t('forms.entries', { count: form.entries }),
                 t('forms.lessons', { count: form.lessons }),
-                t('ribbon.load', { load: number(form.load, 1) }),
                 ...(form.groups.length > 0 ? [t('forms.groups', { groups: form.groups.join(', ') })] : []),
               ].join(' · '),
             }))}

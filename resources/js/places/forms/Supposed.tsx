@@ -1,6 +1,6 @@
 import { useTranslation } from '../../messages';
 import type { Form, Kinship } from '../../api/client';
-import { Tick } from '../../kit/controls';
+import { Tick } from '../../kit/Tick';
 import { entryCall } from '../../kit/entryName';
 import { Heading } from '../../kit/page';
 

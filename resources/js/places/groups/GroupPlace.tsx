@@ -2,14 +2,14 @@ import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { useTranslation } from '../../messages';
 import { Link, useParams } from '../../kit/router';
-import { api, ask, type Group, type Student } from '../../api/client';
+import { api, ask, type Group } from '../../api/client';
 import { groupQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
-import { Button, ButtonLink, Choice, TextArea } from '../../kit/controls';
+import { Button, ButtonLink, TextArea } from '../../kit/controls';
+import { Select } from '../../kit/Select';
 import { Dialog } from '../../kit/Dialog';
 import { DateField } from '../../kit/DateField';
-import { ranges, recall } from '../../kit/format';
-import { isSupport } from '../../pictures/reed';
+import { ranges } from '../../kit/format';
 import { Asked, Empty, Heading, Page } from '../../kit/page';
 import { useAddressed } from '../../kit/useAddressed';
 import { useAsOne } from '../../kit/useAsOne';
@@ -21,6 +21,7 @@ import { Removing } from '../Removing';
 import { useUnmaking } from '../useUnmaking';
 import { CalendarPanel } from './CalendarPanel';
 import { GroupTabs } from './GroupTabs';
+import { Where } from './Where';
 import { namesIn } from './names';
 import { People } from './People';
 import { SamePeople, told, useSamePeople } from './SamePeople';
@@ -135,9 +136,6 @@ function Standings({ data, onDay, against, before, onAgainst }: StandingsProps) 
   const sorted = [...students].sort(
     (a, b) => (sort === 'frontier' ? (b.frontier ?? 0) - (a.frontier ?? 0) : 0) || a.name.localeCompare(b.name),
   );
-  const notYet = sorted.filter((student) => student.ready === 'not_yet');
-  const look = sorted.filter((student) => student.ready === 'look');
-  const ready = students.filter((student) => student.ready === 'ready').length;
   const numbers = (positions: number[]) => ranges(positions.map(spoken));
 
   return (
@@ -184,38 +182,7 @@ function Standings({ data, onDay, against, before, onAgainst }: StandingsProps) 
         </Empty>
       ) : (
         <>
-          <section aria-label={t('groups.detail')}>
-            {data.nextLesson === null ? (
-              <p className="text-soft">{t('groups.noNext')}</p>
-            ) : notYet.length + look.length === 0 ? (
-              <p>{t('groups.readyAll', { number: data.nextLesson })}</p>
-            ) : (
-              <>
-                <p>{t('groups.counts', { ready, look: look.length, notYet: notYet.length })}</p>
-                {[
-                  { title: t('groups.notReadyTitle', { number: data.nextLesson }), who: notYet },
-                  { title: t('groups.lookTitle', { number: data.nextLesson }), who: look },
-                ].map(({ title, who }) =>
-                  who.length === 0 ? null : (
-                    <details key={title} open={who.length <= 4}>
-                      <summary className="min-h-11 py-2">
-                        <h2 className="inline text-xl">{title}</h2>{' '}
-                        <span className="text-soft">
-                          {who.length} / {students.length}
-                        </span>
-                      </summary>
-                      <ul className="m-0 grid list-none gap-x-10 p-0 md:grid-cols-2">
-                        {who.map((student) => (
-                          <Reason key={student.id} student={student} numbers={numbers} />
-                        ))}
-                      </ul>
-                    </details>
-                  ),
-                )}
-                <p className="mt-1 text-sm text-soft">{t('groups.whyHint')}</p>
-              </>
-            )}
-          </section>
+          <Where data={data} students={sorted} numbers={numbers} />
           <Heading aside={t('groups.mapHint')}>{t('groups.map')}</Heading>
           {entries.length === 0 && show === 'taught' ? (
             <p className="text-soft">
@@ -230,29 +197,31 @@ function Standings({ data, onDay, against, before, onAgainst }: StandingsProps) 
             <>
               <div className="no-print mb-3 flex flex-wrap items-end gap-4">
                 <div className="w-44">
-                  <Choice
+                  <Select
                     label={t('groups.sort')}
                     value={sort}
-                    onChange={(event) => {
-                      setSort(event.target.value === 'name' ? 'name' : 'frontier');
+                    onValue={(value) => {
+                      setSort(value === 'name' ? 'name' : 'frontier');
                     }}
-                  >
-                    <option value="frontier">{t('groups.byFrontier')}</option>
-                    <option value="name">{t('groups.byName')}</option>
-                  </Choice>
+                    of={[
+                      { value: 'frontier', text: t('groups.byFrontier') },
+                      { value: 'name', text: t('groups.byName') },
+                    ]}
+                  />
                 </div>
                 <div className="w-64">
-                  <Choice
+                  <Select
                     label={t('groups.show')}
                     value={show}
-                    onChange={(event) => {
-                      setShow(event.target.value as Show);
+                    onValue={(value) => {
+                      setShow(value as Show);
                     }}
-                  >
-                    <option value="taught">{t('groups.all')}</option>
-                    {nextRecap ? <option value="recap">{t('groups.tonight')}</option> : null}
-                    <option value="whole">{t('groups.whole')}</option>
-                  </Choice>
+                    of={[
+                      { value: 'taught', text: t('groups.all') },
+                      ...(nextRecap ? [{ value: 'recap', text: t('groups.tonight') }] : []),
+                      { value: 'whole', text: t('groups.whole') },
+                    ]}
+                  />
                 </div>
                 <div className="w-48">
                   <DateField label={t('groups.on')} value={data.on} onValue={onDay} />
@@ -266,39 +235,10 @@ function Standings({ data, onDay, against, before, onAgainst }: StandingsProps) 
               <div className="mt-4">
                 <ReedLegend />
               </div>
-              <Heading>{t('groups.detail')}</Heading>
-              <ul className="m-0 list-none p-0">
-                {sorted.map((student) => (
-                  <li key={student.id} className="grid gap-x-6 border-b border-line py-2 md:grid-cols-[9rem_15rem_1fr]">
-                    <strong className="font-medium">{student.name}</strong>
-                    <span className="text-soft">
-                      {student.frontier === null
-                        ? t('groups.noFrontier')
-                        : t('groups.frontier', { number: spoken(student.frontier) })}{' '}
-                      · {t('groups.holds', { count: student.holding })}
-                    </span>
-                    <span>
-                      {[
-                        student.holes.length > 0 ? t('groups.holes', { entries: numbers(student.holes) }) : null,
-                        student.behind.length > 0 ? t('groups.behind', { entries: numbers(student.behind) }) : null,
-                        student.missed.length > 0 ? t('groups.missed', { entries: numbers(student.missed) }) : null,
-                      ]
-                        .filter(Boolean)
-                        .join(' · ') || '–'}
-                    </span>
-                  </li>
-                ))}
-              </ul>
             </>
           )}
         </>
       )}
-      {students.length > 0 ? (
-        <>
-          <Heading>{t('groups.whoIsIn')}</Heading>
-          <People group={group.id} students={[...students].sort((a, b) => a.name.localeCompare(b.name))} />
-        </>
-      ) : null}
       <p className="no-print mt-8">
         <Removing
           label={t('groups.remove')}
@@ -327,24 +267,6 @@ function Standings({ data, onDay, against, before, onAgainst }: StandingsProps) 
         />
       </Dialog>
     </Page>
-  );
-}
-
-function Reason({ student, numbers }: { student: Student; numbers: (positions: number[]) => string }) {
-  const { t } = useTranslation();
-  const alike = new Map<string, number[]>(); // what is known of an entry => the entries it is known of
-  for (const { position, reason, support, recall: chance } of student.why) {
-    const seen = support !== null && isSupport(support) ? t('groups.lastSeen', { support: t(`support.${support}`) }) : null;
-    const known = [t(`groups.reasons.${reason}`), seen, chance === null ? null : t('groups.recallIs', { recall: recall(chance) })]
-      .filter(Boolean)
-      .join(', ');
-    alike.set(known, [...(alike.get(known) ?? []), position]);
-  }
-  return (
-    <li className="grid grid-cols-[8rem_1fr] gap-x-4 border-b border-line py-2">
-      <strong className="font-medium break-words">{student.name}</strong>
-      <span className="text-soft">{[...alike].map(([known, positions]) => `${numbers(positions)} ${known}`).join('; ')}</span>
-    </li>
   );
 }
 

@@ -5,7 +5,8 @@ import { useNavigate, useSearchParams } from '../../kit/router';
 import { api, ask } from '../../api/client';
 import { formsQuery, groupsQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
-import { Button, ButtonLink, Choice, TextArea, TextField } from '../../kit/controls';
+import { Button, ButtonLink, TextArea, TextField } from '../../kit/controls';
+import { Select } from '../../kit/Select';
 import { Dialog } from '../../kit/Dialog';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { Asked, Empty, Listing, Page } from '../../kit/page';
@@ -131,13 +132,14 @@ function Making({ form: wanted }: { form: string }) {
   return (
     <form onSubmit={submit} className="flex flex-col gap-3" noValidate>
       <TextField label={t('groups.name')} {...put('name')} />
-      <Choice label={t('groups.form')} value={form} onChange={put('form').onChange}>
-        {forms.data?.map((one) => (
-          <option key={one.id} value={one.id}>
-            {one.title}
-          </option>
-        ))}
-      </Choice>
+      <Select
+        label={t('groups.form')}
+        value={form}
+        onValue={(value) => {
+          put('form').onChange({ target: { value } });
+        }}
+        of={(forms.data ?? []).map((one) => ({ value: one.id, text: one.title }))}
+      />
       <TextField label={t('groups.room')} {...put('room')} />
       <TextArea label={t('groups.names')} rows={8} {...put('names')} />
       <SamePeople known={people.known} meant={people.meant} onMean={people.setMeant} />

@@ -5,7 +5,8 @@ import { useTranslation } from '../../messages';
 import { api, ask, Problem, type Student } from '../../api/client';
 import { groupsQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
-import { Button, Choice, RefusalLine, TextField } from '../../kit/controls';
+import { Button, RefusalLine, TextField } from '../../kit/controls';
+import { Select } from '../../kit/Select';
 import { Dialog } from '../../kit/Dialog';
 import { useTell } from '../../kit/toasts';
 import { asNew } from '../../kit/useAsOne';
@@ -193,19 +194,12 @@ function Moving({ group, student, onDone }: { group: string; student: Student; o
   return (
     <form onSubmit={submit} className="flex flex-col gap-3">
       <p className="text-soft">{t('groups.moveHint')}</p>
-      <Choice
+      <Select
         label={t('groups.moveTo')}
         value={to?.id ?? ''}
-        onChange={(event) => {
-          setChosen(event.target.value);
-        }}
-      >
-        {others.map((one) => (
-          <option key={one.id} value={one.id}>
-            {one.name}
-          </option>
-        ))}
-      </Choice>
+        onValue={setChosen}
+        of={others.map((one) => ({ value: one.id, text: one.name }))}
+      />
       <RefusalLine refusal={refusal} />
       <Button look="primary" type="submit" disabled={move.isPending || to === undefined}>
         {t('groups.move')}

@@ -1,5 +1,7 @@
 import { useState } from 'react';
 import { useTranslation } from '../../messages';
+import { list } from '../../kit/format';
+import { Options } from '../../kit/Options';
 import { type Known, Problem } from '../../api/client';
 
 /** Who is meant by names that are there already: by name, a student's id, or null for another person. */
@@ -46,6 +48,9 @@ interface Props {
   onMean: (meant: Meant) => void;
 }
 
+/** Somebody who is not there yet. */
+const OTHER = 'other:';
+
 /** Asks, for each name that is there already, whether it is the same person: one student keeps one record. */
 export function SamePeople({ known, meant, onMean }: Props) {
   const { t } = useTranslation();
@@ -57,24 +62,23 @@ export function SamePeople({ known, meant, onMean }: Props) {
       {known.map(({ name, students }) => (
         <fieldset key={name} className="mt-2 border-0 p-0">
           <legend className="font-medium">{name}</legend>
-          {[...students, null].map((student) => (
-            <label key={student?.id ?? 'other'} className="flex min-h-11 items-center gap-3">
-              <input
-                type="radio"
-                className="h-5 w-5 accent-pine"
-                name={`known-${name}`}
-                checked={meant[name] === (student?.id ?? null)}
-                onChange={() => {
-                  onMean({ ...meant, [name]: student?.id ?? null });
-                }}
-              />
-              {student === null
-                ? t('groups.knownOther')
-                : student.groups.length === 0
-                  ? t('groups.knownNone', { name })
-                  : t('groups.knownIn', { name, groups: student.groups.join(', ') })}
-            </label>
-          ))}
+          <Options
+            label={name}
+            value={meant[name] === undefined ? null : (meant[name] ?? OTHER)}
+            onValue={(value) => {
+              onMean({ ...meant, [name]: value === OTHER ? null : value });
+            }}
+            of={[
+              ...students.map((student) => ({
+                value: student.id,
+                text:
+                  student.groups.length === 0
+                    ? t('groups.knownNone', { name })
+                    : t('groups.knownIn', { name, groups: list(student.groups) }),
+              })),
+              { value: OTHER, text: t('groups.knownOther') },
+            ]}
+          />
         </fieldset>
       ))}
     </div>

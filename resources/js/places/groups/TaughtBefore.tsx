@@ -1,10 +1,12 @@
 import { useMutation } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { useTranslation } from '../../messages';
+import { DateField } from '../../kit/DateField';
 import { ulid } from 'ulid';
 import { api, ask, type Form } from '../../api/client';
 import { readAgain } from '../../api/touched';
-import { Button, Choice, RefusalLine, TextField } from '../../kit/controls';
+import { Button, RefusalLine } from '../../kit/controls';
+import { Select } from '../../kit/Select';
 import { entryName } from '../../kit/entryName';
 import { useTell } from '../../kit/toasts';
 import { useProblem } from '../../kit/useProblem';
@@ -57,8 +59,8 @@ export function TaughtBefore({ group, form, upTo, onDone }: Props) {
     },
     onError: setProblem,
   });
-  const change = (put: (value: string) => void) => (event: { target: { value: string } }) => {
-    put(event.target.value);
+  const change = (put: (value: string) => void) => (value: string) => {
+    put(value);
     setId(ulid());
   };
   function submit(event: FormEvent) {
@@ -68,14 +70,13 @@ export function TaughtBefore({ group, form, upTo, onDone }: Props) {
   return (
     <form onSubmit={submit} className="flex flex-col gap-3" noValidate>
       <p className="text-soft">{t('groups.beforeHint')}</p>
-      <Choice label={t('groups.beforeTo')} value={to} onChange={change(setTo)}>
-        {form.entries.map((entry) => (
-          <option key={entry.id} value={entry.position}>
-            {entryName(entry)}
-          </option>
-        ))}
-      </Choice>
-      <TextField label={t('groups.beforeOn')} hint={t('groups.beforeOnHint')} type="date" value={on} onChange={change(setOn)} />
+      <Select
+        label={t('groups.beforeTo')}
+        value={to}
+        onValue={change(setTo)}
+        of={form.entries.map((entry) => ({ value: String(entry.position), text: entryName(entry) }))}
+      />
+      <DateField label={t('groups.beforeOn')} hint={t('groups.beforeOnHint')} value={on} onValue={change(setOn)} />
       <RefusalLine refusal={refusal} />
       <Button look="primary" type="submit" disabled={say.isPending}>
         {t('groups.beforeSave')}

@@ -1,5 +1,6 @@
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { choose as pick } from '../../../../tests/pages/choose';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { form, term } from '../../../../tests/pages/sample';
 import { server, standIn } from '../../../../tests/pages/server';
@@ -61,7 +62,7 @@ test('one can begin without it, and for another group nothing of the first comes
   sessionStorage.clear();
   open();
   await carries();
-  await userEvent.selectOptions(screen.getByLabelText('Group'), 'other');
+  await pick(screen.getByLabelText('Group'), 'Fridays');
   expect(screen.queryByRole('region', { name: 'What carries over' })).toBeNull();
   await userEvent.click(screen.getByRole('button', { name: 'Lay the term' }));
   await waitFor(() => {

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { useTranslation } from '../../messages';
 import type { Doing, Form, MeetingPage, Passage } from '../../api/client';
-import { Button, TextArea, TextField, Tick } from '../../kit/controls';
+import { Button, TextArea, TextField } from '../../kit/controls';
+import { Tick } from '../../kit/Tick';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { Heading } from '../../kit/page';
 import { Segmented } from '../../kit/Segmented';

@@ -15,6 +15,7 @@ import { SeasonLine } from '../../pictures/SeasonLine';
 import { Timeline } from '../../pictures/Timeline';
 import { fromPlan, toLog } from '../log/draft';
 import { CareHead } from '../care/CareHead';
+import { ColdRoom } from '../care/ColdRoom';
 import { FromHome } from '../practice/FromHome';
 import { BeingPlanned } from '../terms/BeingPlanned';
 import { Attendance } from './Attendance';
@@ -115,7 +116,7 @@ function Class({ page, form, forms }: { page: MeetingPage; form: Form; forms: Re
               principles={page.principles}
               warmUps={page.warmUps}
               care={care}
-              room={meeting.isHeld ? undefined : term.groupId}
+              withWarmUps={meeting.isHeld ? null : <ColdRoom group={term.groupId} isCold={page.warmUps.isCold} />}
               isLarge
             />
             <Ribbon form={form} state={stateIn(meeting, page.taught)} />

@@ -59,12 +59,21 @@ interface Props {
   warmUps: WarmUps;
   /** Who does what otherwise; none where everybody may read. */
   care?: StudentCare[];
-  /** The group whose room may be marked cold here. */
-  room?: string | undefined;
+  /** What stands with the warm-ups. */
+  withWarmUps?: React.ReactNode;
 }
 
 /** Tonight's boxes, each with the minute it starts and what is done in it. */
-export function PlanList({ meeting, form, forms = {}, isLarge = false, principles = null, warmUps, care = [], room }: Props) {
+export function PlanList({
+  meeting,
+  form,
+  forms = {},
+  isLarge = false,
+  principles = null,
+  warmUps,
+  care = [],
+  withWarmUps,
+}: Props) {
   const { t } = useTranslation();
   const courses = meeting.courses.length > 1 ? meeting.courses.filter((one) => forms[one.courseId] !== undefined) : [];
   const parts =
@@ -109,12 +118,10 @@ export function PlanList({ meeting, form, forms = {}, isLarge = false, principle
   const content: Record<BoxName, () => React.ReactNode> = {
     settle: () => <p className="text-soft">{t('plan.settle')}</p>,
     warm_up: () => (
-      <WarmUpPart
-        warmUps={warmUps}
-        minutes={(meeting.boxes as Record<string, number>).warm_up ?? 0}
-        group={room}
-        hasNotes={isLarge}
-      />
+      <>
+        <WarmUpPart warmUps={warmUps} minutes={(meeting.boxes as Record<string, number>).warm_up ?? 0} hasNotes={isLarge} />
+        {withWarmUps}
+      </>
     ),
     focus: () => <FocusPart focus={focusesOf(meeting, principles)} words={focus} />,
     close: () => <p className="text-soft">{t('plan.close')}</p>,
@@ -196,6 +203,10 @@ function NewPart({ part, form, course }: { part: Part; form: Form; course: strin
   );
 }
 
+/** How many of those who met it should have it. */
+const howMany = (share: number) =>
+  share >= 0.6 ? 'plan.meanRecall' : share >= 0.4 ? 'plan.meanRecallHalf' : 'plan.meanRecallFew';
+
 function ReviewPart({ part, form }: { part: Part; form: Form }) {
   const { t } = useTranslation();
   const words = usePassageWords(form);
@@ -210,7 +221,7 @@ function ReviewPart({ part, form }: { part: Part; form: Form }) {
             · {t('plan.passes', { count: item.passes })}, {number(item.minutes, 1)} min ·{' '}
             {item.meanRecall === null
               ? t('plan.meanRecallNone')
-              : t('plan.meanRecall', { recall: Math.round(100 * item.meanRecall) })}
+              : t(howMany(item.meanRecall), { recall: number(100 * item.meanRecall, 0) })}
           </span>{' '}
           <WhyReview item={item} words={words} />
         </li>

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from '../../messages';
+import { Fold } from '../../kit/Fold';
 import { Link } from '../../kit/router';
 import type { Form } from '../../api/client';
 import { podsQuery } from '../../api/queries';
@@ -13,17 +14,10 @@ import { useNeedWords } from '../students/useNeedWords';
 /** Those who are here in pods, and what they have to catch up with: worked out when it is opened. */
 export function PodsPanel({ meeting, form }: { meeting: string; form: Form }) {
   const { t } = useTranslation();
-  const [isOpen, setOpen] = useState(false);
   return (
-    <details
-      className="mt-6 border-t border-line"
-      onToggle={(event) => {
-        setOpen(event.currentTarget.open);
-      }}
-    >
-      <summary className="min-h-11 py-2 font-serif text-xl font-semibold">{t('students.pods.open')}</summary>
-      {isOpen ? <Pods meeting={meeting} form={form} /> : null}
-    </details>
+    <Fold look="heading" className="mt-6 border-t border-line" title={t('students.pods.open')}>
+      <Pods meeting={meeting} form={form} />
+    </Fold>
   );
 }
 

@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { useTranslation } from '../../messages';
 import type { PartnerDrill, Student } from '../../api/client';
 import { pairsQuery } from '../../api/queries';
-import { Button, Tick } from '../../kit/controls';
+import { Button } from '../../kit/controls';
+import { Tick } from '../../kit/Tick';
 import { Asked } from '../../kit/page';
 import { Why } from '../../kit/Why';
 

@@ -76,14 +76,18 @@ describe('why a box has its minutes', () => {
 
   test('the load of its lesson at the minutes of its round: new, or again in detail', async () => {
     const fresh = meeting({ courses: part([{ number: 2, kind: 'new', from: 3, to: 4 }]) });
-    expect(await whyOf('New', fresh)).toBe('Lesson 2 holds 2.4 of new work; at 5 minutes each that is 12 minutes.');
+    expect(await whyOf('New', fresh)).toBe(
+      'Lesson 2 is 2.4 of new work, where a simple new movement counts 1; at 5 minutes each that is 12 minutes.',
+    );
     cleanup();
     const detail = meeting({ courses: part([{ number: 2, kind: 'detail', from: 3, to: 4 }]) });
-    expect(await whyOf('New', detail)).toBe('Lesson 2 holds 2.4 of new work; at 4 minutes each that is 10 minutes.');
+    expect(await whyOf('New', detail)).toBe(
+      'Lesson 2 is 2.4 of new work, where a simple new movement counts 1; at 4 minutes each that is 10 minutes.',
+    );
   });
 
   test('where nothing is new it says so', async () => {
-    expect(await whyOf('New', meeting({ courses: part([]) }))).not.toContain('holds');
+    expect(await whyOf('New', meeting({ courses: part([]) }))).not.toContain('of new work');
     const row = screen.getByRole('heading', { name: 'New' }).closest('li') as HTMLElement;
     expect(within(row).getByText(/Nothing new/i)).toBeTruthy();
   });

@@ -1,7 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from '../../messages';
 import type { Principle, PrincipleSet } from '../../api/client';
-import { Button, TextArea, TextField, Tick } from '../../kit/controls';
+import { Button, TextArea, TextField } from '../../kit/controls';
+import { Tick } from '../../kit/Tick';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { Select } from '../../kit/Select';
 import { linesOf, pairsOf } from './lines';

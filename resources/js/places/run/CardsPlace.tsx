@@ -6,7 +6,7 @@ import { useParams } from '../../kit/router';
 import { api, ask, type CueCard, type Form } from '../../api/client';
 import { formQuery } from '../../api/queries';
 import { keys } from '../../api/keys';
-import { Choice, PrintButton } from '../../kit/controls';
+import { PrintButton } from '../../kit/controls';
 import { Asked } from '../../kit/page';
 import { sided } from '../../kit/sided';
 import { Select } from '../../kit/Select';
@@ -93,16 +93,17 @@ function Deck({ form }: { form: Form }) {
             />
           </div>
           <div className="w-32">
-            <Choice
+            <Select
               label={t('cards.paper')}
               value={paper}
-              onChange={(event) => {
-                say({ paper: event.target.value });
+              onValue={(value) => {
+                say({ paper: value });
               }}
-            >
-              <option value="a4">A4</option>
-              <option value="letter">Letter</option>
-            </Choice>
+              of={[
+                { value: 'a4', text: t('cards.a4') },
+                { value: 'letter', text: t('cards.letter') },
+              ]}
+            />
           </div>
         </div>
         <p className="mt-1 text-sm text-soft">

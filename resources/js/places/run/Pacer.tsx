@@ -4,7 +4,9 @@ import { useTranslation } from '../../messages';
 import { api, ask, type Beat, type Form, type Passage } from '../../api/client';
 import { keys } from '../../api/keys';
 import { useShortcut } from '../../kit/shortcuts';
-import { Button, Choice, Tick } from '../../kit/controls';
+import { Button } from '../../kit/controls';
+import { Tick } from '../../kit/Tick';
+import { Select } from '../../kit/Select';
 import { entryName } from '../../kit/entryName';
 import { duration } from '../../kit/format';
 import { Asked } from '../../kit/page';
@@ -27,19 +29,14 @@ export function Pacer({ form, passage, onPassage }: { form: Form; passage: Passa
     <section className="no-print">
       <div className="grid gap-3 lg:grid-cols-[3fr_1fr]">
         <PassageChoice form={form} passage={passage} onChange={onPassage} />
-        <Choice
+        <Select
           label={t('time.pace')}
           value={pace}
-          onChange={(event) => {
-            setPace(event.target.value as Pace);
+          onValue={(next) => {
+            setPace(next as Pace);
           }}
-        >
-          {(['class', 'half', 'showing'] as const).map((key) => (
-            <option key={key} value={key}>
-              {t(`time.${key}`)}
-            </option>
-          ))}
-        </Choice>
+          of={(['class', 'half', 'showing'] as const).map((value) => ({ value, text: t(`time.${value}`) }))}
+        />
       </div>
       <Asked query={query}>
         {(beats) => <Walking key={JSON.stringify(asked)} form={form} beats={beats} passage={passage} />}

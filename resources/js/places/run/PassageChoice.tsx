@@ -1,6 +1,6 @@
 import { useTranslation } from '../../messages';
 import type { Form, Passage } from '../../api/client';
-import { Choice } from '../../kit/controls';
+import { Select } from '../../kit/Select';
 import { entryCall, entryName } from '../../kit/entryName';
 
 interface Props {
@@ -31,37 +31,29 @@ export function PassageChoice({ form, passage, onChange }: Props) {
   const is = ready.find((one) => one.from === passage.from && one.to === passage.to)?.key ?? '';
   return (
     <div className="grid gap-3 sm:grid-cols-3">
-      <Choice
+      <Select
         label={t('time.passage')}
         value={is}
-        onChange={(event) => {
-          const found = ready.find((one) => one.key === event.target.value);
+        onValue={(key) => {
+          const found = ready.find((one) => one.key === key);
           if (found) onChange({ from: found.from, to: found.to });
         }}
-      >
-        {is === '' ? <option value="">{t('time.own')}</option> : null}
-        {ready.map((one) => (
-          <option key={one.key} value={one.key}>
-            {one.label}
-          </option>
-        ))}
-      </Choice>
+        of={[
+          ...(is === '' ? [{ value: '', text: t('time.own') }] : []),
+          ...ready.map((one) => ({ value: one.key, text: one.label })),
+        ]}
+      />
       {(['from', 'to'] as const).map((end) => (
-        <Choice
+        <Select
           key={end}
           label={t(`cards.${end}`)}
           value={String(passage[end])}
-          onChange={(event) => {
-            const to = Number(event.target.value);
+          onValue={(position) => {
+            const to = Number(position);
             onChange(end === 'from' ? { from: to, to: Math.max(to, passage.to) } : { from: Math.min(to, passage.from), to });
           }}
-        >
-          {form.entries.map((entry) => (
-            <option key={entry.position} value={entry.position}>
-              {entryName(entry)}
-            </option>
-          ))}
-        </Choice>
+          of={form.entries.map((entry) => ({ value: String(entry.position), text: entryName(entry) }))}
+        />
       ))}
     </div>
   );

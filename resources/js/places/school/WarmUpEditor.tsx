@@ -1,7 +1,8 @@
 import { type FormEvent, useState } from 'react';
 import { useTranslation } from '../../messages';
 import type { WarmUp } from '../../api/client';
-import { Button, TextArea, TextField, Tick } from '../../kit/controls';
+import { Button, TextArea, TextField } from '../../kit/controls';
+import { Tick } from '../../kit/Tick';
 import { Select } from '../../kit/Select';
 import { ADAPTATIONS } from '../care/care';
 import { useBodyWords } from '../care/useBodyWords';

@@ -1,6 +1,8 @@
 import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { useTranslation } from '../../messages';
-import { Tick } from '../../kit/controls';
+import { Fold } from '../../kit/Fold';
+import { Select } from '../../kit/Select';
+import { Tick } from '../../kit/Tick';
 import type { Edit, Raw, Row } from './edits';
 import { control, type Field, Records } from './Records';
 import type { Refused } from './useScore';
@@ -104,23 +106,15 @@ export function Depth({ row, position, refused, rows, onEdit, onTyping }: Props)
     />
   );
   const select = (column: string, options: readonly (readonly [string, string])[]) => (
-    <label className="flex flex-col text-xs text-soft">
-      {name(column)}
-      <select
-        className={control}
-        value={row.cells[column] ?? ''}
-        onChange={(event) => {
-          cell(column, event.target.value);
-        }}
-      >
-        <option value="">{t('score.none')}</option>
-        {options.map(([value, label]) => (
-          <option key={value} value={value}>
-            {label}
-          </option>
-        ))}
-      </select>
-    </label>
+    <Select
+      isSmall
+      label={name(column)}
+      value={row.cells[column] ?? ''}
+      onValue={(value) => {
+        cell(column, value);
+      }}
+      of={[{ value: '', text: t('score.none') }, ...options.map(([value, text]) => ({ value, text }))]}
+    />
   );
   const choice = (column: string, options: readonly string[]) =>
     select(
@@ -247,23 +241,10 @@ export function Depth({ row, position, refused, rows, onEdit, onTyping }: Props)
 }
 
 function Share({ title, isOpen = false, children }: { title: string; isOpen?: boolean; children: ReactNode }) {
-  const [isShown, setShown] = useState(isOpen);
   return (
-    <details
-      className="border-t border-line"
-      open={isShown}
-      onToggle={(event) => {
-        setShown(event.currentTarget.open);
-      }}
-    >
-      <summary className="flex min-h-11 items-center gap-2 font-medium">
-        <span aria-hidden="true" className={`text-soft transition-transform ${isShown ? 'rotate-90' : ''}`}>
-          ›
-        </span>
-        {title}
-      </summary>
-      {isShown ? <div className="flex flex-col gap-2 pb-3">{children}</div> : null}
-    </details>
+    <Fold className="border-t border-line" title={title} isOpen={isOpen}>
+      <div className="flex flex-col gap-2 pb-3">{children}</div>
+    </Fold>
   );
 }
 

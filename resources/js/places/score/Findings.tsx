@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { useTranslation } from '../../messages';
+import { Fold } from '../../kit/Fold';
 import type { Audit, Finding } from '../../api/client';
 import { Button } from '../../kit/controls';
 import type { Severity } from '../../pictures/Ribbon';
@@ -67,8 +68,7 @@ export function Findings({ audit, onGo, onEdit }: Props) {
         ))}
       </ul>
       {audit.accepted.length > 0 ? (
-        <details className="mt-3">
-          <summary className="min-h-11 font-medium">{t('score.accepted', { count: audit.accepted.length })}</summary>
+        <Fold className="mt-3" title={t('score.accepted', { count: audit.accepted.length })}>
           <ul className="m-0 list-none p-0 text-sm">
             {audit.accepted.map((finding) => (
               <li key={`${finding.code}.${finding.grounds}`} className="border-b border-line py-2">
@@ -85,7 +85,7 @@ export function Findings({ audit, onGo, onEdit }: Props) {
               </li>
             ))}
           </ul>
-        </details>
+        </Fold>
       ) : null}
     </section>
   );

@@ -1,8 +1,9 @@
 import { useTranslation } from '../../messages';
+import { Select } from '../../kit/Select';
 import type { Score } from '../../api/client';
 import { Cell } from './Depth';
 import type { Edit } from './edits';
-import { control, type Field, Records } from './Records';
+import { type Field, Records } from './Records';
 import type { Raw } from './edits';
 
 const SCHEMES: readonly Field[] = [
@@ -59,23 +60,18 @@ export function FormHead({ score, onEdit, onTyping }: Props) {
         {text('announced')}
         {text('breath_seconds')}
         {text('showing_pace')}
-        <label className="flex flex-col text-xs text-soft">
-          {names.footfall}
-          <select
-            className={control}
-            value={typeof head.footfall === 'string' ? head.footfall : ''}
-            onChange={(event) => {
-              set({ footfall: event.target.value === '' ? null : event.target.value });
-            }}
-          >
-            <option value="">{t('score.none')}</option>
-            {['heel', 'toe', 'flat', 'none'].map((option) => (
-              <option key={option} value={option}>
-                {words[option]}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Select
+          isSmall
+          label={names.footfall ?? ''}
+          value={typeof head.footfall === 'string' ? head.footfall : ''}
+          onValue={(value) => {
+            set({ footfall: value === '' ? null : value });
+          }}
+          of={[
+            { value: '', text: t('score.none') },
+            ...['heel', 'toe', 'flat', 'none'].map((value) => ({ value, text: words[value] ?? value })),
+          ]}
+        />
       </div>
       <Records
         title={names.schemes ?? ''}

@@ -1,6 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from '../../messages';
-import { Button, Tick } from '../../kit/controls';
+import { Select } from '../../kit/Select';
+import { Button } from '../../kit/controls';
+import { Tick } from '../../kit/Tick';
 import type { Raw } from './edits';
 
 export interface Field {
@@ -223,38 +225,36 @@ function RecordField({ field, which, value, onChange, onLeave }: FieldProps) {
       </Tick>
     );
   }
+  if (field.kind === 'choice')
+    return (
+      <div className="w-28">
+        <Select
+          isSmall
+          label={name}
+          name={label}
+          value={textOf(value)}
+          onValue={onChange}
+          of={[
+            { value: '', text: t('score.none') },
+            ...(field.options ?? []).map((option) => ({ value: option, text: words[option] ?? option })),
+          ]}
+        />
+      </div>
+    );
   return (
     <label
-      className={`flex flex-col text-xs text-soft ${field.kind === 'number' || field.kind === 'weight' ? 'w-16' : field.kind === 'long' ? 'basis-full' : field.kind === 'choice' ? 'w-28' : 'min-w-28 grow basis-28'}`}
+      className={`flex flex-col text-xs text-soft ${field.kind === 'number' || field.kind === 'weight' ? 'w-16' : field.kind === 'long' ? 'basis-full' : 'min-w-28 grow basis-28'}`}
     >
       {name}
-      {field.kind === 'choice' ? (
-        <select
-          aria-label={label}
-          className={control}
-          value={textOf(value)}
-          onChange={(event) => {
-            onChange(event.target.value);
-          }}
-        >
-          <option value="">{t('score.none')}</option>
-          {field.options?.map((option) => (
-            <option key={option} value={option}>
-              {words[option] ?? option}
-            </option>
-          ))}
-        </select>
-      ) : (
-        <input
-          aria-label={label}
-          className={control}
-          inputMode={field.kind === 'number' ? 'decimal' : undefined}
-          value={textOf(value)}
-          onChange={(event) => {
-            onChange(event.target.value);
-          }}
-        />
-      )}
+      <input
+        aria-label={label}
+        className={control}
+        inputMode={field.kind === 'number' ? 'decimal' : undefined}
+        value={textOf(value)}
+        onChange={(event) => {
+          onChange(event.target.value);
+        }}
+      />
     </label>
   );
 }

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Tabs } from 'radix-ui';
 import { type KeyboardEvent, useCallback, useEffect, useDeferredValue, useId, useMemo, useRef, useState } from 'react';
 import { useTranslation } from '../../messages';
+import { Select } from '../../kit/Select';
 import { useParams, useSearchParams } from '../../kit/router';
 import type { Score } from '../../api/client';
 import { scoreQuery } from '../../api/queries';
@@ -18,6 +19,7 @@ import { Ribbon } from '../../pictures/Ribbon';
 import { MOST_ZOOM, RibbonTools } from '../forms/RibbonTools';
 import type { WidthBy } from '../../pictures/strip';
 import { FormPages } from '../forms/FormPages';
+import { worthOf } from '../forms/Worth';
 import { type Column, type ColumnSet, sectionStarts, SETS } from './columns';
 import { Depth } from './Depth';
 import { type Edit, newId, type Row } from './edits';
@@ -265,25 +267,21 @@ function Editor({ id, start }: { id: string; start: Score }) {
       ) : null}
       {hasList ? (
         <div className="no-print mt-2 mb-1 flex flex-wrap items-center gap-x-1" role="toolbar" aria-label={t('score.tools')}>
-          <label className="flex items-center gap-2 pr-3 text-sm text-soft">
-            <select
-              aria-label={t('score.columnSet')}
-              className="min-h-9 rounded border border-line bg-sheet px-2 text-ink"
+          <div className="w-44 pr-3">
+            <Select
+              isSmall
+              isBare
+              label={t('score.columnSet')}
               value={set}
-              onChange={(event) => {
-                const next = event.target.value as ColumnSet;
+              onValue={(value) => {
+                const next = value as ColumnSet;
                 const same = column ? (SETS[next] as readonly Column[]).indexOf(column) : -1;
                 setSet(next);
                 setPlace((was) => ({ ...was, column: same >= 0 ? same : SETS[next].indexOf('title' as never) }));
               }}
-            >
-              {(['typing', 'body', 'all'] as const).map((key) => (
-                <option key={key} value={key}>
-                  {t(`score.sets.${key}`)}
-                </option>
-              ))}
-            </select>
-          </label>
+              of={(['typing', 'body', 'all'] as const).map((key) => ({ value: key, text: t(`score.sets.${key}`) }))}
+            />
+          </div>
           {(Object.keys(commands) as Command[]).map((command) => (
             <button
               key={command}
@@ -387,7 +385,7 @@ function Editor({ id, start }: { id: string; start: Score }) {
       <p className="mt-3 text-[0.95rem]" data-testid="totals">
         {t('score.totals', {
           movements: totals.movements,
-          load: number(totals.load, 1),
+          worth: t('forms.worth', { count: worthOf(score.form) }),
           time: duration(totals.seconds),
           turn: number(totals.turn, 1),
           left: number(totals.left, 1),

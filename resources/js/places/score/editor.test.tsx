@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { choose as pick } from '../../../../tests/pages/choose';
 import { createMemoryRouter, RouterProvider } from '../../../../tests/pages/router';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { finding, score } from '../../../../tests/pages/sample';
@@ -210,7 +211,7 @@ describe('the score', () => {
   test('the columns can be others, and one stays where one was', async () => {
     await open();
     await userEvent.click(cell('Movement 2'));
-    await userEvent.selectOptions(screen.getByLabelText('Columns'), 'Steps and turns');
+    await pick(screen.getByLabelText('Columns'), 'Steps and turns');
     expect(screen.getByRole('columnheader', { name: 'Turn °' })).toBeTruthy();
     expect(cell('Movement 2').dataset.active).toBe('true');
   });

@@ -1,5 +1,6 @@
 import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { choose as pick } from '../../../../tests/pages/choose';
 import { afterEach, describe, expect, test, vi } from 'vitest';
 import { finding, score } from '../../../../tests/pages/sample';
 import '../../messages';
@@ -77,7 +78,7 @@ describe('the depth of an entry', () => {
     await userEvent.tab();
     expect(edit).toHaveBeenLastCalledWith([{ op: 'set', id: 'e3', cells: { cues: 'x\nto the {L}' } }]);
     await userEvent.click(screen.getByText('Steps and weight'));
-    await userEvent.selectOptions(screen.getByLabelText('First step'), 'left');
+    await pick(screen.getByLabelText('First step'), 'left');
     expect(edit).toHaveBeenLastCalledWith([{ op: 'set', id: 'e3', cells: { first_step: 'left' } }]);
   });
 
@@ -88,7 +89,7 @@ describe('the depth of an entry', () => {
     await userEvent.click(screen.getByLabelText('Phases 2, Cue'));
     await userEvent.tab();
     expect(edit).not.toHaveBeenCalled();
-    await userEvent.selectOptions(screen.getByLabelText('Phases 2, Breath'), 'out');
+    await pick(screen.getByLabelText('Phases 2, Breath'), 'out');
     cleanup();
     expect(edit).toHaveBeenLastCalledWith([{ op: 'set', id: 'e3', fields: { phases: [{ breath: 'in' }, { breath: 'out' }] } }]);
   });
@@ -96,9 +97,14 @@ describe('the depth of an entry', () => {
   test('only earlier entries can be returned to or mirrored', async () => {
     const edit = show({});
     await userEvent.click(screen.getByText('Relations'));
-    const mirrors = screen.getByLabelText<HTMLSelectElement>('Mirrors');
-    expect([...mirrors.options].map((option) => option.value)).toEqual(['', 'e1', 'e2']);
-    await userEvent.selectOptions(mirrors, 'e2');
+    const mirrors = screen.getByLabelText('Mirrors');
+    await userEvent.click(mirrors);
+    expect(screen.getAllByRole('option').map((option) => option.textContent)).toEqual([
+      '–',
+      expect.stringMatching(/^1 ·/),
+      expect.stringMatching(/^2 ·/),
+    ]);
+    await userEvent.click(screen.getByRole('option', { name: /^2 ·/ }));
     expect(edit).toHaveBeenLastCalledWith([{ op: 'set', id: 'e3', cells: { mirrors: 'e2' } }]);
   });
 

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
 import { useTranslation } from '../../messages';
+import { Fold } from '../../kit/Fold';
 import { studentLineQuery } from '../../api/queries';
 import { day, number } from '../../kit/format';
 import { Asked, Heading } from '../../kit/page';
@@ -31,8 +32,7 @@ export function OverTime({ student, group, title }: Props) {
               <Suspense fallback={<div className="h-64" />}>
                 <LineOverTime points={points} />
               </Suspense>
-              <details className="mt-2">
-                <summary className="min-h-11 py-2 text-pine underline underline-offset-4">{t('students.table')}</summary>
+              <Fold look="link" className="mt-2" title={t('students.table')}>
                 <table className="border-collapse text-sm">
                   <thead>
                     <tr>
@@ -56,7 +56,7 @@ export function OverTime({ student, group, title }: Props) {
                     ))}
                   </tbody>
                 </table>
-              </details>
+              </Fold>
             </>
           )
         }

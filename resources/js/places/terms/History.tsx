@@ -1,5 +1,6 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useTranslation } from '../../messages';
+import { Fold } from '../../kit/Fold';
 import { api, ask, Problem } from '../../api/client';
 import { changesQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
@@ -27,8 +28,7 @@ export function History({ term }: { term: string }) {
   });
   const send = useOnce(back);
   return (
-    <details className="no-print mt-6">
-      <summary className="min-h-11 py-2 text-pine underline underline-offset-4">{t('terms.history')}</summary>
+    <Fold look="link" className="no-print mt-6" title={t('terms.history')}>
       <Asked query={query}>
         {(changes) =>
           changes.length === 0 ? (
@@ -68,6 +68,6 @@ export function History({ term }: { term: string }) {
           )
         }
       </Asked>
-    </details>
+    </Fold>
   );
 }

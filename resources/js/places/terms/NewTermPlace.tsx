@@ -7,7 +7,8 @@ import { api, ask, type Closure, type NewTerm, Problem, type Term } from '../../
 import { formQuery, groupsQuery, sessionQuery, termQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
 import { keys } from '../../api/keys';
-import { Button, ButtonLink, Choice, TextField } from '../../kit/controls';
+import { Button, ButtonLink, TextField } from '../../kit/controls';
+import { Select } from '../../kit/Select';
 import { DateField, TimeField } from '../../kit/DateField';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { entryName } from '../../kit/entryName';
@@ -210,22 +211,17 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
   return (
     <Form onSend={submit} className="grid max-w-6xl gap-x-12 gap-y-4 lg:grid-cols-[24rem_1fr]">
       <div className="flex flex-col gap-3">
-        <Choice
+        <Select
           label={t('terms.group')}
           value={draft.group}
-          onChange={(event) => {
+          of={groups.map((group) => ({ value: group.id, text: group.name }))}
+          onValue={(value) => {
             // What is typed goes along, unless that group has a draft of its own; what carries over is the other group's.
-            const next = { ...draft, group: event.target.value, after: null };
+            const next = { ...draft, group: value, after: null };
             dropDraft(draftOf(draft));
             put(readDraft<Draft>(draftOf(next)) ?? next);
           }}
-        >
-          {groups.map((group) => (
-            <option key={group.id} value={group.id}>
-              {group.name}
-            </option>
-          ))}
-        </Choice>
+        />
         <TextField
           label={t('terms.name')}
           value={draft.title}
@@ -255,19 +251,14 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
           };
           return (
             <div key={at} className="grid grid-cols-[1.3fr_1fr_1fr] gap-3">
-              <Choice
+              <Select
                 label={t('terms.weekday')}
                 value={row.weekday}
-                onChange={(event) => {
-                  put({ weekday: event.target.value });
+                onValue={(weekday) => {
+                  put({ weekday });
                 }}
-              >
-                {WEEKDAYS.map((weekday) => (
-                  <option key={weekday} value={weekday}>
-                    {t(`terms.weekdays.${weekday}`)}
-                  </option>
-                ))}
-              </Choice>
+                of={WEEKDAYS.map((value) => ({ value, text: t(`terms.weekdays.${value}`) }))}
+              />
               <TimeField
                 label={t('terms.at')}
                 value={row.at}
@@ -308,19 +299,14 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
         >
           {t('terms.addDay')}
         </Button>
-        <Choice
+        <Select
           label={t('terms.approach')}
           value={draft.approach}
-          onChange={(event) => {
-            change({ approach: event.target.value as Draft['approach'] });
+          onValue={(approach) => {
+            change({ approach: approach as Draft['approach'] });
           }}
-        >
-          {(['piece', 'outline', 'sides'] as const).map((approach) => (
-            <option key={approach} value={approach}>
-              {t(`terms.approaches.${approach}`)}
-            </option>
-          ))}
-        </Choice>
+          of={(['piece', 'outline', 'sides'] as const).map((value) => ({ value, text: t(`terms.approaches.${value}`) }))}
+        />
         <div className="grid grid-cols-2 gap-3">
           <DateField
             label={t('terms.showingOn')}
@@ -334,19 +320,14 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
             }}
           />
           {draft.showing ? (
-            <Choice
+            <Select
               label={t('terms.showingTo')}
               value={String(draft.showing.to)}
-              onChange={(event) => {
-                change({ showing: { on: draft.showing?.on ?? draft.to, to: Number(event.target.value) } });
+              onValue={(to) => {
+                change({ showing: { on: draft.showing?.on ?? draft.to, to: Number(to) } });
               }}
-            >
-              {(form.data?.entries ?? []).map((entry) => (
-                <option key={entry.key} value={entry.position}>
-                  {entryName(entry)}
-                </option>
-              ))}
-            </Choice>
+              of={(form.data?.entries ?? []).map((entry) => ({ value: String(entry.position), text: entryName(entry) }))}
+            />
           ) : null}
         </div>
       </div>

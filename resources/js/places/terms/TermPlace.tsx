@@ -1,13 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from '../../messages';
+import { Fold } from '../../kit/Fold';
 import { Link, useParams } from '../../kit/router';
 import { api, ask, type Course, type Meeting, type Question, type Term } from '../../api/client';
 import { questionsQuery, termQuery } from '../../api/queries';
 import { keys } from '../../api/keys';
 import { Button, ButtonLink } from '../../kit/controls';
 import { Dialog } from '../../kit/Dialog';
-import { day, number, recall } from '../../kit/format';
+import { day, number, share } from '../../kit/format';
 import { Asked, Heading, Page, Warnings } from '../../kit/page';
 import { useAsOne } from '../../kit/useAsOne';
 import { Segmented } from '../../kit/Segmented';
@@ -288,8 +289,7 @@ function AsTable({ term, course, onChoose }: { term: Term; course: Course; onCho
   const words = usePassageWords(course.form);
   const head = 'py-1 pr-4 text-left font-normal text-soft';
   return (
-    <details className="mt-6">
-      <summary className="min-h-11 py-2 text-pine underline underline-offset-4">{t('terms.asTable')}</summary>
+    <Fold look="link" className="mt-6" title={t('terms.asTable')}>
       <div className="relative overflow-x-auto">
         <table className="border-collapse text-[0.95rem]">
           <thead>
@@ -331,7 +331,7 @@ function AsTable({ term, course, onChoose }: { term: Term; course: Course; onCho
                       <td className="pr-4">{part.lessons.map(words.numbers).join(', ') || '–'}</td>
                       <td className="pr-4">{part.review.map(words.numbers).join(', ') || '–'}</td>
                       <td className="pr-4 text-right">{part.taughtAfter}</td>
-                      <td className="text-right">{recall(part.recallAfter)}</td>
+                      <td className="text-right">{share(part.recallAfter)}</td>
                     </>
                   )}
                   <td className="no-print pl-3">
@@ -353,6 +353,6 @@ function AsTable({ term, course, onChoose }: { term: Term; course: Course; onCho
           </tbody>
         </table>
       </div>
-    </details>
+    </Fold>
   );
 }

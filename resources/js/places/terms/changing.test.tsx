@@ -1,5 +1,6 @@
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { choose as pick } from '../../../../tests/pages/choose';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { course, form, meeting, term } from '../../../../tests/pages/sample';
 import { server, standIn } from '../../../../tests/pages/server';
@@ -370,7 +371,7 @@ test('a draft of a term is its group’s: another group begins anew, and one’s
   expect((await open('?group=dawn')).value).toBe('Early spring');
   // Whoever comes with no group in mind goes on where they were; what is typed goes along to the group it is given to.
   expect((await open('')).value).toBe('Early spring');
-  await userEvent.selectOptions(screen.getByLabelText('Group'), 'dusk');
+  await pick(screen.getByLabelText('Group'), 'Dusk');
   expect(screen.getByLabelText<HTMLInputElement>('Name').value).toBe('Early spring');
   expect((await open('?group=dawn')).value).not.toBe('Early spring');
   expect((await open('?group=dusk')).value).toBe('Early spring');

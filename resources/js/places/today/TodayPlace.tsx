@@ -1,5 +1,6 @@
 import { useQueries, useQuery } from '@tanstack/react-query';
 import { useTranslation } from '../../messages';
+import { Why } from '../../kit/Why';
 import { Link } from '../../kit/router';
 import type { Form, Today, TonightPage } from '../../api/client';
 import { formQuery, todayQuery } from '../../api/queries';
@@ -32,10 +33,12 @@ export function TodayPlace() {
           <Prepared today={data} />
           <AsOf query={query} />
           {canKeepPages() ? null : (
-            <details className="no-print mb-3 text-sm text-soft">
-              <summary className="min-h-11 py-2">{t('app.noOfflineShort')}</summary>
-              <p className="max-w-3xl">{t('app.noOffline')}</p>
-            </details>
+            <p className="no-print mb-3 text-sm text-soft">
+              {t('app.noOfflineShort')}{' '}
+              <Why about={t('app.noOfflineShort')}>
+                <p>{t('app.noOffline')}</p>
+              </Why>
+            </p>
           )}
           {data.isDemoOver ? <Warnings title={t('app.warnings')} lines={[t('today.demoOver')]} /> : null}
           <Unsaid unsaid={data.unsaid} />
