@@ -105,7 +105,7 @@ describe('the weave', () => {
 
   test('a row leads to its meeting, and says in words what it draws', () => {
     show(<Weave form={form()} course="course" meetings={term().meetings} closures={term().closures} />);
-    const link = screen.getByRole('link', { name: 'Tue 20 Jan: Lesson 2. 4 taught, recall .82 by the next meeting.' });
+    const link = screen.getByRole('link', { name: 'Tue 20 Jan: Lesson 2. 4 taught; 82 % should be there at the next meeting.' });
     expect(link.getAttribute('href')).toBe('/meetings/tonight');
     expect(screen.getByText('no class')).toBeTruthy();
   });
@@ -173,12 +173,12 @@ describe('the standing map', () => {
         .getAllByRole('img')
         .map((one) => one.getAttribute('aria-label'));
     expect(said(ada).slice(0, 4)).toEqual([
-      'Movement 1: Alone, recall good',
-      'Movement 2: Alone, recall good',
-      'Movement 3: Cued, recall fading',
+      'Movement 1: Alone, should still be there',
+      'Movement 2: Alone, should still be there',
+      'Movement 3: Cued, fading',
       'Movement 4: no record',
     ]);
-    expect(said(bo)[0]).toBe('Movement 1: should hold, not seen');
+    expect(said(bo)[0]).toBe('Movement 1: should be there, not seen');
     expect(screen.getAllByRole('columnheader')).toHaveLength(7);
   });
 

@@ -74,8 +74,8 @@ describe('the reed', () => {
     render(<Words />);
     expect(
       screen.getByText(
-        'Alone, recall good / Cued, recall fading / Cued, recall weak / should hold, not seen / taught, never seen / ' +
-          'Cued, recall good (left Cued, right Alone) / no record (left Alone, right not seen) / no record',
+        'Alone, should still be there / Cued, fading / Cued, mostly gone / should be there, not seen / taught, never seen / ' +
+          'Cued, should still be there (left Cued, right Alone) / no record (left Alone, right not seen) / no record',
       ),
     ).toBeTruthy();
   });

@@ -100,7 +100,7 @@ describe('the depth of an entry', () => {
     const mirrors = screen.getByLabelText('Mirrors');
     await userEvent.click(mirrors);
     expect(screen.getAllByRole('option').map((option) => option.textContent)).toEqual([
-      '–',
+      'not said',
       expect.stringMatching(/^1 ·/),
       expect.stringMatching(/^2 ·/),
     ]);

@@ -186,7 +186,7 @@ describe('a student', () => {
     ).toBe(true);
     expect(items.some((text) => text.includes('when there is time') && text.includes('it has faded (55 %)'))).toBe(true);
     expect(items.some((text) => /holds until about 3 Feb \(91 % today\)/.test(text))).toBe(true);
-    expect(screen.getByText(/Slow, recall fading/)).toBeTruthy();
+    expect(screen.getByText(/Slow, fading/)).toBeTruthy();
     expect(screen.getByText('1 Low tide (left): Alone · Root: Stopped')).toBeTruthy();
     expect(screen.getByText('From the log: The hall was cold.')).toBeTruthy();
   });
