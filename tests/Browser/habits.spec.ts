@@ -1,4 +1,5 @@
 import { expect } from '@playwright/test';
+import { choose } from './choose';
 import { open, openMarking, takeBack, test } from './teacher';
 
 test.beforeEach(async ({ page }) => {
@@ -120,10 +121,10 @@ test('the standing map is seen on an earlier day, sorted, and cut to the next le
   const map = page.getByRole('region', { name: 'The standing map' });
   await expect(map.getByRole('columnheader')).not.toHaveCount(0);
   const columns = await map.getByRole('columnheader').count();
-  await page.getByLabel('Show').selectOption('recap');
+  await choose(page.getByLabel('Show'), 'Lead-in of the next lesson');
   await expect.poll(() => map.getByRole('columnheader').count()).toBeLessThan(columns);
-  await page.getByLabel('Show').selectOption('taught');
-  await page.getByLabel('Sort').selectOption('name');
+  await choose(page.getByLabel('Show'), 'All taught or marked');
+  await choose(page.getByLabel('Sort'), 'By name');
   await expect(map.getByRole('rowheader').first()).toHaveText('Anwen T.');
   await page.getByLabel('On', { exact: true }).fill('2020-01-01');
   await expect(map.locator('[data-frontier]')).toHaveCount(0);
@@ -135,7 +136,7 @@ test('what is typed for a term stays when one looks elsewhere and comes back', a
   await page.getByLabel('Name').fill('Spring at the mill');
   await page.getByLabel('Minutes').fill('45');
   await page.getByRole('button', { name: 'Another weekday' }).click();
-  await page.getByLabel('Weekday').nth(1).selectOption('Sat');
+  await choose(page.getByLabel('Weekday').nth(1), 'Sat');
   await page.getByRole('link', { name: 'Forms' }).click();
   await page.goBack();
   await expect(page.getByLabel('Name')).toHaveValue('Spring at the mill');

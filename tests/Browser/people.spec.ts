@@ -1,4 +1,5 @@
 import { expect } from '@playwright/test';
+import { choose } from './choose';
 import { open, test } from './teacher';
 
 /** Makes a form and a group of it; the names are of this test alone. */
@@ -28,7 +29,7 @@ test('students are renamed, moved and taken off the list, and each is taken back
   await expect(page.getByRole('button', { name: 'Change: Rusk A.' })).toBeVisible();
 
   await change('Rusk A.', 'Move to another group');
-  await page.getByLabel('To the group').selectOption({ label: 'Left bank' });
+  await choose(page.getByLabel('To the group'), 'Left bank');
   await page.getByRole('dialog').getByRole('button', { name: 'Move to another group' }).click();
   await expect(page.getByText('Rusk A. is now in Left bank.').first()).toBeVisible();
   await expect(page.getByRole('button', { name: 'Change: Rusk A.' })).toHaveCount(0);
@@ -69,7 +70,7 @@ test('a group under way says how far it was taught, and its map begins there', a
   await expect(page.getByText(/Nothing is taught yet/)).toBeVisible();
   await page.getByRole('button', { name: 'Already taught up to…' }).click();
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('The last entry taught').selectOption({ index: 4 });
+  await choose(dialog.getByLabel('The last entry taught'), { nth: 4 });
   await dialog.getByRole('button', { name: 'Keep it' }).dblclick();
   await expect(page.getByText(/Kept: taught up to/).first()).toBeVisible();
   const map = page.getByRole('region', { name: 'The standing map' });

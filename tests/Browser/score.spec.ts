@@ -1,4 +1,5 @@
 import { expect, type Page } from '@playwright/test';
+import { choose } from './choose';
 import { expectSaved, longList, newScore, open, row, test } from './teacher';
 
 /** What the demo's long form says in a format. */
@@ -60,7 +61,7 @@ test('the demo’s 72 movements go from a list to an audited score, cue cards fo
 
   // Cue cards of a lesson, turned for a teacher who faces the class.
   await page.getByRole('link', { name: 'Cue cards' }).click();
-  await page.getByLabel('Passage').selectOption({ label: 'Lesson 1: Opening–3' });
+  await choose(page.getByLabel('Passage'), 'Lesson 1: Opening–3');
   await expect(page.getByText('Let the right (your left) hand lead the eyes')).toBeVisible();
   await page.getByRole('radio', { name: 'Plain' }).click();
   await expect(page.getByText('Let the right hand lead the eyes')).toBeVisible();
@@ -72,7 +73,7 @@ test('the demo’s 72 movements go from a list to an audited score, cue cards fo
     (await page.pdf({ preferCSSPageSize: true })).toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length;
   expect(await pages()).toBe(2);
   await page.emulateMedia({ media: 'screen' });
-  await page.getByLabel('Paper').selectOption('Letter');
+  await choose(page.getByLabel('Paper'), 'Letter');
   expect(await pages()).toBe(2);
 
   // A small hall runs out, a larger one does not.
@@ -155,11 +156,11 @@ test('the depth of an entry is written beside the grid and kept', async ({ page 
   await row(page, 1).getByRole('gridcell', { name: 'Heron' }).click();
   await page.getByText('Phases and breath').click();
   await page.getByRole('group', { name: 'Phases' }).getByRole('button', { name: 'Add' }).first().click();
-  await page.getByLabel('Phases 1, Breath').selectOption('in');
+  await choose(page.getByLabel('Phases 1, Breath'), /^in$/);
   await page.getByLabel('Phases 1, Cue').fill('lift the {L} hand');
   await page.getByLabel('Phases 1, Left %').fill('80-90');
   await page.keyboard.press('Tab');
-  await page.locator('summary', { hasText: 'Care' }).click();
+  await page.getByRole('button', { name: 'Care', exact: true }).click();
   await page.getByLabel('neck circle').check();
   await page.getByRole('tab', { name: /^Findings/ }).click();
   await expect(page.getByText('has a neck circle and no caution')).toBeVisible();

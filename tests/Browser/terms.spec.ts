@@ -1,4 +1,5 @@
 import { expect, type Locator } from '@playwright/test';
+import { choose } from './choose';
 import { Actions, inDays, open, test, weekdayThere } from './teacher';
 
 test.describe.configure({ mode: 'serial' });
@@ -18,7 +19,7 @@ test('a term is laid, changed by hand, compared, asked why, solved for, subscrib
     .click();
   const making = page.getByRole('dialog');
   await making.getByLabel('Name of the group').fill(group);
-  await making.getByLabel('Form').selectOption({ label: 'Marsh Lantern, long form' });
+  await choose(making.getByLabel('Form'), 'Marsh Lantern, long form');
   await making.getByRole('button', { name: 'Make the group' }).click();
   await expect(page.getByRole('heading', { level: 1, name: group })).toBeVisible();
 
@@ -26,13 +27,13 @@ test('a term is laid, changed by hand, compared, asked why, solved for, subscrib
   const laying = new Actions();
   await laying.do(page.getByRole('link', { name: 'Lay a term' }).first().click());
   const weekday = weekdayThere();
-  await laying.do(page.getByLabel('Weekday').selectOption(weekday));
+  await laying.do(choose(page.getByLabel('Weekday'), weekday));
   const dates = page.getByRole('button', { pressed: false }).filter({ hasText: weekday });
   await expect(dates).toHaveCount(12);
   await laying.do(dates.nth(3).click());
   await laying.do(dates.nth(6).click());
   await laying.do(page.getByLabel('Showing on').fill(inDays(70)));
-  await laying.do(page.getByLabel('up to').selectOption({ index: 7 }));
+  await laying.do(choose(page.getByLabel('up to'), { nth: 7 }));
   await expect(page.getByText('10 meetings')).toBeVisible();
   await laying.do(page.getByRole('button', { name: 'Lay the term' }).click());
   await expect(page.getByRole('heading', { name: 'The weave' })).toBeVisible();
