@@ -2,6 +2,10 @@ import { expect } from '@playwright/test';
 import { choose } from './choose';
 import { open, test } from './teacher';
 
+/** Goes to who is in the group. */
+const people = (page: Parameters<typeof open>[0]) =>
+  page.getByRole('navigation', { name: 'Parts of the group' }).getByRole('link', { name: 'People' }).click();
+
 /** Makes a form and a group of it; the names are of this test alone. */
 async function newGroup(page: Parameters<typeof open>[0], name: string, students: string[]): Promise<void> {
   await page.goto('/groups?new');
@@ -9,6 +13,7 @@ async function newGroup(page: Parameters<typeof open>[0], name: string, students
   await page.getByLabel('Students, a name a line').fill(students.join('\n'));
   await page.getByRole('button', { name: 'Make the group' }).click();
   await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
+  await people(page);
 }
 
 test('students are renamed, moved and taken off the list, and each is taken back', async ({ page }) => {
@@ -54,6 +59,7 @@ test('a name that is there already is asked about; the same person is one studen
   await expect(page.getByLabel('Students, a name a line')).toHaveValue('Tansy M.\nTansy N.');
   await make.click();
   await expect(page.getByRole('heading', { level: 1, name: 'Second shore' })).toBeVisible();
+  await people(page);
   await page.getByRole('button', { name: 'Change: Tansy M.' }).click();
   await page.getByRole('menuitem', { name: 'Rename' }).click();
   await page.getByRole('dialog').getByLabel('Name').fill('Tansy O.');
@@ -61,12 +67,14 @@ test('a name that is there already is asked about; the same person is one studen
   await expect(page.getByRole('button', { name: 'Change: Tansy O.' })).toBeVisible();
   await page.getByRole('link', { name: 'Groups' }).click();
   await page.getByRole('link', { name: /First shore/ }).click();
+  await people(page);
   await expect(page.getByRole('button', { name: 'Change: Tansy O.' })).toBeVisible();
 });
 
 test('a group under way says how far it was taught, and its map begins there', async ({ page }) => {
   await open(page);
   await newGroup(page, 'Under way', ['Umber A.', 'Umber B.']);
+  await page.getByRole('link', { name: 'Standing' }).click();
   await expect(page.getByText(/Nothing is taught yet/)).toBeVisible();
   await page.getByRole('button', { name: 'Already taught up to…' }).click();
   const dialog = page.getByRole('dialog');

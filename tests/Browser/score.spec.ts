@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { choose } from './choose';
-import { expectSaved, longList, newScore, open, row, test } from './teacher';
+import { expectSaved, longList, newScore, open, row, scrollToRow, test } from './teacher';
 
 /** What the demo's long form says in a format. */
 async function demoFile(page: Page, as: 'json' | 'list'): Promise<string> {
@@ -48,6 +48,7 @@ test('the demo’s 72 movements go from a list to an audited score, cue cards fo
   await sides.getByRole('button', { name: 'Accept it' }).click();
   await expect(page.getByRole('tab', { name: 'Findings 4' })).toBeVisible();
   await sides.getByRole('button', { name: 'Accept…' }).waitFor({ state: 'detached' });
+  await scrollToRow(page, 51);
   await row(page, 51).getByRole('gridcell', { name: 'Heel on the jetty' }).click();
   await page.keyboard.press('End');
   await page.keyboard.press('ArrowLeft');
@@ -256,6 +257,7 @@ test('a starter is read, saved and its origin is said', async ({ page }) => {
 test('a ribbon of a long list zooms, and says titles when one is near', async ({ page }) => {
   await open(page);
   await newScore(page, longList());
+  await page.getByRole('button', { name: 'Show the ribbon' }).click();
   const ribbon = page.getByRole('listbox');
   await expect(ribbon.getByRole('option')).toHaveCount(72);
   await expect(ribbon.locator('foreignObject')).toHaveCount(0);

@@ -97,7 +97,7 @@ test('from a pasted list to a marked class, as a teacher would', async ({ page }
   // Its lessons over a twelve-week term with two closures, in at most eight actions.
   const laying = new Actions();
   await laying.do(page.getByRole('link', { name: 'Lay a term' }).first().click());
-  await expect(page.getByLabel('Group', { exact: true })).toHaveValue(/.+/);
+  await expect(page.getByLabel('Group', { exact: true })).toHaveText(/.+/);
   await laying.do(choose(page.getByLabel('Group', { exact: true }), 'Twenty'));
   const weekday = weekdayThere();
   await laying.do(choose(page.getByLabel('Weekday'), weekday));
@@ -145,8 +145,12 @@ test('from a pasted list to a marked class, as a teacher would', async ({ page }
   await page.getByRole('link', { name: 'Groups' }).click();
   await page.getByRole('link', { name: /Twenty/ }).click();
   const map = page.getByRole('region', { name: 'The standing map' });
-  await expect(map.getByRole('row', { name: /Student A/ }).getByRole('img', { name: /Alone, should still be there/ })).not.toHaveCount(0);
-  await expect(map.getByRole('row', { name: /Student T/ }).getByRole('img', { name: /Cued, should still be there/ })).not.toHaveCount(0);
+  await expect(
+    map.getByRole('row', { name: /Student A/ }).getByRole('img', { name: /Alone, should still be there/ }),
+  ).not.toHaveCount(0);
+  await expect(
+    map.getByRole('row', { name: /Student T/ }).getByRole('img', { name: /Cued, should still be there/ }),
+  ).not.toHaveCount(0);
   await expect(map.locator('[data-frontier]')).toHaveCount(19);
 });
 

@@ -104,4 +104,14 @@ export async function expectSaved(page: Page): Promise<void> {
 }
 
 /** A row of the grid of a score, from 1. */
-export const row = (page: Page, position: number): Locator => page.getByRole('grid').getByRole('row').nth(position);
+export const row = (page: Page, position: number): Locator =>
+  page.getByRole('grid').locator(`[aria-rowindex="${String(position + 1)}"]`);
+
+/** Scrolls the grid of a score to an entry: only the rows near what is seen are there. */
+export async function scrollToRow(page: Page, position: number): Promise<void> {
+  await page.getByRole('grid').evaluate((grid, to) => {
+    const box = grid.parentElement;
+    if (box) box.scrollTop = (to - 4) * 33;
+  }, position);
+  await row(page, position).waitFor();
+}

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { expectSaved, newScore, open, row, test } from './teacher';
+import { expectSaved, newScore, open, row, scrollToRow, test } from './teacher';
 
 // A trace takes a picture of the page at every key, which is work of its own.
 test.use({ trace: 'off' });
@@ -8,6 +8,7 @@ test('typing in a form of 300 entries: how long the browser works at a keystroke
   await open(page);
   const lines = Array.from({ length: 300 }, (_, at) => `${String(at + 1)}. Step ${String(at + 1)} of many`);
   await newScore(page, ['# Three hundred', ...lines].join('\n'));
+  await scrollToRow(page, 150);
   await row(page, 150).getByRole('gridcell', { name: 'Step 150 of many' }).click();
   await page.evaluate(() => {
     const w = window as unknown as { tasks: number[] };

@@ -59,12 +59,12 @@ interface LabelledProps extends FieldProps {
 export function Labelled({ label, hint, error, isSmall = false, isBare = false, children }: LabelledProps) {
   const id = useId();
   return (
-    <div className="flex flex-col gap-1">
+    <div className={`flex min-w-0 flex-col ${isSmall ? '' : 'gap-1'}`}>
       <label htmlFor={id} className={isBare ? 'sr-only' : isSmall ? 'text-xs text-soft' : 'text-sm font-medium'}>
         {label}
       </label>
       {children({ id, 'aria-describedby': `${id}-hint`, 'aria-invalid': Boolean(error) })}
-      <div id={`${id}-hint`} className="text-sm">
+      <div id={`${id}-hint`} className="text-sm empty:hidden">
         {error ? (
           <p role="alert" className="font-medium text-persimmon">
             {error}

@@ -19,7 +19,8 @@ interface Props {
   onFreeNotch?: (after: number) => void;
   /** A notch is in the hand: from the join it was taken at to the one it is over; null when it is put down. */
   onHoldNotch?: (held: Held | null) => void;
-  arcs?: boolean;
+  /** Whether mirrored and returning entries are tied: those of what is chosen or pointed at, all of them, or none. */
+  arcs?: Arcs;
   /** How many times as wide as there is room for; the rest is scrolled to. */
   zoom?: number;
   /** What the audit finds, by position; the worst of a place is shown. */
@@ -27,6 +28,9 @@ interface Props {
   /** A band of its own under the strip: how much each position shows of something, 1 to 3. */
   band?: Band | null;
 }
+
+/** What is tied by arcs. */
+export type Arcs = 'near' | 'all' | 'none';
 
 /** A notch in the hand. */
 export interface Held {
@@ -44,6 +48,11 @@ export type Severity = 'error' | 'doubt' | 'gap';
 const TOP = 26;
 const CELL = 46;
 const NOTCH = TOP + CELL;
+/** How deep an arc hangs at most, twice its height. */
+const DEEPEST = 88;
+/** Cells at least so wide have a number each; of narrower ones every fifth has. */
+const ROOMY = 26;
+const EVERY = 5;
 const BAND = 34;
 const BAND_STEP = 5;
 
@@ -59,7 +68,7 @@ export const Ribbon = memo(function Ribbon({
   onMoveNotch,
   onFreeNotch,
   onHoldNotch,
-  arcs = true,
+  arcs = 'near',
   zoom = 1,
   findings,
   band = null,
@@ -69,7 +78,8 @@ export const Ribbon = memo(function Ribbon({
   const [active, setActive] = useState(1);
   const id = useId();
   const strip = stripOf(form.entries, Math.max(available - 4, 280) * zoom, by);
-  const plain = arcs ? NOTCH + 86 : NOTCH + 26;
+  const [pointed, setPointed] = useState<number | null>(null);
+  const plain = arcs === 'none' ? NOTCH + 26 : NOTCH + 26 + DEEPEST / 2 + 4;
   const height = band === null ? plain : plain + BAND;
 
   const first = selected?.from ?? null;
@@ -141,6 +151,12 @@ export const Ribbon = memo(function Ribbon({
                       : undefined
                   }
                   className={onSelect ? 'cursor-pointer' : undefined}
+                  onPointerEnter={() => {
+                    setPointed(at);
+                  }}
+                  onPointerLeave={() => {
+                    setPointed(null);
+                  }}
                   onClick={() => {
                     setActive(at);
                     onSelect?.(at);
@@ -170,7 +186,10 @@ export const Ribbon = memo(function Ribbon({
                       </div>
                     </foreignObject>
                   ) : null}
-                  {width < 74 && entry.kind === 'movement' && width >= 12 && entry.number !== null ? (
+                  {width < 74 &&
+                  entry.kind === 'movement' &&
+                  entry.number !== null &&
+                  isNumbered(entry.number, width, isSelected) ? (
                     <text
                       x={left + width / 2}
                       y={TOP + CELL / 2 + 4}
@@ -224,7 +243,17 @@ export const Ribbon = memo(function Ribbon({
                 strokeWidth={2.5}
               />
             ))}
-          {arcs ? <Arcs form={form} strip={strip} /> : null}
+          {arcs === 'none' ? null : (
+            <Ties
+              form={form}
+              strip={strip}
+              isTied={(position) =>
+                arcs === 'all' ||
+                position === pointed ||
+                (selected !== null && position >= selected.from && position <= selected.to)
+              }
+            />
+          )}
           {band === null ? null : <BandRow form={form} strip={strip} band={band} bottom={height - 2} />}
         </g>
       </svg>
@@ -276,16 +305,20 @@ function gap(form: Form, position: number): number {
   return 1 + (rest >= 0.6 ? 3 : 0);
 }
 
-function Arcs({ form, strip }: { form: Form; strip: Strip }) {
+/** Numbers stand where they can be told apart: each where there is room, else every fifth, and what is chosen. */
+const isNumbered = (number: number, width: number, isChosen: boolean): boolean =>
+  isChosen || width >= ROOMY || number === 1 || number % EVERY === 0;
+
+function Ties({ form, strip, isTied }: { form: Form; strip: Strip; isTied: (position: number) => boolean }) {
   const middle = (position: number) => (strip.x(position) + strip.x(position + 1)) / 2;
   const top = NOTCH + 26;
   return (
     <g fill="none" stroke="var(--river)" strokeWidth={1.2} aria-hidden="true">
       {form.entries.map((entry) => {
         const to = entry.returns ?? entry.mirrors;
-        if (to === null) return null;
+        if (to === null || !(isTied(entry.position) || isTied(to))) return null;
         const [from, until] = [middle(to), middle(entry.position)];
-        const depth = Math.min(16 + (until - from) * 0.12, 104);
+        const depth = Math.min(16 + (until - from) * 0.12, DEEPEST);
         return (
           <path
             key={entry.position}
@@ -320,6 +353,9 @@ function Notch({ after, form, strip, onMove, onFree, onHold }: NotchProps) {
   const shown = target ?? after;
   const x = strip.x(shown + 1) - 1;
   const isPinned = form.joins[after - 1]?.pin === 'always';
+  // As wide as a finger, or as there is room for up to the next notch.
+  const others = form.lessons.map((lesson) => lesson.to).filter((to) => to !== after);
+  const hold = Math.max(12, Math.min(22, ...others.map((to) => Math.abs(strip.x(to + 1) - strip.x(after + 1)) / 2)));
   const color = target !== null && target !== after ? 'var(--persimmon)' : 'var(--ink)';
   const shape = (
     <>
@@ -380,7 +416,7 @@ function Notch({ after, form, strip, onMove, onFree, onHold }: NotchProps) {
         setTarget(null);
       }}
     >
-      <rect x={x - 14} y={NOTCH - 10} width={28} height={34} fill="transparent" />
+      <rect x={x - hold} y={NOTCH - 12} width={2 * hold} height={44} fill="transparent" />
       {shape}
     </g>
   );

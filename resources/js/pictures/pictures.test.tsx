@@ -17,13 +17,31 @@ const show = (element: ReactElement) => render(<MemoryRouter>{element}</MemoryRo
 
 describe('the ribbon', () => {
   test('draws a cell an entry, a bar a section, a notch a cut and an arc a relation', () => {
-    const { container } = show(<Ribbon form={form()} onSelect={vi.fn()} onMoveNotch={vi.fn()} />);
+    const { container } = show(<Ribbon form={form()} arcs="all" onSelect={vi.fn()} onMoveNotch={vi.fn()} />);
     expect(screen.getAllByRole('option')).toHaveLength(6);
     expect(screen.getByText('Gate')).toBeTruthy();
     expect(screen.getAllByRole('slider').map((notch) => notch.getAttribute('data-notch'))).toEqual(['2', '4']);
     const arcs = [...container.querySelectorAll('path[d*="Q"]')];
     expect(arcs).toHaveLength(2);
     expect(arcs.map((arc) => arc.hasAttribute('stroke-dasharray'))).toEqual([false, true]); // mirrored solid, returning dashed
+  });
+
+  test('ties only what is chosen or pointed at, until all is asked for', async () => {
+    const { container } = show(<Ribbon form={form()} selected={null} onSelect={vi.fn()} />);
+    const arcs = () => container.querySelectorAll('path[d*="Q"]').length;
+    expect(arcs()).toBe(0);
+    const mirrored = form().entries.find((entry) => entry.mirrors !== null);
+    await userEvent.hover(screen.getAllByRole('option')[(mirrored?.position ?? 1) - 1] as HTMLElement);
+    expect(arcs()).toBe(1);
+    await userEvent.unhover(screen.getAllByRole('option')[(mirrored?.position ?? 1) - 1] as HTMLElement);
+    expect(arcs()).toBe(0);
+    cleanup();
+    const to = mirrored?.mirrors ?? 1;
+    const chosen = show(<Ribbon form={form()} selected={{ from: to, to }} onSelect={vi.fn()} />);
+    expect(chosen.container.querySelectorAll('path[d*="Q"]').length).toBeGreaterThan(0);
+    cleanup();
+    const none = show(<Ribbon form={form()} arcs="none" selected={{ from: 1, to: 6 }} onSelect={vi.fn()} />);
+    expect(none.container.querySelectorAll('path[d*="Q"]')).toHaveLength(0);
   });
 
   test('is walked with the keyboard, and says what is chosen', async () => {

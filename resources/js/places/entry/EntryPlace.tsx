@@ -4,6 +4,8 @@ import { useTranslation } from '../../messages';
 import { api, ask, type Session } from '../../api/client';
 import { sessionQuery } from '../../api/queries';
 import { Button, TextField } from '../../kit/controls';
+import { Select } from '../../kit/Select';
+import { timeZones } from '../../kit/timeZones';
 import { useProblem } from '../../kit/useProblem';
 import { ReedGlyph } from '../../pictures/ReedGlyph';
 
@@ -12,9 +14,10 @@ export function EntryPlace({ needsFounding }: { needsFounding: boolean }) {
   const { t } = useTranslation();
   const client = useQueryClient();
   const [refusal, setProblem] = useProblem();
+  const device = Intl.DateTimeFormat().resolvedOptions().timeZone;
   const [given, setGiven] = useState({
     school: '',
-    timezone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+    timezone: device,
     name: '',
     email: '',
     password: '',
@@ -60,7 +63,16 @@ export function EntryPlace({ needsFounding }: { needsFounding: boolean }) {
           <>
             <p className="text-soft">{t('entry.foundIntro')}</p>
             <TextField label={t('entry.school')} {...bind('school')} />
-            <TextField label={t('entry.timezone')} hint={t('entry.timezoneHint')} {...bind('timezone')} />
+            <Select
+              label={t('entry.timezone')}
+              hint={t('entry.timezoneHint')}
+              error={bind('timezone').error}
+              value={given.timezone}
+              onValue={(timezone) => {
+                setGiven({ ...given, timezone });
+              }}
+              of={timeZones(device)}
+            />
             <TextField label={t('entry.name')} autoComplete="name" {...bind('name')} />
           </>
         ) : null}

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from '../../messages';
+import { useChosen } from '../../kit/useChosen';
 import { Link, useParams } from '../../kit/router';
 import { api, ask, type Form } from '../../api/client';
 import { formQuery, scoreQuery, shownInQuery } from '../../api/queries';
@@ -10,7 +11,7 @@ import { sentence } from '../../messages/say';
 import { Select } from '../../kit/Select';
 import { Why } from '../../kit/Why';
 import { Asked, Heading, Warnings } from '../../kit/page';
-import { Ribbon } from '../../pictures/Ribbon';
+import { type Arcs, Ribbon } from '../../pictures/Ribbon';
 import { RibbonTools } from './RibbonTools';
 import { Worth } from './Worth';
 import type { WidthBy } from '../../pictures/strip';
@@ -34,6 +35,7 @@ function Score({ form }: { form: Form }) {
   const words = usePassageWords(form);
   const [by, setBy] = useState<WidthBy>('load');
   const [zoom, setZoom] = useState(1);
+  const [arcs, setArcs] = useChosen<Arcs>('ribbon.arcs', 'near', ['near', 'all']);
   const audit = useQuery(scoreQuery(form.id)).data?.audit;
   const [chosen, setChosen] = useState<number | null>(null);
 
@@ -67,7 +69,7 @@ function Score({ form }: { form: Form }) {
         </>
       }
     >
-      <RibbonTools by={by} onBy={setBy} zoom={zoom} onZoom={setZoom} />
+      <RibbonTools by={by} onBy={setBy} zoom={zoom} onZoom={setZoom} arcs={arcs} onArcs={setArcs} />
       {principles.length === 0 ? null : (
         <div className="no-print mb-2 w-72 max-w-full">
           <Select
@@ -80,6 +82,7 @@ function Score({ form }: { form: Form }) {
       )}
       <Ribbon
         form={form}
+        arcs={arcs}
         by={by}
         zoom={zoom}
         findings={findingsByPosition(audit?.findings ?? [])}

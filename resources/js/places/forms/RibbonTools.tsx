@@ -1,4 +1,6 @@
 import { useTranslation } from '../../messages';
+import { Tick } from '../../kit/Tick';
+import type { Arcs } from '../../pictures/Ribbon';
 import type { WidthBy } from '../../pictures/strip';
 import { WidthChoice } from './WidthChoice';
 
@@ -9,16 +11,26 @@ interface Props {
   onBy: (by: WidthBy) => void;
   zoom: number;
   onZoom: (zoom: number) => void;
+  arcs: Arcs;
+  onArcs: (arcs: Arcs) => void;
 }
 
 /** What the widths of a ribbon show, and how near one looks. */
-export function RibbonTools({ by, onBy, zoom, onZoom }: Props) {
+export function RibbonTools({ by, onBy, zoom, onZoom, arcs, onArcs }: Props) {
   const { t } = useTranslation();
   const step =
     'min-h-11 px-2 text-pine underline-offset-4 hover:underline disabled:text-soft disabled:no-underline disabled:opacity-60';
   return (
     <div className="no-print mb-1 flex flex-wrap items-center gap-x-8 text-sm">
       <WidthChoice by={by} onChange={onBy} />
+      <Tick
+        checked={arcs === 'all'}
+        onTick={(is) => {
+          onArcs(is ? 'all' : 'near');
+        }}
+      >
+        {t('forms.allArcs')}
+      </Tick>
       <div role="group" aria-label={t('forms.zoom')} className="mb-2 flex items-center gap-1">
         <span className="pr-2 text-soft">
           {t('forms.zoom')} {zoom === 1 ? '' : `×${String(zoom)}`}

@@ -105,7 +105,7 @@ function Bench({ form, saved, course }: { form: Form; saved: Workbench; course: 
     >
       <Ribbon
         form={drawn}
-        arcs={false}
+        arcs="none"
         onMoveNotch={hand.moveNotch}
         onFreeNotch={(after) => {
           if (shown.kept.joins[after - 1]?.pin !== null) hand.setPins([{ after, pin: null }]);

@@ -80,7 +80,7 @@ export function Telling({ page, forms, start, name = '', isLocked = false, onKee
         state={stateOf(shown, form.id)}
         selected={isLocked ? null : touched}
         {...(isLocked ? {} : { onSelect: touch })}
-        arcs={false}
+        arcs="none"
       />
       {isLocked ? null : (
         <div className="sticky top-0 z-10 border-b border-line bg-paper py-2" aria-live="polite">

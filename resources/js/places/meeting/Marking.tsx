@@ -178,7 +178,7 @@ function InCourse({ page, unsent, form, courseId, presence, tonight, passage, wa
               onChoose={setChosen}
               words={words}
             >
-              <Ribbon form={form} state={state} selected={chosen} onSelect={choose} arcs={false} />
+              <Ribbon form={form} state={state} selected={chosen} onSelect={choose} arcs="none" />
               <p className="text-sm text-soft">{t('meeting.choose')}</p>
             </PassageChoice>
             {hasSides ? (

@@ -174,7 +174,7 @@ function Fit({ form, floor, asked, chosen, onChoose }: FitProps) {
       <div className="no-print min-w-0 lg:col-span-2">
         <Ribbon
           form={form}
-          arcs={false}
+          arcs="none"
           by="even"
           selected={chosen === null ? null : { from: chosen, to: chosen }}
           onSelect={onChoose}

@@ -177,7 +177,7 @@ export function Walking({ form, beats, passage }: { form: Form; beats: Beat[]; p
       <Ribbon
         form={form}
         by="time"
-        arcs={false}
+        arcs="none"
         state={(position) =>
           position === beat.position && !walk.isOver
             ? 'now'

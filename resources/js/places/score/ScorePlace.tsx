@@ -15,7 +15,7 @@ import { duration, number } from '../../kit/format';
 import { Asked, Warnings } from '../../kit/page';
 import { useTell } from '../../kit/toasts';
 import { sentence } from '../../messages/say';
-import { Ribbon } from '../../pictures/Ribbon';
+import { type Arcs, Ribbon } from '../../pictures/Ribbon';
 import { MOST_ZOOM, RibbonTools } from '../forms/RibbonTools';
 import type { WidthBy } from '../../pictures/strip';
 import { FormPages } from '../forms/FormPages';
@@ -59,6 +59,7 @@ function Editor({ id, start }: { id: string; start: Score }) {
   const [set, setSet] = useState<ColumnSet>('typing');
   const [by, setBy] = useState<WidthBy>('load');
   const [zoom, setZoom] = useState(1);
+  const [arcs, setArcs] = useChosen<Arcs>('ribbon.arcs', 'near', ['near', 'all']);
   const [ribbon, setRibbon] = useChosen('score.ribbon', window.innerHeight >= ROOM ? 'open' : 'folded', ['open', 'folded']);
   const isOpen = ribbon === 'open';
   const isNarrow = useIsNarrow();
@@ -251,8 +252,8 @@ function Editor({ id, start }: { id: string; start: Score }) {
       <Warnings title={t('forms.movedTitle')} lines={score.form.moved.map(sentence)} />
       {isOpen && hasList ? (
         <>
-          <RibbonTools by={by} onBy={setBy} zoom={zoom} onZoom={setZoom} />
-          <Ribbon form={score.form} by={by} zoom={zoom} findings={findings} selected={selected} onSelect={go} />
+          <RibbonTools by={by} onBy={setBy} zoom={zoom} onZoom={setZoom} arcs={arcs} onArcs={setArcs} />
+          <Ribbon form={score.form} arcs={arcs} by={by} zoom={zoom} findings={findings} selected={selected} onSelect={go} />
         </>
       ) : null}
       {isNarrow ? (

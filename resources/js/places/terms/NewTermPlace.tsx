@@ -209,7 +209,7 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
     send(draft);
   };
   return (
-    <Form onSend={submit} className="grid max-w-6xl gap-x-12 gap-y-4 lg:grid-cols-[24rem_1fr]">
+    <Form onSend={submit} className="grid max-w-6xl grid-cols-1 gap-x-12 gap-y-4 lg:grid-cols-[24rem_1fr]">
       <div className="flex flex-col gap-3">
         <Select
           label={t('terms.group')}
@@ -250,7 +250,7 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
             change({ pattern: draft.pattern.map((one, other) => (other === at ? { ...one, ...part } : one)) });
           };
           return (
-            <div key={at} className="grid grid-cols-[1.3fr_1fr_1fr] gap-3">
+            <div key={at} className="grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_minmax(0,1fr)] gap-3">
               <Select
                 label={t('terms.weekday')}
                 value={row.weekday}
