@@ -15,6 +15,8 @@ use App\Models\PlacedForm;
 use App\Models\Term;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Reading\Message;
+use Gorvan\Core\Term\Closure;
+use Gorvan\Core\Term\Weekday;
 use Illuminate\Database\Eloquent\Collection;
 
 /** The meetings of a term as pages show them: what is planned, and what was held. */
@@ -65,10 +67,14 @@ final class Season
         return $taught;
     }
 
-    /** @return list<ClosureData> */
+    /** @return list<ClosureData> the days on which class falls out, one each; a closure that takes no class away is not among them */
     public static function closures(Term $term): array
     {
-        return array_map(static fn (array $closure): ClosureData => new ClosureData($closure['from'], $closure['to']), $term->closures);
+        $weekdays = array_map(static fn (array $row): Weekday => Weekday::from($row['weekday']), $term->pattern);
+        $days = array_merge(...array_map(static fn (array $closure): array => (new Closure($closure['from'], $closure['to']))->fallenOut($weekdays, $term->starts_on, $term->ends_on), $term->closures));
+        sort($days);
+
+        return array_map(static fn (string $day): ClosureData => new ClosureData($day, $day), array_values(array_unique($days)));
     }
 
     /** A meeting that went by since the term was planned, and of which nobody has said anything, asks for a new plan. */

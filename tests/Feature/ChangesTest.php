@@ -44,7 +44,7 @@ test('an extra meeting is added, a week is closed, a meeting is longer and in an
     $term = ($this->show)();
     expect(collect($term['meetings'])->firstWhere('id', $id))->toMatchArray(['state' => 'added', 'on' => '2026-01-10', 'minutes' => 90, 'room' => 'Loft'])
         ->and(collect($term['meetings'])->firstWhere('on', '2026-02-17')['state'])->toBe('cancelled')
-        ->and($term['closures'])->toBe([['from' => '2026-02-16', 'to' => '2026-02-22']])
+        ->and($term['closures'])->toBe([['from' => '2026-02-17', 'to' => '2026-02-17']])
         ->and(($this->meeting)(2))->toMatchArray(['minutes' => 100, 'room' => 'Garden']);
     expect(array_sum((array) ($this->meeting)(2)['boxes']))->toBe(100);
 });
@@ -117,10 +117,10 @@ test('a change that is taken back leaves the days alone that were closed since',
     ($this->change)([['what' => 'close', 'from' => '2026-02-16', 'to' => '2026-02-22']])->assertCreated();
     [$close, $quiet] = $this->getJson("$this->url/changes")->json();
     $this->postJson("/api/plan-changes/{$quiet['id']}/take-back")->assertNoContent();
-    expect(($this->show)()['closures'])->toBe([['from' => '2026-02-16', 'to' => '2026-02-22']])->and(($this->meeting)(1)['pins'])->toBe([]);
+    expect(($this->show)()['closures'])->toBe([['from' => '2026-02-17', 'to' => '2026-02-17']])->and(($this->meeting)(1)['pins'])->toBe([]);
     ($this->change)([['what' => 'close', 'from' => '2026-03-02', 'to' => '2026-03-04']])->assertCreated();
     $this->postJson("/api/plan-changes/{$close['id']}/take-back")->assertNoContent();
-    expect(($this->show)()['closures'])->toBe([['from' => '2026-03-02', 'to' => '2026-03-04']])
+    expect(($this->show)()['closures'])->toBe([['from' => '2026-03-03', 'to' => '2026-03-03']])
         ->and(collect(($this->show)()['meetings'])->firstWhere('on', '2026-02-17')['state'])->toBe('laid')->and(collect(($this->show)()['meetings'])->firstWhere('on', '2026-03-03')['state'])->toBe('cancelled');
 });
 

@@ -3,9 +3,11 @@
 declare(strict_types=1);
 
 use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Term\Closure;
 use Gorvan\Core\Term\MeetingDate;
 use Gorvan\Core\Term\TermDates;
 use Gorvan\Core\Term\TermReader;
+use Gorvan\Core\Term\Weekday;
 use Gorvan\Core\Tests\Said;
 
 function datesOf(array $change = []): TermDates
@@ -90,4 +92,14 @@ test('a term that cannot be is refused at its place', function (array $change, s
     'zone' => [['timezone' => 'Mars/Base'], '$.timezone', 'no time zone'],
     'closure backwards' => [['closures' => [['from' => '2026-01-14', 'to' => '2026-01-12']]], '$.closures[0]', 'before it starts'],
     'a century' => [['to' => '2126-01-01'], '$.to', 'ten years'],
+]);
+
+test('a closure takes away the days on which class would have been, and no others', function (string $from, string $to, array $days) {
+    expect((new Closure($from, $to))->fallenOut([Weekday::Tuesday, Weekday::Sunday], '2026-10-11', '2026-12-20'))->toBe($days);
+})->with([
+    'a holiday of a week' => ['2026-10-31', '2026-11-07', ['2026-11-01', '2026-11-03']],
+    'a single day' => ['2026-11-03', '2026-11-03', ['2026-11-03']],
+    'a day without class' => ['2026-11-04', '2026-11-04', []],
+    'what reaches over the end of the term' => ['2026-12-20', '2027-01-03', ['2026-12-20']],
+    'what is before it' => ['2026-10-01', '2026-10-10', []],
 ]);

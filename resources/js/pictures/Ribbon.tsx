@@ -193,7 +193,7 @@ export const Ribbon = memo(function Ribbon({
                     <text
                       x={left + width / 2}
                       y={TOP + CELL / 2 + 4}
-                      fontSize={width >= 16 ? 11 : 9.5}
+                      fontSize={10.5}
                       textAnchor="middle"
                       fill={kind === 'now' ? 'var(--on-pine)' : 'var(--ink)'}
                     >

@@ -1,5 +1,6 @@
 import { type ReactNode } from 'react';
 import { useTranslation } from '../messages';
+import { withoutClass } from './withoutClass';
 import { Link } from '../kit/router';
 import type { Closure, Tick as Season } from '../api/client';
 import { day } from '../kit/format';
@@ -30,7 +31,7 @@ export function SeasonLine({ meetings, closures, current, group, showing = null,
   const { t } = useTranslation();
   const ticks: Tick[] = [
     ...meetings.map((meeting): Tick => ({ kind: 'meeting', on: meeting.on, meeting })),
-    ...closures.map((closure): Tick => ({ kind: 'closed', on: closure.from })),
+    ...withoutClass(closures, meetings).map((closure): Tick => ({ kind: 'closed', on: closure.from })),
   ].sort((a, b) => a.on.localeCompare(b.on));
   return (
     <nav

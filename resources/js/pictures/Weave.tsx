@@ -1,4 +1,5 @@
 import { useTranslation } from '../messages';
+import { withoutClass } from './withoutClass';
 import { Link } from '../kit/router';
 import type { Closure, Form, Meeting, Passage } from '../api/client';
 import { day, share } from '../kit/format';
@@ -37,7 +38,7 @@ interface Props extends Woven {
 export function rowsOf({ meetings, closures }: Pick<Woven, 'meetings' | 'closures'>): Row[] {
   const rows: Row[] = [
     ...meetings.map((meeting): Row => ({ kind: 'meeting', on: meeting.on, meeting })),
-    ...closures.map((closure): Row => ({ kind: 'closed', on: closure.from, to: closure.to })),
+    ...withoutClass(closures, meetings).map((closure): Row => ({ kind: 'closed', on: closure.from, to: closure.to })),
   ];
   return rows.sort((a, b) => a.on.localeCompare(b.on));
 }

@@ -85,8 +85,11 @@ function Rows({ students, numbers }: Pick<Props, 'students' | 'numbers'>) {
         <li key={student.id} className="grid gap-x-6 border-b border-line py-2 md:grid-cols-[9rem_16rem_1fr]">
           <strong className="font-medium break-words">{student.name}</strong>
           <span>
-            {student.frontier === null ? t('groups.noFrontier') : t('groups.frontier', { number: numbers([student.frontier]) })} ·{' '}
-            {t('groups.holds', { count: student.holding })}
+            {[
+              ...(student.frontier === null ? [] : [t('groups.frontier', { number: numbers([student.frontier]) })]),
+              t('groups.holds', { count: student.holding }),
+              ...(student.frontier === null && student.holding > 0 ? [t('groups.noFrontier')] : []),
+            ].join(' · ')}
           </span>
           <Reason student={student} numbers={numbers} />
         </li>
@@ -100,7 +103,11 @@ function Reason({ student, numbers }: { student: Student; numbers: (positions: n
   const { t } = useTranslation();
   const alike = new Map<string, number[]>(); // what is known of an entry => the entries it is known of
   for (const { position, reason, support, recall: chance } of student.why) {
-    const seen = support !== null && isSupport(support) ? t('groups.lastSeen', { support: t(`support.${support}`) }) : null;
+    // Whoever still follows was last seen so.
+    const seen =
+      support !== null && isSupport(support) && reason !== 'following'
+        ? t('groups.lastSeen', { support: t(`support.${support}`) })
+        : null;
     const sure = chance === null ? null : t('groups.recallIs', { percent: share(chance).replace(' %', '') });
     const known = [t(`groups.reasons.${reason}`), seen, sure].filter(Boolean).join(', ');
     alike.set(known, [...(alike.get(known) ?? []), position]);
