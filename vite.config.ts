@@ -20,6 +20,9 @@ const SHAPES = readdirSync('app/Http/Data')
 /** The page of a personal link; its worker and what that keeps are its own, apart from the teachers'. */
 const MINE = 'resources/views/mine.blade.php';
 
+const FIRST =
+  /node_modules[\\/](?:react|react-dom|scheduler|use-sync-external-store|wouter|regexparam|@tanstack[\\/](?:react-query|query-core)|openapi-fetch|idb|rosetta|dlv|templite|ulid)[\\/]|resources[\\/]js[\\/](?:api[\\/](?:client|device|stores|outbox|lease|noted|commands|keys|queries|queryClient|touched|kept)|messages[\\/](?:index|say|en[\\/]first))/;
+
 function minePages(): Plugin {
   return {
     name: 'mine-worker',
@@ -97,5 +100,14 @@ export default defineConfig({
       },
     }),
   ],
-  build: { chunkSizeWarningLimit: 900, assetsInlineLimit: 0 },
+  build: {
+    chunkSizeWarningLimit: 900,
+    assetsInlineLimit: 0,
+    rolldownOptions: {
+      output: {
+        // What every page needs of others' programs and of our own comes in one piece: it is smaller so than in five.
+        codeSplitting: { groups: [{ name: 'first', test: FIRST }] },
+      },
+    },
+  },
 });

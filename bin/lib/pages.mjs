@@ -37,35 +37,40 @@ const network = await fresh.newCDPSession(visit);
 await network.send('Network.enable');
 const loads = new Map();
 network.on('Network.responseReceived', ({ requestId, type, response }) =>
-  loads.set(requestId, { type, url: response.url, bytes: 0 }),
+  loads.set(requestId, { type, url: response.url, head: response.encodedDataLength, bytes: 0 }),
 );
 network.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
   const one = loads.get(requestId);
-  if (one) one.bytes = encodedDataLength;
+  if (one) one.bytes = encodedDataLength - one.head;
 });
 await visit.goto('/');
 await visit.getByRole('heading', { name: 'Settle' }).first().waitFor();
+const drawn = await visit.evaluate(() => performance.now());
 await visit.waitForLoadState('networkidle');
 const of = (is) => [...loads.values()].filter(is).reduce((sum, one) => sum + one.bytes, 0);
 say(`The first visit to Today loads, compressed as it is served:`);
 say(`  JavaScript ${kB(of((one) => one.type === 'Script'))}   (at most 130)`);
+for (const one of [...loads.values()].filter(({ type }) => type === 'Script').sort((a, b) => b.bytes - a.bytes))
+  say(`             ${kB(one.bytes)}   ${new URL(one.url).pathname.split('/').pop()}`);
 say(`  CSS        ${kB(of((one) => one.type === 'Stylesheet'))}   (at most 20)`);
 say(`  type       ${kB(of((one) => one.type === 'Font'))}`);
 say(`  answers    ${kB(of((one) => one.url.includes('/api/')))}`);
 say(`  in all     ${kB(of(() => true))}`);
-const asked = await visit.evaluate(() =>
-  performance
-    .getEntriesByType('resource')
-    .filter((one) => one.name.includes('/api/'))
-    .map((one) => ({
-      path: new URL(one.name).pathname.replace(/[0-9a-f-]{36}/g, '…'),
-      from: one.startTime,
-      to: one.responseEnd,
-    })),
-);
-const chain = asked.reduce((most, one) => Math.max(most, 1 + asked.filter((other) => other.to <= one.from).length), 0);
+const asked = (
+  await visit.evaluate(() =>
+    performance
+      .getEntriesByType('resource')
+      .filter((one) => one.name.includes('/api/'))
+      .map((one) => ({
+        path: new URL(one.name).pathname.replace(/[0-9a-f-]{36}/g, '…'),
+        from: one.startTime,
+        to: one.responseEnd,
+      })),
+  )
+).filter((one) => one.from < drawn);
+const waits = (one) => 1 + Math.max(0, ...asked.filter((other) => other.to <= one.from).map(waits));
 say(
-  `  requests   ${asked.length}, of which ${chain === 1 ? 'none waits for another' : `${chain} follow one another at most`}: ${asked.map((one) => one.path).join(', ')}`,
+  `  before it is drawn it asks ${[...new Set(asked.map((one) => one.path))].join(', ')}; at most ${Math.max(...asked.map(waits))} one after the other`,
 );
 await fresh.close();
 

@@ -2,6 +2,8 @@ import { Component, type ReactNode } from 'react';
 import { Broken } from './Broken';
 
 interface Props {
+  /** Before what is inside is drawn again. */
+  onRetry?: () => void;
   children: ReactNode;
 }
 
@@ -19,6 +21,7 @@ export class Boundary extends Component<Props, { error: unknown }> {
       <Broken
         error={this.state.error}
         onRetry={() => {
+          this.props.onRetry?.();
           this.setState({ error: null });
         }}
       />

@@ -10,10 +10,11 @@ export class PlaceNotLoaded extends Error {}
 
 const ready = new Map<PlaceRoute, ComponentType>();
 const loading = new Map<PlaceRoute, Promise<ComponentType>>();
+const failed = new Set<PlaceRoute>();
 
 for (const route of routes) if (route.Place !== undefined) ready.set(route, route.Place);
 
-/** A place with the words it says, loaded once. What could not be loaded is asked for again the next time. */
+/** A place with the words it says, loaded once. One that could not be loaded stays so until it is tried again. */
 export function loadPlace(route: PlaceRoute): Promise<ComponentType> {
   const before = loading.get(route);
   if (before !== undefined) return before;
@@ -24,13 +25,18 @@ export function loadPlace(route: PlaceRoute): Promise<ComponentType> {
       return Place;
     },
     () => {
-      loading.delete(route);
+      failed.add(route);
       throw new PlaceNotLoaded();
     },
   );
   loading.set(route, promise);
   promise.catch(() => undefined); // whoever shows it says so
   return promise;
+}
+
+/** A place that could not be loaded is asked for again from now on. */
+export function tryAgain(route: PlaceRoute): void {
+  if (failed.delete(route)) loading.delete(route);
 }
 
 /** The place, where it is there already. */
@@ -63,20 +69,24 @@ export function fetchAhead(page: Document): () => void {
     const link = event.target instanceof Element ? event.target.closest('a[href]') : null;
     return link instanceof HTMLAnchorElement && link.target === '' ? link.href : null;
   };
+  const ahead = (href: string) => {
+    const at = routeAt(href);
+    if (at === null) return;
+    tryAgain(at.route);
+    void loadPlace(at.route).catch(() => undefined);
+  };
   const rest = (event: Event) => {
     clearTimeout(resting);
     const href = linkOf(event);
     if (href === null) return;
     resting = setTimeout(() => {
-      const at = routeAt(href);
-      if (at !== null) void loadPlace(at.route).catch(() => undefined);
+      ahead(href);
     }, REST_MS);
   };
   // A press is as good as a visit: what the place asks is asked before the finger is lifted.
   const press = (event: Event) => {
     const href = linkOf(event);
-    const at = href === null ? null : routeAt(href);
-    if (at !== null) void loadPlace(at.route).catch(() => undefined);
+    if (href !== null) ahead(href);
   };
   page.addEventListener('pointerover', rest);
   page.addEventListener('focusin', rest);

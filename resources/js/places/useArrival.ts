@@ -8,21 +8,20 @@ const GROWS_MS = 3_000;
 
 const keptAt = (path: string): number => Number(sessionStorage.getItem(PREFIX + path) ?? 0);
 
+/** Whether what comes next is gone back to; a page that is reloaded is so as well. */
+let isBack = true;
+// Heard before anybody draws the page for it, so from the beginning on.
+window.addEventListener('popstate', () => {
+  isBack = true;
+});
+
 /** A new page begins at its top, with the focus on its heading; one that is gone back to is where it was left. */
 export function useArrival(): void {
   const path = usePath();
   const last = useRef<string | null>(null);
-  const isBack = useRef(true); // a page that is reloaded is gone back to as well
 
   useEffect(() => {
     history.scrollRestoration = 'manual';
-    const back = () => {
-      isBack.current = true;
-    };
-    window.addEventListener('popstate', back, true); // before the page is drawn anew for it
-    return () => {
-      window.removeEventListener('popstate', back, true);
-    };
   }, []);
 
   useEffect(() => {
@@ -45,8 +44,8 @@ export function useArrival(): void {
     const isFirst = last.current === null;
     if (last.current === path) return;
     last.current = path;
-    const wanted = isBack.current ? keptAt(path) : 0;
-    isBack.current = false;
+    const wanted = isBack ? keptAt(path) : 0;
+    isBack = false;
     if (!isFirst) arrive();
     if (wanted === 0) {
       if (!isFirst) window.scrollTo(0, 0);

@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { type ChangeEvent, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useTranslation } from '../../messages';
+import { FileField } from '../../kit/FileField';
 import { useNavigate, useParams } from '../../kit/router';
 import { api, ask, type Form, type ImportPreview } from '../../api/client';
 import { formQuery, scoreQuery } from '../../api/queries';
@@ -128,9 +129,7 @@ function In({ form }: { form: Form }) {
     },
     onError: setProblem,
   });
-  async function choose(event: ChangeEvent<HTMLInputElement>) {
-    const file = event.target.files?.[0];
-    if (!file) return;
+  async function choose(file: File) {
     setProblem(null);
     setPreview(undefined);
     if (file.size > MOST_BYTES) {
@@ -217,15 +216,13 @@ function In({ form }: { form: Form }) {
             look.mutate({ declined: [] });
           }}
         >
-          <label className="mb-3 block text-sm font-medium">
-            {t('files.choose')}
-            <input
-              type="file"
+          <div className="mb-3">
+            <FileField
+              label={t('files.choose')}
               accept=".txt,.json,.csv,text/plain,text/csv,application/json"
-              onChange={(event) => void choose(event)}
-              className="mt-1 block min-h-11 w-full text-sm font-normal"
+              onFile={(file) => void choose(file)}
             />
-          </label>
+          </div>
           <TextArea
             label={t('files.label')}
             hint={t('forms.fileHint')}

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from '../../messages';
 import { useChosen } from '../../kit/useChosen';
-import { Link, useParams } from '../../kit/router';
+import { Link, useParams, useSearchParams } from '../../kit/router';
 import { api, ask, type Form } from '../../api/client';
 import { formQuery, scoreQuery, shownInQuery } from '../../api/queries';
 import { Button, ButtonLink, RefusalLine } from '../../kit/controls';
@@ -37,7 +37,9 @@ function Score({ form }: { form: Form }) {
   const [zoom, setZoom] = useState(1);
   const [arcs, setArcs] = useChosen<Arcs>('ribbon.arcs', 'near', ['near', 'all']);
   const audit = useQuery(scoreQuery(form.id)).data?.audit;
-  const [chosen, setChosen] = useState<number | null>(null);
+  // Whoever found a movement is led to it.
+  const found = Number(useSearchParams()[0].get('at') ?? 0);
+  const [chosen, setChosen] = useState<number | null>(found >= 1 && found <= form.entries.length ? found : null);
 
   const [moved, setMoved] = useState(form.moved);
   const hand = useCutting(form, null, (changed) => {

@@ -1,6 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
-import { type ChangeEvent, type FormEvent, useEffect, useState } from 'react';
+import { type FormEvent, useEffect, useState } from 'react';
 import { useTranslation } from '../../messages';
+import { FileField } from '../../kit/FileField';
 import { useNavigate } from '../../kit/router';
 import { api, ask, type FormPreview } from '../../api/client';
 import { readAgain } from '../../api/touched';
@@ -78,9 +79,7 @@ export function NewFormPlace() {
   });
   const keep = useOnce(save);
 
-  async function choose(event: ChangeEvent<HTMLInputElement>) {
-    const file = event.target.files?.[0];
-    if (!file) return;
+  async function choose(file: File) {
     if (file.size > MOST_BYTES) {
       setTooLarge(true);
       return;
@@ -133,20 +132,13 @@ export function NewFormPlace() {
         />
         <Problems problems={refusal?.problems ?? []} />
         <div className="flex flex-col gap-5 md:col-start-2 md:row-start-1">
-          <div className="flex flex-col gap-1">
-            <label className="text-sm font-medium" htmlFor="form-file">
-              {t('forms.file')}
-            </label>
-            <input
-              id="form-file"
-              type="file"
-              disabled={reading.isPending}
-              accept=".txt,.json,.csv,text/plain,application/json"
-              onChange={(event) => void choose(event)}
-              className="min-h-11 w-full text-sm"
-            />
-            <p className="text-sm text-soft">{t('forms.fileHint')}</p>
-          </div>
+          <FileField
+            label={t('forms.file')}
+            hint={t('forms.fileHint')}
+            accept=".txt,.json,.csv,text/plain,application/json"
+            disabled={reading.isPending}
+            onFile={(file) => void choose(file)}
+          />
           <TextField
             label={t('forms.name')}
             readOnly={reading.isPending}

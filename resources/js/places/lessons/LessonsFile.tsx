@@ -1,5 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { useTranslation } from '../../messages';
+import { FileField } from '../../kit/FileField';
 import { api, ask } from '../../api/client';
 import { readAgain } from '../../api/touched';
 import { RefusalLine } from '../../kit/controls';
@@ -41,21 +42,15 @@ export function LessonsFile({ form }: { form: string }) {
         </a>
       </p>
       {may('edit-forms') ? (
-        <label className="mt-1 flex flex-col gap-1 text-sm font-medium">
-          {t('lessons.file.read')}
-          <input
-            type="file"
-            accept=".json,application/json"
-            className="min-h-11 text-sm"
-            disabled={read.isPending}
-            onChange={(event) => {
-              const file = event.target.files?.[0];
-              if (file) read.mutate(file);
-              event.target.value = '';
-            }}
-          />
-          <span className="font-normal text-soft">{t('lessons.file.hint')}</span>
-        </label>
+        <FileField
+          label={t('lessons.file.read')}
+          hint={t('lessons.file.hint')}
+          accept=".json,application/json"
+          disabled={read.isPending}
+          onFile={(file) => {
+            read.mutate(file);
+          }}
+        />
       ) : null}
       <RefusalLine refusal={refusal} />
     </section>

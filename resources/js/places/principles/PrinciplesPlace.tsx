@@ -1,6 +1,7 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { type ChangeEvent, useState } from 'react';
+import { useState } from 'react';
 import { useTranslation } from '../../messages';
+import { FileField } from '../../kit/FileField';
 import { useNavigate } from '../../kit/router';
 import { api, ask } from '../../api/client';
 import { principleSetsQuery } from '../../api/queries';
@@ -61,14 +62,11 @@ export function PrinciplesPlace() {
   const making = useMaking();
   const [file, setFile] = useState<{ name: string; text: string } | null>(null);
   const [title, setTitle] = useState('');
-  const choose = (event: ChangeEvent<HTMLInputElement>) => {
-    const [chosen] = event.target.files ?? [];
-    if (chosen === undefined) return;
+  const choose = (chosen: File) => {
     void chosen.text().then((text) => {
       setFile({ name: chosen.name, text });
       setTitle((was) => (was === '' ? chosen.name.replace(/\.[a-z.]+$/i, '') : was));
     });
-    event.target.value = '';
   };
   return (
     <Page
@@ -134,10 +132,7 @@ export function PrinciplesPlace() {
       <section className="max-w-3xl">
         <Heading aside={t('principles.importHint')}>{t('principles.importTitle')}</Heading>
         <div className="flex flex-wrap items-end gap-3">
-          <label className="inline-flex min-h-11 cursor-pointer items-center rounded border border-line bg-sheet px-4 text-[0.95rem] font-medium focus-within:outline-2 focus-within:outline-pine2 hover:border-pine2">
-            <input type="file" accept=".json,.csv,application/json,text/csv" className="sr-only" onChange={choose} />
-            {file?.name ?? t('principles.importChoose')}
-          </label>
+          <FileField label={t('principles.importChoose')} accept=".json,.csv,application/json,text/csv" onFile={choose} />
           {file === null ? null : (
             <>
               <div className="min-w-64 grow">

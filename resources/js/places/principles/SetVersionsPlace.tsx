@@ -1,6 +1,6 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { type ChangeEvent } from 'react';
 import { useTranslation } from '../../messages';
+import { FileField } from '../../kit/FileField';
 import { useParams } from '../../kit/router';
 import { api, ask, type PrincipleSet } from '../../api/client';
 import { keys } from '../../api/keys';
@@ -48,11 +48,10 @@ function Versions({ set }: { set: PrincipleSet }) {
     onError: setProblem,
   });
   const again = useOnce(restore);
-  const choose = (event: ChangeEvent<HTMLInputElement>) => {
-    void event.target.files?.[0]?.text().then((text) => {
+  const choose = (chosen: File) => {
+    void chosen.text().then((text) => {
       over.mutate(text);
     });
-    event.target.value = '';
   };
   const file = (query: string) => `/api/principle-sets/${set.id}/file?${query}`;
   const link =
@@ -75,10 +74,7 @@ function Versions({ set }: { set: PrincipleSet }) {
         </a>
       </div>
       <Heading aside={t('principles.versions.overHint')}>{t('principles.versions.over')}</Heading>
-      <label className={`${link} cursor-pointer focus-within:outline-2 focus-within:outline-pine2`}>
-        <input type="file" accept=".json,.csv,application/json,text/csv" className="sr-only" onChange={choose} />
-        {t('principles.importChoose')}
-      </label>
+      <FileField label={t('principles.importChoose')} accept=".json,.csv,application/json,text/csv" onFile={choose} />
       <RefusalLine refusal={refusal} />
       <Heading>{t('principles.tabs.versions')}</Heading>
       <Asked query={versions}>

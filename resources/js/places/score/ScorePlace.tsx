@@ -11,6 +11,7 @@ import { Dialog } from '../../kit/Dialog';
 import { useShortcut } from '../../kit/shortcuts';
 import { useChosen } from '../../kit/useChosen';
 import { useIsNarrow } from '../../kit/useIsNarrow';
+import { usePaused } from '../../kit/usePaused';
 import { duration, number } from '../../kit/format';
 import { Asked, Warnings } from '../../kit/page';
 import { useTell } from '../../kit/toasts';
@@ -46,6 +47,11 @@ export function ScorePlace() {
 /** From so many pixels of height on there is room for the ribbon over sixteen rows. */
 const ROOM = 960;
 
+/** What the list says on a phone; the rest stands in what opens. */
+const NARROW = ['number', 'title'] as const satisfies readonly Column[];
+/** So long one stays at a row before all of it is shown, milliseconds. */
+const REST_MS = 120;
+
 type Tab = 'entry' | 'findings' | 'form';
 
 function Editor({ id, start }: { id: string; start: Score }) {
@@ -74,7 +80,7 @@ function Editor({ id, start }: { id: string; start: Score }) {
     column: SETS.typing.indexOf('title'),
   }));
   const hintId = useId();
-  const columns: readonly Column[] = SETS[set];
+  const columns: readonly Column[] = isNarrow ? NARROW : SETS[set];
   const sections = useMemo(() => sectionStarts(score), [score]);
   const findings = useMemo(() => findingsByPosition(score.audit.findings), [score.audit]);
   const found = rows.findIndex((one) => one.key === place.key);
@@ -82,8 +88,8 @@ function Editor({ id, start }: { id: string; start: Score }) {
   const row = rows[at];
   const column = columns[Math.min(place.column, columns.length - 1)];
   const { totals } = score.audit;
-  // The ribbon and the depth follow when the grid has been drawn.
-  const near = useDeferredValue(at);
+  // The ribbon and the depth follow once one stays at a row: going along is not held up by what is passed.
+  const near = useDeferredValue(Math.min(usePaused(at, REST_MS), rows.length - 1));
   const nearRow = rows[near];
   const selected = useMemo(
     () => (near < score.form.entries.length ? { from: near + 1, to: near + 1 } : null),

@@ -2,6 +2,7 @@ import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import type { Say } from '../../messages';
 import { useState } from 'react';
 import { useTranslation } from '../../messages';
+import { FileField } from '../../kit/FileField';
 import { useNavigate, useSearchParams } from '../../kit/router';
 import { api, ask, type Closure, type NewTerm, Problem, type Term } from '../../api/client';
 import { formQuery, groupsQuery, sessionQuery, termQuery } from '../../api/queries';
@@ -412,19 +413,13 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
           </p>
         ) : null}
         <div className="flex flex-wrap gap-3">
-          <label className="inline-flex min-h-11 cursor-pointer items-center rounded border border-line bg-sheet px-4 text-[0.95rem] font-medium focus-within:outline-2 focus-within:outline-pine2 hover:border-pine2">
-            {t('terms.closuresFile')}
-            <input
-              type="file"
-              accept=".ics,text/calendar"
-              className="sr-only"
-              onChange={(event) => {
-                const chosen = event.target.files?.[0];
-                if (chosen) file.mutate(chosen);
-                event.target.value = '';
-              }}
-            />
-          </label>
+          <FileField
+            label={t('terms.closuresFile')}
+            accept=".ics,text/calendar"
+            onFile={(chosen) => {
+              file.mutate(chosen);
+            }}
+          />
           <Button
             onClick={() => {
               change({ closures: [...draft.closures, { from: daysLater(draft.from, 28), to: daysLater(draft.from, 34) }] });
