@@ -33,7 +33,7 @@ final class FindAnything
     /** @return Collection<int, Student> with their groups */
     public function students(): Collection
     {
-        return $this->called(Student::with('groups')->whereNull('off_list_at'), 'name')->get();
+        return $this->called(Student::query()->with('groups')->where('off_list_at', null), 'name')->get();
     }
 
     /** @return Collection<int, Form> */
@@ -51,11 +51,13 @@ final class FindAnything
     /** @return Collection<int, Entry> with their form; by its title, or by another name it has */
     public function movements(): Collection
     {
-        return Entry::with('form:id,school_id,title')->whereNotNull('position')
-            ->where(fn (Builder $entry) => $entry->whereRaw("document->>'title' ilike ?", [$this->anywhere])
-                ->orWhereRaw("document->>'aliases' ilike ?", [$this->anywhere]))
-            ->orderByRaw("(document->>'title' ilike ?) desc", [$this->first])->orderBy('form_id')->orderBy('position')
-            ->limit(self::MOST)->get();
+        $entries = Entry::query()->with('form:id,school_id,title');
+        $entries->whereNotNull('position');
+        $entries->where(fn (Builder $entry) => $entry->whereRaw("document->>'title' ilike ?", [$this->anywhere])
+            ->orWhereRaw("document->>'aliases' ilike ?", [$this->anywhere]));
+        $entries->orderByRaw("(document->>'title' ilike ?) desc", [$this->first])->orderBy('form_id')->orderBy('position')->limit(self::MOST);
+
+        return $entries->get();
     }
 
     /**
@@ -64,13 +66,16 @@ final class FindAnything
      */
     public function meetings(?string $on, string $today): Collection
     {
-        $meetings = Meeting::with('term.group');
+        $meetings = Meeting::query()->with('term.group');
         if ($on !== null) {
-            return $meetings->where('on', $on)->orderBy('starts_at')->limit(self::MOST)->get();
+            $meetings->where('on', $on);
+        } else {
+            $meetings->whereHas('term.group', fn (Builder $group) => $group->where('name', 'ilike', $this->anywhere));
+            $meetings->orderByRaw('abs("on" - ?::date)', [$today]);
         }
+        $meetings->orderBy('starts_at')->limit(self::MOST);
 
-        return $meetings->whereHas('term.group', fn (Builder $group) => $group->where('name', 'ilike', $this->anywhere))
-            ->orderByRaw('abs("on" - ?::date)', [$today])->orderBy('starts_at')->limit(self::MOST)->get();
+        return $meetings->get();
     }
 
     /**
@@ -81,6 +86,9 @@ final class FindAnything
      */
     private function called(Builder $query, string $column): Builder
     {
-        return $query->where($column, 'ilike', $this->anywhere)->orderByRaw("($column ilike ?) desc", [$this->first])->orderBy($column)->limit(self::MOST);
+        $query->where($column, 'ilike', $this->anywhere);
+        $query->orderByRaw("($column ilike ?) desc", [$this->first])->orderBy($column)->limit(self::MOST);
+
+        return $query;
     }
 }

@@ -27,7 +27,12 @@ addWords('en', en);
 
 /** It is no device of any kind, so it is none that is asked for. */
 window.matchMedia = (media) =>
-  ({ media, matches: false, addEventListener: () => undefined, removeEventListener: () => undefined }) as unknown as MediaQueryList;
+  ({
+    media,
+    matches: false,
+    addEventListener: () => undefined,
+    removeEventListener: () => undefined,
+  }) as unknown as MediaQueryList;
 
 /** What shows only the rows that are in sight sees a desk. */
 Object.defineProperty(Element.prototype, 'clientHeight', { configurable: true, value: 640 });

