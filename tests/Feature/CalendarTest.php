@@ -51,6 +51,10 @@ test('closures come out of a calendar file: whole days, times, repetitions, what
     ]);
 });
 
+test('days that are none, or the wrong way round, are refused before the file is read', function (mixed $from, mixed $to) {
+    $this->postJson('/api/calendar/closures', ['text' => 'BEGIN:VCALENDAR', 'from' => $from, 'to' => $to])->assertStatus(422);
+})->with([[['a' => ['b' => 1]], '2026-03-31'], ['2026-01-01', ['x']], ['tomorrow', '2026-03-31'], ['2026-03-31', '2026-01-01'], [7, 8]]);
+
 test('a calendar file with errors says the line, and a bomb of repetitions is bounded and said', function () {
     $event = fn (string $inside) => "BEGIN:VCALENDAR\nBEGIN:VEVENT\n$inside\nEND:VEVENT\nEND:VCALENDAR\n";
     expect($this->said($this->postJson('/api/calendar/closures', ['text' => 'hello', 'from' => '2026-01-01', 'to' => '2026-03-31'])->assertStatus(422)))->toContain('no iCalendar file')

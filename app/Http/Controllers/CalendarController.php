@@ -26,7 +26,8 @@ final class CalendarController extends Controller
     #[Makes('/api/calendar/closures', 'readClosures', 'The closures of a term in a calendar file', ClosuresData::class, takes: ['text' => 'string', 'from' => 'string', 'to' => 'string'])]
     public function closures(Request $request): JsonResponse
     {
-        $given = $request->validate(['text' => ['required', 'string', 'max:'.self::MOST_BYTES], 'from' => ['required', 'date_format:Y-m-d'], 'to' => ['required', 'date_format:Y-m-d', 'after_or_equal:from']]);
+        $given = $request->validate(['text' => ['required', 'string', 'max:'.self::MOST_BYTES], 'from' => ['required', 'date_format:Y-m-d'], 'to' => ['required', 'date_format:Y-m-d']]);
+        $request->validate(['to' => ['after_or_equal:from']]); // once both are days: what is none cannot be compared
 
         return new JsonResponse(ClosuresData::of(ClosuresReader::read($given['text'], $given['from'], $given['to'])));
     }
