@@ -1,3 +1,4 @@
+import { useEffect, useEffectEvent } from 'react';
 import { useTranslation } from '../messages';
 import { Button, ButtonLink } from '../kit/controls';
 import { Empty } from '../kit/page';
@@ -12,6 +13,17 @@ interface Props {
 export function Broken({ error, onRetry }: Props) {
   const { t } = useTranslation();
   const isAway = error instanceof PlaceNotLoaded;
+  const again = useEffectEvent(onRetry);
+  useEffect(() => {
+    if (!isAway) return;
+    const retry = () => {
+      again();
+    };
+    window.addEventListener('online', retry); // the network is back
+    return () => {
+      window.removeEventListener('online', retry);
+    };
+  }, [isAway]);
   return (
     <div role="alert">
       <Empty title={t(isAway ? 'app.notLoaded' : 'app.broken')} hint={t(isAway ? 'app.notLoadedHint' : 'app.brokenHint')}>

@@ -15,6 +15,7 @@ import { Rail } from './shell/Rail';
 import { SignIn } from './shell/signIn';
 import { useRoom } from './shell/useRoom';
 import { useArrival } from './useArrival';
+import { useClassAhead } from './useClassAhead';
 import { useOutboxNews } from './useOutboxNews';
 
 const keyList = wantedPart(async () => (await Promise.all([import('./shell/Keys'), words('keys')]))[0].Keys);
@@ -51,6 +52,7 @@ function Rooms({ session, isOver, onLeave, children }: RoomsProps) {
   const [asksToSignIn, setAsksToSignIn] = useState(false);
   useOutboxNews();
   useArrival();
+  useClassAhead();
   useEffect(() => {
     void forgetAnswers(person);
     void openOutbox(person);

@@ -18,6 +18,7 @@ import { Form } from '../../kit/Form';
 import { Asked, Empty, Heading, Page, Warnings } from '../../kit/page';
 import { useAsOne } from '../../kit/useAsOne';
 import { useOnce } from '../../kit/useOnce';
+import { usePaused } from '../../kit/usePaused';
 import { useProblem } from '../../kit/useProblem';
 import { CarriesOver } from '../letters/CarriesOver';
 import { useUnmaking } from '../useUnmaking';
@@ -144,15 +145,16 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
     put({ ...draft, ...part });
   };
   // The dates without closures, so that one can be closed by choosing it; and what is wrong, as one types.
+  const asked = usePaused(draft);
   const dates = useQuery({
-    queryKey: keys.dates(draft),
-    queryFn: () => ask(api.POST('/api/terms/preview', { body: draft })),
+    queryKey: keys.dates(asked),
+    queryFn: () => ask(api.POST('/api/terms/preview', { body: asked })),
     placeholderData: keepPreviousData,
     retry: false,
   });
   const open = useQuery({
-    queryKey: keys.dates({ ...draft, closures: [] }),
-    queryFn: () => ask(api.POST('/api/terms/preview', { body: { ...draft, closures: [] } })),
+    queryKey: keys.dates({ ...asked, closures: [] }),
+    queryFn: () => ask(api.POST('/api/terms/preview', { body: { ...asked, closures: [] } })),
     placeholderData: keepPreviousData,
     retry: false,
   });
