@@ -8,7 +8,7 @@
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
     <link rel="manifest" href="/gorvan.webmanifest">
     <meta name="color-scheme" content="light dark">
-    <script>{!! App\Http\FirstLook::script() !!}</script>
+    <script id="first-look">{!! App\Http\FirstLook::script() !!}</script>
     @foreach (['alegreya', 'atkinson-hyperlegible-next'] as $family)
         <link rel="preload" as="font" type="font/woff2" href="{{ Vite::asset("node_modules/@fontsource-variable/$family/files/$family-latin-wght-normal.woff2") }}" crossorigin>
     @endforeach

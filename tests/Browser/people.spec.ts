@@ -74,7 +74,7 @@ test('a name that is there already is asked about; the same person is one studen
 test('a group under way says how far it was taught, and its map begins there', async ({ page }) => {
   await open(page);
   await newGroup(page, 'Under way', ['Umber A.', 'Umber B.']);
-  await page.getByRole('link', { name: 'Standing' }).click();
+  await page.getByRole('link', { name: 'Standing', exact: true }).click();
   await expect(page.getByText(/Nothing is taught yet/)).toBeVisible();
   await page.getByRole('button', { name: 'Already taught up to…' }).click();
   const dialog = page.getByRole('dialog');

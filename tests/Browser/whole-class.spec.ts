@@ -194,6 +194,7 @@ test('two devices on one class: both sets of marks stand, and the later log is o
   const mark = (page: Page, name: string, level: string) =>
     page.getByRole('group', { name }).getByRole('button', { name: level }).click();
   await expect(two.getByRole('group', { name: 'Rhea two' })).toBeVisible();
+  await two.waitForLoadState('networkidle'); // what the class may need is on the device
   await phone.setOffline(true);
   await mark(one, 'Rhea two', 'Cued');
   await mark(two, 'Rhea two', 'Alone');

@@ -13,7 +13,7 @@ const CLASS = [
   '/waiting',
 ];
 /** After what the page itself asks for, milliseconds. */
-const AFTER_MS = 1_500;
+const AFTER_MS = 300;
 
 /**
  * Whoever has opened a class has all of its programs, so that it can be run, marked and logged though the network goes
