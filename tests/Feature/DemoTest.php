@@ -68,3 +68,23 @@ test('a start that finds the demo’s term over says so, and one that does not s
     app(CurrentSchool::class)->enter($this->schoolOf($meeting->school_id));
     expect(Student::count())->toBe(26);
 });
+
+test('what Today says by code is said with the words that are there before the first page is drawn', function () {
+    [, , $meeting] = demoOn('2026-11-24');
+    $owner = App\Models\User::where('email', DemoSchool::OWNER)->firstOrFail();
+    $first = json_decode((string) file_get_contents(resource_path('js/messages/en/first/told.json')), true);
+    $said = [];
+    $walk = function (mixed $value) use (&$walk, &$said): void {
+        if (is_array($value)) {
+            if (is_string($value['code'] ?? null) && array_key_exists('with', $value)) {
+                $said[] = $value['code'];
+            }
+            array_walk($value, $walk);
+        }
+    };
+    $walk($this->actingAs($owner)->getJson('/api/today')->assertOk()->assertJsonPath('meetings.0.meeting.id', $meeting->id)->json());
+    expect($said)->not->toBe([]);
+    foreach (array_unique($said) as $code) {
+        expect(Illuminate\Support\Arr::get($first, $code) ?? Illuminate\Support\Arr::get($first, "{$code}_other"))->toBeString($code);
+    }
+});
