@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 
 /** Where the pages stand in the language no one speaks. */
@@ -21,12 +21,11 @@ export function pseudo(text: string): string {
     )
     .join('');
   const longer = Math.ceil(text.replace(/\{\{?\w+\}?\}/g, '').length * 0.4);
-  return other + 'ø'.repeat(longer > 0 && !/[.:?!…]$/.test(text) ? longer : Math.max(0, longer)).replace(/(.{6})/g, '$1\u200b');
+  return other + 'ø'.repeat(longer).replace(/(.{6})/g, '$1\u200b'); // what is long may be broken, as a word may
 }
 
 /** Builds the pages with every word of the catalogue in that language. Returns where they are. */
 export function buildPseudo(): string {
-  if (existsSync(`${BUILT}/manifest.json`)) return BUILT;
   rmSync(BUILT, { recursive: true, force: true });
   const config = resolve('var/pseudo.config.ts');
   mkdirSync('var', { recursive: true });
@@ -52,13 +51,4 @@ export default defineConfig({
   );
   execFileSync('npx', ['vite', 'build', '-c', config], { stdio: ['ignore', 'ignore', 'inherit'] });
   return BUILT;
-}
-
-/** Every word of the catalogue, small, to tell the language from what people have written. */
-export function catalogueWords(): Set<string> {
-  const words = new Set<string>();
-  for (const folder of ['resources/js/messages/en', 'resources/js/messages/en/first'])
-    for (const file of readdirSync(folder).filter((one) => one.endsWith('.json')))
-      for (const word of readFileSync(`${folder}/${file}`, 'utf8').matchAll(/[A-Za-z]{3,}/g)) words.add(word[0].toLowerCase());
-  return words;
 }

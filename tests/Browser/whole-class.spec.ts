@@ -198,6 +198,8 @@ test('two devices on one class: both sets of marks stand, and the later log is o
   await phone.setOffline(true);
   await mark(one, 'Rhea two', 'Cued');
   await mark(two, 'Rhea two', 'Alone');
+  // What is told, and the way to take it back, is there without a network too.
+  await expect(two.getByRole('button', { name: 'Take back' })).toBeVisible();
   await mark(two, 'Sol two', 'Alone');
   await one.getByRole('button', { name: 'Log as planned' }).click();
   await expect(one.getByRole('button', { name: 'Take the log back' })).toBeVisible();

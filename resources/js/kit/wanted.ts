@@ -8,6 +8,13 @@ export interface WantedPart<P> {
   load: () => Promise<ComponentType<P>>;
 }
 
+const parts: (() => Promise<unknown>)[] = [];
+
+/** Loads every part that a page may want, so that it is there though the network goes away. */
+export function loadWanted(): void {
+  for (const load of parts) void load().catch(() => undefined);
+}
+
 export function wantedPart<P>(load: () => Promise<ComponentType<P>>): WantedPart<P> {
   let loading: Promise<ComponentType<P>> | null = null;
   const part: WantedPart<P> = {
@@ -26,6 +33,7 @@ export function wantedPart<P>(load: () => Promise<ComponentType<P>>): WantedPart
       return loading;
     },
   };
+  parts.push(part.load);
   return part;
 }
 

@@ -1,6 +1,7 @@
 import { useEffect } from 'react';
 import { canKeepPages } from '../api/worker';
 import { usePath } from '../kit/router';
+import { loadWanted } from '../kit/wanted';
 import { loadPlace } from './opening';
 import { routes } from './routes';
 
@@ -16,7 +17,7 @@ const CLASS = [
 const AFTER_MS = 300;
 
 /**
- * Whoever has opened a class has all of its programs, so that it can be run, marked and logged though the network goes
+ * Whoever has opened a class has all of its programs, toasts and answers too, so that it can be run, marked and logged though the network goes
  * away. Where the browser cannot keep the application (an address that is not secure), that begins on Today.
  */
 export function useClassAhead(): void {
@@ -25,6 +26,7 @@ export function useClassAhead(): void {
   useEffect(() => {
     if (!isNear) return;
     const timer = setTimeout(() => {
+      loadWanted();
       for (const route of routes) if (CLASS.includes(route.path)) void loadPlace(route).catch(() => undefined);
     }, AFTER_MS);
     return () => {

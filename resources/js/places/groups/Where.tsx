@@ -1,5 +1,5 @@
 import type { Group, Student } from '../../api/client';
-import { share } from '../../kit/format';
+import { number } from '../../kit/format';
 import { Fold } from '../../kit/Fold';
 import { Heading } from '../../kit/page';
 import { Why } from '../../kit/Why';
@@ -49,10 +49,10 @@ export function Where({ data, students, numbers }: Props) {
         {holds}
       </p>
       {[
-        { title: t('groups.notReadyTitle', { number: next }), who: notYet, hint: true },
-        { title: t('groups.lookTitle', { number: next }), who: look, hint: true },
-        { title: t('groups.readyTitle', { number: next }), who: ready, hint: false },
-      ].map(({ title, who, hint }) =>
+        { title: t('groups.notReadyTitle', { number: next }), who: notYet },
+        { title: t('groups.lookTitle', { number: next }), who: look },
+        { title: t('groups.readyTitle', { number: next }), who: ready },
+      ].map(({ title, who }) =>
         who.length === 0 ? null : (
           <Fold
             key={title}
@@ -69,10 +69,10 @@ export function Where({ data, students, numbers }: Props) {
             }
           >
             <Rows students={who} numbers={numbers} />
-            {hint ? null : <p className="mt-1 text-sm text-soft">{t('groups.whyHint')}</p>}
           </Fold>
         ),
       )}
+      {notYet.length + look.length === 0 ? null : <p className="mt-1 text-sm text-soft">{t('groups.whyHint')}</p>}
     </section>
   );
 }
@@ -108,7 +108,7 @@ function Reason({ student, numbers }: { student: Student; numbers: (positions: n
       support !== null && isSupport(support) && reason !== 'following'
         ? t('groups.lastSeen', { support: t(`support.${support}`) })
         : null;
-    const sure = chance === null ? null : t('groups.recallIs', { percent: share(chance).replace(' %', '') });
+    const sure = chance === null ? null : t('groups.recallIs', { percent: number(100 * chance, 0) });
     const known = [t(`groups.reasons.${reason}`), seen, sure].filter(Boolean).join(', ');
     alike.set(known, [...(alike.get(known) ?? []), position]);
   }
