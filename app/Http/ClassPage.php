@@ -16,6 +16,7 @@ use App\Http\Data\PartnerData;
 use App\Http\Data\PassageData;
 use App\Http\Data\StoodData;
 use App\Http\Data\StopData;
+use App\Http\Data\TurnedCardData;
 use App\Http\Data\WatchData;
 use App\Models\Course;
 use App\Models\CurrentSchool;
@@ -95,9 +96,13 @@ final class ClassPage
         // An evening may go elsewhere than its plan, which may be another by then: the whole form is there, unless it is very long.
         $count = $placed->form->count();
         $positions = $count <= self::MOST_CARDS ? range(1, $count) : $placed->form->positionsOf($part->entries());
-        $turned = static fn (CueView $view): array => CueCardData::each(CueCard::each($placed->form, $positions, $view));
+        $turned = CueCard::each($placed->form, $positions, CueView::SameDirection);
 
-        return new ClassCardsData($course->id, $turned(CueView::FacingClass), $turned(CueView::SameDirection));
+        return new ClassCardsData(
+            $course->id,
+            CueCardData::each(CueCard::each($placed->form, $positions, CueView::FacingClass)),
+            array_map(TurnedCardData::of(...), array_keys($turned), array_values($turned)),
+        );
     }
 
     /**

@@ -10,7 +10,7 @@ use App\Actions\ReadStudent;
 use App\Actions\TaughtEntries;
 use App\Http\Data\CatchUpData;
 use App\Http\Data\FadingData;
-use App\Http\Data\FormData;
+use App\Http\Data\FormRefData;
 use App\Http\Data\GroupPrinciplesData;
 use App\Http\Data\StudentClassData;
 use App\Http\Data\StudentData;
@@ -101,7 +101,7 @@ final class StudentPages
 
         return new StudentFormData(
             $group->id,
-            FormData::saved($group->form, $placed),
+            FormRefData::of($group->form),
             StudentData::of($student, $standing, $taught, $recap),
             $taught,
             array_map(static fn (Fading $one): FadingData => new FadingData($one->position, Day::text($one->day), $one->recall), array_slice(Fading::of($placed->form, $tracks, $standing, $model), 0, self::MOST_FADING)),

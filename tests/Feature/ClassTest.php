@@ -85,8 +85,18 @@ test('a class says whom to look at, and where it may be stopped; a mark settles 
     expect($first['stops'])->toHaveCount(12)->and($first['stops'])->toBe($class()['stops'])
         ->and(array_diff(array_column($first['stops'], 'position'), $known))->toBe([])
         ->and(array_intersect(array_column($first['stops'], 'position'), range($lesson['from'], $lesson['to'])))->toBe([]);
-    $positions = array_column($first['cards'][0]['facing'], 'position');
-    expect($positions)->toContain($lesson['from'])->and($positions)->toBe(array_column($first['cards'][0]['same'], 'position'));
+    expect(array_column($first['cards'][0]['cards'], 'position'))->toContain($lesson['from']);
+});
+
+test('the cards of a class, and what is otherwise where one turns, come to what the cards of the form say both ways', function () {
+    $this->postJson("/api/forms/{$this->form->id}/edits", ['base' => 1, 'edits' => [
+        ['op' => 'set', 'id' => 'e02', 'fields' => ['side' => 'left', 'turn' => -90, 'travel' => [1, 1], 'cues' => ['to the {L}'], 'checks' => ['{R} knee over the toes'], 'cautions' => [['for' => 'knee', 'do' => 'smaller']]]],
+    ]])->assertOk();
+    $cards = $this->getJson("$this->url/class")->assertOk()->json('cards.0');
+    $form = fn (string $view): array => $this->getJson("/api/forms/{$this->form->id}/cards?from=1&to=8&view=$view")->assertOk()->json();
+    expect($cards['cards'])->toBe($form('facing'))
+        ->and(array_map(fn (array $card, array $turned): array => array_replace($card, $turned), $cards['cards'], $cards['turned']))->toBe($form('same'))
+        ->and($cards['turned'][1]['own'])->not->toBe($cards['cards'][1]['own']);
 });
 
 test('a class says where everyone stands in its other forms too, for a device without a network', function () {
@@ -150,12 +160,14 @@ test('what goes first next time comes first: taught once more, or given next', f
 test('minutes really taken move what a lesson takes, and can be forgotten', function () {
     $pace = fn (): array => $this->getJson("/api/terms/{$this->term->id}")->json('courses.0.paces.0');
     expect($pace())->toEqual(['kind' => 'new', 'usual' => 8, 'minutes' => 8, 'lessons' => 0]);
-    $form = $this->getJson("/api/terms/{$this->term->id}")->json('courses.0.form');
+    $course = $this->getJson("/api/terms/{$this->term->id}")->json('courses.0');
+    $inCourse = fn (): array => $this->getJson("/api/forms/{$course['form']['id']}?course={$course['id']}")->assertOk()->json();
+    $form = $inCourse();
     $load = array_sum(array_column(array_slice($form['entries'], 0, 2), 'load'));
     $before = array_sum(array_column(array_column($form['lessons'], 'rounds'), 0) === [] ? [] : array_map(fn (array $one) => $one['rounds'][0]['minutes'], $form['lessons']));
     ($this->log)(0, ['did' => [['what' => 'taught', 'entries' => ['e01', 'e02'], 'minutes' => 40]]]);
     expect($pace())->toMatchArray(['lessons' => 1])->and($pace()['minutes'])->toEqualWithDelta((min(60, 40 / $load) + 2 * 8) / 3, 1e-9);
-    $after = array_sum(array_map(fn (array $one) => $one['rounds'][0]['minutes'], $this->getJson("/api/terms/{$this->term->id}")->json('courses.0.form.lessons')));
+    $after = array_sum(array_map(fn (array $one) => $one['rounds'][0]['minutes'], $inCourse()['lessons']));
     expect($after)->toBeGreaterThan($before);
     // Given again it is given in detail; that is another round.
     ($this->log)(1, ['did' => [['what' => 'taught', 'entries' => ['e01', 'e02'], 'minutes' => 10]]]);

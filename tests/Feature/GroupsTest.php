@@ -54,7 +54,7 @@ test('who is not ready for the next lesson is known by its lead-in', function ()
         ->and(($this->named)($group, 'Ada'))->ready->toBe('look') // taught a week ago, and never seen
         ->and(array_column(($this->named)($group, 'Ada')['why'], 'reason', 'position'))->toBe(array_fill_keys($lead, 'not_seen'));
     $ada = ($this->named)($group, 'Ada')['id'];
-    $marks = array_map(fn (int $position) => $this->mark($ada, $group['form']['entries'][$position - 1]['id'], 'Cued'), $lead);
+    $marks = array_map(fn (int $position) => $this->mark($ada, $this->getJson("/api/forms/{$group['form']['id']}")->json('entries')[$position - 1]['id'], 'Cued'), $lead);
     $this->postJson("/api/meetings/{$this->meetings[2]->id}/marks", ['marks' => $marks])->assertOk();
     expect(($this->named)(($this->show)(), 'Ada'))->ready->toBe('ready')->why->toBe([]);
 });
@@ -62,7 +62,7 @@ test('who is not ready for the next lesson is known by its lead-in', function ()
 test('the map of an earlier day shows what was known then', function () {
     ($this->log)(2, '2026-01-20T20:00:00+01:00');
     $ada = ($this->named)(($this->show)(), 'Ada')['id'];
-    $entry = ($this->show)()['form']['entries'][0]['id'];
+    $entry = $this->getJson("/api/forms/{$this->form->id}")->json('entries.0.id');
     $this->clockAt('2026-01-27T20:00:00+01:00');
     $this->postJson("/api/meetings/{$this->meetings[3]->id}/marks", ['marks' => [$this->mark($ada, $entry)]])->assertOk();
     $cell = fn (string $day): ?array => ($this->named)(($this->show)("?on=$day"), 'Ada')['cells'][0] ?? null;

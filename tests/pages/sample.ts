@@ -7,6 +7,7 @@ import type {
   Cell,
   Course,
   CueCard,
+  Edited,
   Entry,
   Finding,
   Form,
@@ -49,6 +50,7 @@ export function entry(position: number, change: Partial<Entry> = {}): Entry {
 export function form(change: Partial<Form> = {}): Form {
   return {
     id: 'form',
+    edition: 'first',
     title: 'Tide stair',
     family: null,
     announced: 6,
@@ -253,7 +255,7 @@ export function page(change: Partial<MeetingPage> = {}): MeetingPage {
     season: meetings,
     closures,
     logId: null,
-    courses: [{ courseId: 'course', formId: 'form', title: 'Tide stair' }],
+    courses: [{ courseId: 'course', formId: 'form', title: 'Tide stair', edition: 'first' }],
     awayLast: [],
     newcomers: [],
     principles: null,
@@ -297,10 +299,19 @@ export function score(version: number, cells: Record<number, Record<string, stri
       entry: { id: one.key, title: one.title },
     })),
     audit,
-    form: shape,
     ...change,
   };
 }
+
+/** The sample form after a change: its score, and as it is cut. */
+export const edited = (
+  version: number,
+  cells: Record<number, Record<string, string>> = {},
+  change: Partial<Score> = {},
+): Edited => ({
+  score: score(version, cells, change),
+  form: form(),
+});
 
 export const cueCard = (position: number, change: Partial<CueCard> = {}): CueCard => ({
   position,

@@ -1,3 +1,5 @@
+import { form } from './sample';
+
 /** What stands in for the server in tests of the pages: answers that are set, refusals, and what was sent. */
 interface Sent {
   method: string;
@@ -11,8 +13,9 @@ interface Refusal {
   with?: Record<string, unknown>;
 }
 
-/** What a place asks beside what a test is about: nothing came back from home. */
+/** What a place asks beside what a test is about: the sample form, and nothing that came back from home. */
 const usual: Record<string, unknown> = {
+  'GET /api/forms/{form}': form(),
   'GET /api/groups/{group}/home': { practices: [], questions: [] },
   'GET /api/students/{student}/home': { link: null, notes: { practices: [], questions: [] } },
 };
@@ -32,14 +35,17 @@ export const server = {
 
 const by =
   (method: string) =>
-  (url: string, options?: { body?: unknown; params?: { query?: unknown } }): Promise<unknown> => {
+  (url: string, options?: { body?: unknown; params?: { query?: unknown; path?: Record<string, string> } }): Promise<unknown> => {
     server.sent.push({ method, url, body: options?.body, query: options?.params?.query });
+    const set = server.answers[`${method} ${url}`] ?? usual[`${method} ${url}`] ?? [];
     const refused = server.refusals[`${method} ${url}`];
     return Promise.resolve(
       refused
         ? { error: { code: refused.code, with: refused.with ?? {} }, response: new Response(null, { status: refused.status }) }
         : {
-            data: server.answers[`${method} ${url}`] ?? usual[`${method} ${url}`] ?? [],
+            // An answer that depends on what is asked for is made of the address.
+            data:
+              typeof set === 'function' ? (set as (path: Record<string, string>) => unknown)(options?.params?.path ?? {}) : set,
             response: new Response(null, { status: 200 }),
           },
     );

@@ -86,7 +86,7 @@ final class FormController extends Controller
 
         $placed = $form->placed();
 
-        return new JsonResponse(FormData::inCourse($form, $placed, $paced($course, $placed), $course->lessons()));
+        return new JsonResponse(FormData::inCourse($course, $placed, $paced($course, $placed)));
     }
 
     #[Puts('/api/forms/{form}/joins', 'pinJoins', 'Cut again', FormData::class, takes: ['joins' => [['after' => 'integer', 'pin' => 'enum:always,never|null']]])]

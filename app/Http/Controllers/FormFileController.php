@@ -8,11 +8,11 @@ use App\Actions\ReadForm;
 use App\Actions\Refused;
 use App\Actions\ReviseForm;
 use App\Http\Data\DifferenceData;
+use App\Http\Data\EditedData;
 use App\Http\Data\FormData;
 use App\Http\Data\ImportPreviewData;
 use App\Http\Data\KinshipData;
 use App\Http\Data\LossesData;
-use App\Http\Data\ScoreData;
 use App\Http\Data\StarterData;
 use App\Http\OpenApi\Makes;
 use App\Http\OpenApi\Reads;
@@ -87,7 +87,7 @@ final class FormFileController extends Controller
         ));
     }
 
-    #[Makes('/api/forms/{form}/import', 'importForm', 'The score after it', ScoreData::class, takes: ['base' => 'integer', 'text' => 'string', 'declined?' => ['string'], 'ids?' => 'enum:same,other'], mayConflict: true)]
+    #[Makes('/api/forms/{form}/import', 'importForm', 'The score after it', EditedData::class, takes: ['base' => 'integer', 'text' => 'string', 'declined?' => ['string'], 'ids?' => 'enum:same,other'], mayConflict: true)]
     public function import(Request $request, Form $form, ReadForm $read, ReviseForm $revise): JsonResponse
     {
         $given = $this->given($request);
@@ -103,7 +103,7 @@ final class FormFileController extends Controller
             Message::of('version.imported'),
         );
 
-        return new JsonResponse(ScoreData::saved($form, $moved));
+        return new JsonResponse(EditedData::saved($form, $moved));
     }
 
     /**

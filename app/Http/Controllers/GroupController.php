@@ -17,7 +17,7 @@ use App\Actions\RemoveStudents;
 use App\Actions\SayTaughtBefore;
 use App\Actions\TaughtEntries;
 use App\Http\Data\AddedData;
-use App\Http\Data\FormData;
+use App\Http\Data\FormRefData;
 use App\Http\Data\GroupData;
 use App\Http\Data\GroupKeepingsData;
 use App\Http\Data\GroupPrinciplesData;
@@ -97,7 +97,7 @@ final class GroupController extends Controller
         return new JsonResponse(new GroupData(
             $this->summary($group),
             $on,
-            FormData::saved($group->form, $placed),
+            FormRefData::of($group->form),
             $given,
             PassageData::of($recap),
             $next?->lesson?->number,

@@ -216,7 +216,7 @@ final class MeetingController extends Controller
      */
     private static function named(\Illuminate\Database\Eloquent\Collection $courses): array
     {
-        return array_values($courses->map(static fn (Course $one): CourseFormData => new CourseFormData($one->id, $one->form_id, $one->form->title))->all());
+        return array_values($courses->map(CourseFormData::of(...))->all());
     }
 
     /**

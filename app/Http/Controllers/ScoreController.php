@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\Refused;
 use App\Actions\ReviseForm;
 use App\Http\Data\DifferenceData;
+use App\Http\Data\EditedData;
 use App\Http\Data\ScoreData;
 use App\Http\Data\VersionData;
 use App\Http\OpenApi\Makes;
@@ -37,7 +38,7 @@ final class ScoreController extends Controller
         return new JsonResponse(ScoreData::saved($form));
     }
 
-    #[Makes('/api/forms/{form}/edits', 'editForm', 'The score after them', ScoreData::class, takes: ['base' => 'integer', 'edits' => ['any'], 'id?' => 'string'], mayConflict: true)]
+    #[Makes('/api/forms/{form}/edits', 'editForm', 'The score after them', EditedData::class, takes: ['base' => 'integer', 'edits' => ['any'], 'id?' => 'string'], mayConflict: true)]
     public function edit(Request $request, Form $form): JsonResponse
     {
         // Read by core from the text itself, as a form file is, so that `{}` and `[]` stay apart.
@@ -49,7 +50,7 @@ final class ScoreController extends Controller
             throw self::atItsField($e);
         }
 
-        return new JsonResponse(ScoreData::saved($form, $moved));
+        return new JsonResponse(EditedData::saved($form, $moved));
     }
 
     #[Reads('/api/forms/{form}/versions', 'versions', 'The states it was in, the latest first', [VersionData::class])]
@@ -76,23 +77,23 @@ final class ScoreController extends Controller
         return new JsonResponse(DifferenceData::between($this->revise->version($form, (int) $given['from']), $this->revise->version($form, (int) $given['to'])));
     }
 
-    #[Makes('/api/forms/{form}/restore', 'restoreForm', 'The score as it was', ScoreData::class, takes: ['base' => 'integer', 'number' => 'integer'], mayConflict: true)]
+    #[Makes('/api/forms/{form}/restore', 'restoreForm', 'The score as it was', EditedData::class, takes: ['base' => 'integer', 'number' => 'integer'], mayConflict: true)]
     public function restore(Request $request, Form $form): JsonResponse
     {
         $given = $request->validate(['base' => ['required', 'integer', 'min:0'], 'number' => ['required', 'integer', 'min:0']]);
         $was = $this->revise->version($form, (int) $given['number']);
         $moved = $this->revise->replace($form, (int) $given['base'], static fn (): CoreForm => $was, $this->viewer($request), Message::of('version.restored', number: (int) $given['number']));
 
-        return new JsonResponse(ScoreData::saved($form, $moved));
+        return new JsonResponse(EditedData::saved($form, $moved));
     }
 
-    #[Makes('/api/forms/{form}/take-back', 'takeBackEdit', 'The score without it', ScoreData::class, takes: ['version' => 'integer'], mayConflict: true)]
+    #[Makes('/api/forms/{form}/take-back', 'takeBackEdit', 'The score without it', EditedData::class, takes: ['version' => 'integer'], mayConflict: true)]
     public function takeBack(Request $request, Form $form): JsonResponse
     {
         $given = $request->validate(['version' => ['required', 'integer', 'min:1']]);
         $moved = $this->revise->takeBack($form, (int) $given['version'], $this->viewer($request));
 
-        return new JsonResponse(ScoreData::saved($form, $moved));
+        return new JsonResponse(EditedData::saved($form, $moved));
     }
 
     /** A value that cannot be, told by the name of its field; the place names the entry and the field. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
+use App\Http\FormEdition;
 use App\Models\Course as CourseRow;
 use App\Models\PlacedForm;
 use Gorvan\Core\Term\Course;
@@ -20,7 +21,7 @@ final readonly class CourseData
         #[OA\Property]
         public string $id,
         #[OA\Property]
-        public FormData $form,
+        public FormRefData $form,
         #[OA\Property]
         public string $approach,
         #[OA\Property]
@@ -49,7 +50,7 @@ final readonly class CourseData
     {
         return new self(
             $row->id,
-            FormData::inCourse($row->form, $placed, $course, $row->lessons()),
+            new FormRefData($row->form_id, $row->form->title, FormEdition::inCourse($row)),
             $course->approach->value,
             $course->share,
             new PassageData($course->target->from, $course->target->to),

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
+use App\Http\FormEdition;
+use App\Models\Course as CourseRow;
 use App\Models\Form as FormRow;
 use App\Models\PlacedForm;
 use Gorvan\Core\Form\EntryLoad;
@@ -24,6 +26,7 @@ use OpenApi\Attributes as OA;
 final readonly class FormData
 {
     /**
+     * @param  string  $edition  the state it is in; empty for a form that is not saved
      * @param  list<EntryData>  $entries
      * @param  list<SectionData>  $sections
      * @param  list<JoinData>  $joins
@@ -33,6 +36,8 @@ final readonly class FormData
     public function __construct(
         #[OA\Property]
         public string $id,
+        #[OA\Property]
+        public string $edition,
         #[OA\Property]
         public string $title,
         #[OA\Property]
@@ -74,31 +79,31 @@ final readonly class FormData
     {
         $placed ??= $row->placed();
 
-        return self::of($placed->form, $row->cut(new LessonCutter, $placed), $placed->ids, $row, $moved);
+        return self::of($placed->form, $row->cut(new LessonCutter, $placed), $placed->ids, $row, FormEdition::own($row), $moved);
     }
 
     /**
      * A saved form in the lessons of a course.
      *
-     * @param  Course  $course  of this form
-     * @param  list<list<string>>  $lessons  it was cut into
+     * @param  Course  $course  the row as core knows it, with the pace of its group
      */
-    public static function inCourse(FormRow $row, PlacedForm $placed, Course $course, array $lessons): self
+    public static function inCourse(CourseRow $row, PlacedForm $placed, Course $course): self
     {
-        return self::of($placed->form, (new LessonCutter)->kept($placed->form, $course->scope([]), $lessons), $placed->ids, $row, course: $course);
+        return self::of($placed->form, (new LessonCutter)->kept($placed->form, $course->scope([]), $row->lessons()), $placed->ids, $row->form, FormEdition::inCourse($row), course: $course);
     }
 
     /**
      * @param  list<string>  $ids row ids by position, empty for a form that is not saved
      * @param  list<Message>  $moved
      */
-    public static function of(Form $form, LessonCut $cut, array $ids = [], ?FormRow $row = null, array $moved = [], ?Course $course = null): self
+    public static function of(Form $form, LessonCut $cut, array $ids = [], ?FormRow $row = null, string $edition = '', array $moved = [], ?Course $course = null): self
     {
         $time = new RunTime($form);
         $recaps = new RecapFinder($form, $cut->joins);
 
         return new self(
             id: $row->id ?? '',
+            edition: $edition,
             title: $form->title,
             family: $form->family,
             announced: $form->announced,

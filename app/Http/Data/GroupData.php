@@ -21,7 +21,7 @@ final readonly class GroupData
         #[OA\Property]
         public string $on,
         #[OA\Property]
-        public FormData $form,
+        public FormRefData $form,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))]
         public array $taught,
         #[OA\Property]

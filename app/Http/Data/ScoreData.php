@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Data;
 
 use App\Models\Form as FormRow;
+use App\Models\PlacedForm;
 use Gorvan\Core\Form\Entry;
 use Gorvan\Core\Form\File\EntryCells;
 use Gorvan\Core\Form\File\FormFileWriter;
-use Gorvan\Core\Reading\Message;
 use OpenApi\Attributes as OA;
 use stdClass;
 
@@ -31,20 +31,12 @@ final readonly class ScoreData
         public array $rows,
         #[OA\Property]
         public AuditData $audit,
-        #[OA\Property]
-        public FormData $form,
     ) {
     }
 
-    /**
-     * @param  list<Message>  $moved  what a change moved in running terms
-     *
-     * @throws \Gorvan\Core\Lesson\CutImpossible
-     */
-    public static function saved(FormRow $row, array $moved = []): self
+    public static function saved(FormRow $row, ?PlacedForm $placed = null): self
     {
-        $placed = $row->placed();
-        $form = $placed->form;
+        $form = ($placed ?? $row->placed())->form;
         $cells = new EntryCells;
         $writer = new FormFileWriter;
 
@@ -54,7 +46,6 @@ final readonly class ScoreData
             EntryCells::columns(),
             array_map(static fn (Entry $entry): ScoreRow => new ScoreRow($entry->id, $cells->of($entry), $writer->entry($entry)), $form->entries),
             AuditData::of($form),
-            FormData::saved($row, $placed, $moved),
         );
     }
 }

@@ -19,7 +19,7 @@ final readonly class StudentFormData
         #[OA\Property]
         public string $group,
         #[OA\Property]
-        public FormData $form,
+        public FormRefData $form,
         #[OA\Property]
         public StudentData $standing,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))]

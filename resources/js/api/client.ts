@@ -6,6 +6,8 @@ import type { components, paths } from './schema';
 type Schemas = components['schemas'];
 export type Session = Schemas['SessionData'];
 export type Form = Schemas['FormData'];
+/** What names its form, with the form itself, which is asked for apart. */
+export type WithForm<T extends { form: Schemas['FormRefData'] }> = Omit<T, 'form'> & { form: Form };
 export type ImportPreview = Schemas['ImportPreviewData'];
 export type Workbench = Schemas['WorkbenchData'];
 export type Cut = Schemas['CutData'];
@@ -68,7 +70,7 @@ export type Focus = Schemas['FocusData'];
 export type StudentRow = Schemas['StudentRow'];
 export type StudentLine = Schemas['StudentInGroup'];
 export type StudentPage = Schemas['StudentPageData'];
-export type StudentForm = Schemas['StudentFormData'];
+export type StudentForm = WithForm<Schemas['StudentFormData']>;
 export type LinePoint = Schemas['LinePointData'];
 export type RecallCurve = Schemas['RecallCurveData'];
 export type Shown = Schemas['ShownPrincipleData'];
@@ -85,10 +87,12 @@ export type WarmUpList = Schemas['WarmUpListData'];
 export type Reliability = Schemas['ReliabilityData'];
 export type ReliabilityPage = Schemas['ReliabilityPage'];
 export type TonightPage = Schemas['TonightData'];
-export type Term = Schemas['TermData'];
+/** A term as the server answers it, its courses naming their forms. */
+export type TermAnswer = Schemas['TermData'];
+export type Term = Omit<TermAnswer, 'courses'> & { courses: Course[] };
 export type TermSummary = Schemas['TermSummary'];
 export type NewTerm = Schemas['NewTerm'];
-export type Course = Schemas['CourseData'];
+export type Course = WithForm<Schemas['CourseData']>;
 export type MeetingCourse = Schemas['MeetingCourse'];
 export type Review = Schemas['ReviewData'];
 export type Forecast = Schemas['ForecastData'];
@@ -96,10 +100,14 @@ export type Change = Schemas['ChangeData'];
 export type ChangePreview = Schemas['ChangePreviewData'];
 export type Question = Schemas['QuestionData'];
 export type Closure = Schemas['ClosureData'];
-export type Group = Schemas['GroupData'];
+/** A group as the server answers it, naming its form. */
+export type GroupAnswer = Schemas['GroupData'];
+export type Group = WithForm<GroupAnswer>;
 export type Student = Schemas['StudentData'];
 export type Cell = Schemas['CellData'];
 export type Score = Schemas['ScoreData'];
+/** A form after a change: as the editor has it, and as it is cut now. */
+export type Edited = Schemas['EditedData'];
 export type Finding = Schemas['FindingData'];
 export type Audit = Schemas['AuditData'];
 export type Version = Schemas['VersionData'];

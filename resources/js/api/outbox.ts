@@ -1,5 +1,5 @@
 import { ulid } from 'ulid';
-import { isPassing, Problem, send, Unreachable } from './client';
+import { type Edited, isPassing, Problem, send, Unreachable } from './client';
 import { type Command, keyOf, type Kept, wire } from './commands';
 import { device } from './device';
 import { giveLeaseBack, takeLease } from './lease';
@@ -297,7 +297,7 @@ async function one(kept: Kept): Promise<boolean> {
     tell(kept.command, { kind: 'sent', answer });
     others?.postMessage({ command: kept.command, answer });
     await remove(kept);
-    if (kept.command.kind === 'edits') await rebase(kept.command.form, (answer as { version: number }).version);
+    if (kept.command.kind === 'edits') await rebase(kept.command.form, (answer as Edited).score.version);
     failures = 0;
     if (state.link !== 'fine') set({ link: 'fine' });
     return true;

@@ -1,5 +1,6 @@
 import type { ComponentType } from 'react';
 import type { Part } from '../messages/en';
+import { queryClient } from '../api/queryClient';
 import {
   bitesQuery,
   classQuery,
@@ -52,6 +53,12 @@ export interface PlaceRoute {
 
 const of = (address: Record<string, string>, name: string): string => address[name] ?? '';
 
+/** The form of a group, where it is known already which it is: the group's own answer would name it later. */
+function formOfGroup(group: string): Asking[] {
+  const known = queryClient.getQueryData(groupsQuery.queryKey)?.find((one) => one.id === group);
+  return known === undefined ? [] : [formQuery(known.formId)];
+}
+
 /** Every address of the application, with what it needs to be shown; what is written out goes before what stands for anything. */
 export const routes: PlaceRoute[] = [
   { path: '/', Place: TodayPlace, words: [], asks: () => [todayQuery] },
@@ -96,7 +103,7 @@ export const routes: PlaceRoute[] = [
     path: '/forms/:form/score',
     load: async () => (await import('./score/ScorePlace')).ScorePlace,
     words: ['forms', 'score', 'told'],
-    asks: (at) => [scoreQuery(of(at, 'form'))],
+    asks: (at) => [scoreQuery(of(at, 'form')), formQuery(of(at, 'form'))],
   },
   {
     path: '/forms/:form/floor',
@@ -237,7 +244,7 @@ export const routes: PlaceRoute[] = [
     path: '/groups/:group',
     load: async () => (await import('./groups/GroupPlace')).GroupPlace,
     words: ['book', 'groups', 'meeting', 'practice', 'principles', 'recall', 'support', 'supportSeen', 'terms', 'told'],
-    asks: (at) => [groupQuery(of(at, 'group'), '')],
+    asks: (at) => [groupQuery(of(at, 'group'), ''), ...formOfGroup(of(at, 'group'))],
   },
   {
     path: '/groups/:group/principles',

@@ -38,8 +38,8 @@ const tonight: ClassPage = {
   cards: [
     {
       courseId: 'course',
-      facing: [card(1, { cautions: [caution] }), card(2), card(3), card(4)],
-      same: [card(1), card(2, { cues: ['the same way'] }), card(3), card(4)],
+      cards: [card(1, { cautions: [caution] }), card(2, { cues: ['cue 2', 'step {L}'] }), card(3), card(4)],
+      turned: [{ position: 2, own: null, left: cueCard(2).right, right: cueCard(2).left, turn: null, travel: [] }],
     },
   ],
   watch: [watch('ada'), watch('bo', 'never_marked')],
@@ -119,9 +119,10 @@ test('M turns one movement and not the next', async () => {
   await start();
   for (let box = 0; box < 3; box++) key('Enter');
   key('PageDown');
-  expect(screen.getByText('cue 2')).toBeTruthy();
+  expect(screen.getByText('step left')).toBeTruthy();
   key('m');
-  expect(screen.getByText('the same way')).toBeTruthy();
+  expect(screen.getByText('cue 2')).toBeTruthy();
+  expect(screen.getByText('step right')).toBeTruthy();
   key('PageDown');
   expect(screen.getByText(/You mirror them/)).toBeTruthy();
 });

@@ -44,5 +44,9 @@ export function stepsOf(page: MeetingPage, box: BoxName): Step[] {
 
 /** How an entry is cued, turned one way or the other; undefined where it is not known on this device. */
 export function cardOf(tonight: ClassPage | null, step: Step | undefined, turn: 'facing' | 'same'): CueCard | undefined {
-  return tonight?.cards.find((one) => one.courseId === step?.courseId)?.[turn].find((card) => card.position === step?.position);
+  const of = tonight?.cards.find((one) => one.courseId === step?.courseId);
+  const card = of?.cards.find((one) => one.position === step?.position);
+  return card === undefined || turn === 'facing'
+    ? card
+    : { ...card, ...of?.turned.find((one) => one.position === card.position) };
 }

@@ -104,15 +104,15 @@ function In({ form }: { form: Form }) {
   const apply = useMutation({
     mutationFn: (base: number) =>
       ask(api.POST('/api/forms/{form}/import', { params, body: { base, text, declined, ...(ids ? { ids } : {}) } })),
-    onSuccess: async (score, base) => {
+    onSuccess: async (made, base) => {
       dropDraft(draft);
-      client.setQueryData(scoreQuery(form.id).queryKey, score);
-      client.setQueryData(formQuery(form.id).queryKey, score.form);
+      client.setQueryData(scoreQuery(form.id).queryKey, made.score);
+      client.setQueryData(formQuery(form.id).queryKey, made.form);
       await readAgain('score');
       await navigate(`/forms/${form.id}/score?findings`);
       tell(t('files.applied'), {
         takeBack: () => {
-          void ask(api.POST('/api/forms/{form}/restore', { params, body: { base: score.version, number: base } })).then(
+          void ask(api.POST('/api/forms/{form}/restore', { params, body: { base: made.score.version, number: base } })).then(
             async (back) => {
               client.setQueryData(formQuery(form.id).queryKey, back.form);
               await client.resetQueries({ queryKey: scoreQuery(form.id).queryKey });

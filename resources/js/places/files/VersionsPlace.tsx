@@ -52,11 +52,11 @@ function List({ form, versions }: { form: Form; versions: Version[] }) {
   const restore = useMutation({
     mutationFn: (number: number) =>
       ask(api.POST('/api/forms/{form}/restore', { params: { path: { form: form.id } }, body: { base: latest, number } })),
-    onSuccess: async (score, number) => {
+    onSuccess: async (made, number) => {
       setAsked(null);
       setProblem(null);
-      client.setQueryData(scoreQuery(form.id).queryKey, score);
-      client.setQueryData(formQuery(form.id).queryKey, score.form);
+      client.setQueryData(scoreQuery(form.id).queryKey, made.score);
+      client.setQueryData(formQuery(form.id).queryKey, made.form);
       await readAgain('score');
       tell(t('versions.restored', { number }), {
         takeBack: () => {

@@ -2,7 +2,7 @@ import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { useTranslation } from '../../messages';
 import { Link, useParams } from '../../kit/router';
-import { api, ask, type Group } from '../../api/client';
+import { api, ask, type Form, type Group, type GroupAnswer } from '../../api/client';
 import { groupQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
 import { Button, ButtonLink, TextArea } from '../../kit/controls';
@@ -11,6 +11,7 @@ import { Dialog } from '../../kit/Dialog';
 import { DateField } from '../../kit/DateField';
 import { ranges } from '../../kit/format';
 import { Asked, Empty, Heading, Page } from '../../kit/page';
+import { WithForms } from '../../kit/WithForms';
 import { useAddressed } from '../../kit/useAddressed';
 import { useAsOne } from '../../kit/useAsOne';
 import { useOnce } from '../../kit/useOnce';
@@ -40,17 +41,21 @@ export function GroupPlace() {
   return (
     <Asked query={query}>
       {(data) => (
-        <Standings
-          data={data}
-          onDay={(day) => {
-            setAddress({ day: day === '' ? null : day });
-          }}
-          against={against}
-          before={against === '' ? undefined : before.data}
-          onAgainst={(day) => {
-            setAddress({ against: day === '' ? null : day });
-          }}
-        />
+        <WithForms of={[data.form]}>
+          {([form]) => (
+            <Standings
+              data={{ ...data, form: form as Form }}
+              onDay={(day) => {
+                setAddress({ day: day === '' ? null : day });
+              }}
+              against={against}
+              before={against === '' ? undefined : before.data}
+              onAgainst={(day) => {
+                setAddress({ against: day === '' ? null : day });
+              }}
+            />
+          )}
+        </WithForms>
       )}
     </Asked>
   );
@@ -115,7 +120,7 @@ interface StandingsProps {
   onDay: (day: string) => void;
   /** The other day that stands beside it, empty for none, and everyone on it. */
   against: string;
-  before: Group | undefined;
+  before: GroupAnswer | undefined;
   onAgainst: (day: string) => void;
 }
 

@@ -64,6 +64,7 @@ beforeEach(() => {
   queryClient.clear();
   answers = {
     'GET {group}': [{ body: group() }],
+    'GET {form}': [{ body: form() }],
     'GET groups': [{ body: [group().group, { ...group().group, id: 'other', name: 'Mornings' }] }],
   };
   answers['GET forms'] = [{ body: [{ id: 'form', title: 'Tide stair' }] }];

@@ -70,8 +70,8 @@ describe('a class as planned', () => {
     const two = page({
       meeting: tonight,
       courses: [
-        { courseId: 'course', formId: 'form', title: 'A' },
-        { courseId: 'other', formId: 'second', title: 'B' },
+        { courseId: 'course', formId: 'form', title: 'A', edition: 'first' },
+        { courseId: 'other', formId: 'second', title: 'B', edition: 'first' },
       ],
     });
     const all = { course: form(), other: form({ id: 'second' }) };

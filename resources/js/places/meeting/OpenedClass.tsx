@@ -1,11 +1,12 @@
-import { useQueries, useQuery, type UseQueryResult } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { type ReactNode, useMemo } from 'react';
 import { useParams } from '../../kit/router';
 import type { Form, MeetingPage } from '../../api/client';
-import { formQuery, meetingQuery } from '../../api/queries';
+import { meetingQuery } from '../../api/queries';
+import { useForms } from '../../api/useForms';
 import { AsOf } from '../../kit/AsOf';
 import { Asked } from '../../kit/page';
-import { formsBy } from './formsBy';
+import { formsBy, namedForm } from './formsBy';
 
 interface Props {
   /** Whether every form of the evening is needed; else the first is enough, and the others come when they are read. */
@@ -35,11 +36,8 @@ export function OpenedClass({ needsAll = false, age = '', children }: Props) {
   );
 }
 
-/** The same list for as long as the forms are the same. */
-const combine = (all: UseQueryResult<Form>[]) => ({ all, ready: all.map((one) => one.data) });
-
 function WithForms({ page, needsAll, children }: Required<Pick<Props, 'needsAll' | 'children'>> & { page: MeetingPage }) {
-  const { all, ready } = useQueries({ queries: page.courses.map((one) => formQuery(one.formId, one.courseId)), combine });
+  const { all, ready } = useForms(page.courses.map(namedForm));
   const forms = useMemo(() => formsBy(page, ready), [page, ready]);
   const open = (needsAll ? all : all.slice(0, 1)).find((one) => one.data === undefined);
   return open === undefined ? children(page, forms) : <Asked query={open}>{() => null}</Asked>;

@@ -1,34 +1,31 @@
-import { useQueries, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from '../../messages';
 import { useParams } from '../../kit/router';
 import { api, ask, type CueCard, type Form, type MeetingPage, type Passage } from '../../api/client';
-import { formQuery, meetingQuery } from '../../api/queries';
+import { meetingQuery } from '../../api/queries';
 import { keys } from '../../api/keys';
 import { Button, ButtonLink, PrintButton } from '../../kit/controls';
 import { entryLine } from '../../kit/entryName';
 import { clock, day } from '../../kit/format';
 import { Asked, Page } from '../../kit/page';
 import { sided } from '../../kit/sided';
+import { WithForms } from '../../kit/WithForms';
 import { useAddressed } from '../../kit/useAddressed';
 import { sentence } from '../../messages/say';
 import { partOf } from '../../pictures/coursePart';
 import { CareHead } from '../care/CareHead';
-import { formsBy } from './formsBy';
+import { formsBy, namedForm } from './formsBy';
 import { PlanList } from './PlanList';
 
 /** Tonight on one page: to the minute, with cues and cautions of what is new, who was away and who is new. */
 export function SheetPlace() {
   const { meeting = '' } = useParams();
   const query = useQuery(meetingQuery(meeting));
-  return <Asked query={query}>{(page) => <WithForms page={page} />}</Asked>;
-}
-
-function WithForms({ page }: { page: MeetingPage }) {
-  const forms = useQueries({ queries: page.courses.map((one) => formQuery(one.formId, one.courseId)) });
-  const ready = forms.map((one) => one.data).filter((one): one is Form => one !== undefined);
-  const first = forms[0];
-  if (first === undefined || ready.length < forms.length) return first ? <Asked query={first}>{() => null}</Asked> : null;
-  return <Sheet page={page} forms={ready} />;
+  return (
+    <Asked query={query}>
+      {(page) => <WithForms of={page.courses.map(namedForm)}>{(forms) => <Sheet page={page} forms={forms} />}</WithForms>}
+    </Asked>
+  );
 }
 
 function Sheet({ page, forms }: { page: MeetingPage; forms: Form[] }) {

@@ -32,7 +32,7 @@ export function StopCheck({ page, courseId, form, tonight, students, marks, unse
   if (stop === undefined || entry === undefined) return <p className="mt-4 text-soft">{t('stop.nowhere')}</p>;
   const focus = (page.meeting.pins.focus as string | undefined) ?? null;
   const principle = page.principles?.principles.find((one) => one.id === stop.principle);
-  const card = tonight.cards.find((one) => one.courseId === stop.courseId)?.facing.find((one) => one.position === stop.position);
+  const card = tonight.cards.find((one) => one.courseId === stop.courseId)?.cards.find((one) => one.position === stop.position);
   return (
     <>
       <section aria-label={t('stop.title')} aria-live="polite" className="my-3 border-t-4 border-pine bg-sheet px-4 py-3">

@@ -4,7 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { choose as pick } from '../../../../tests/pages/choose';
 import { createMemoryRouter, RouterProvider } from '../../../../tests/pages/router';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
-import { form, score } from '../../../../tests/pages/sample';
+import { form, edited } from '../../../../tests/pages/sample';
 import { Toasts } from '../../kit/toasts';
 import '../../messages';
 import { FilesPlace } from '../files/FilesPlace';
@@ -257,7 +257,7 @@ describe('versions', () => {
     const dialog = await screen.findByRole('dialog');
     await userEvent.click(within(dialog).getByRole('button', { name: 'Restore' }));
     expect((await within(dialog).findByRole('alert')).textContent).toContain('Bea changed this form');
-    answers.restore = score(4);
+    answers.restore = edited(4);
     await userEvent.click(within(dialog).getByRole('button', { name: 'Restore' }));
     expect(await screen.findByText('Version 2 is restored.')).toBeTruthy();
     expect(last('/restore')?.body).toEqual({ base: 3, number: 2 });
@@ -318,7 +318,7 @@ describe('files', () => {
     await waitFor(() => {
       expect(last('/preview')?.body).toEqual({ text: 'x', declined: ['e2'] });
     });
-    answers.import = score(8);
+    answers.import = edited(8);
     await userEvent.click(await screen.findByRole('button', { name: 'Change the form' }));
     await waitFor(() => {
       expect(router.state.location.pathname).toBe('/forms/form/score');
@@ -336,7 +336,7 @@ describe('files', () => {
     expect(await screen.findByText('Is this file of this form?')).toBeTruthy();
     const change = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Change the form' });
     expect(change().disabled).toBe(true);
-    answers.import = score(8);
+    answers.import = edited(8);
     await userEvent.click(screen.getByRole('radio', { name: 'No, compare by titles' }));
     // What was shown stays in sight while it is compared again.
     expect(screen.getByText(/What is gone keeps its marks/)).toBeTruthy();

@@ -1,11 +1,11 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { Tabs } from 'radix-ui';
 import { type KeyboardEvent, useCallback, useEffect, useDeferredValue, useId, useMemo, useRef, useState } from 'react';
 import { useTranslation } from '../../messages';
 import { Select } from '../../kit/Select';
 import { useParams, useSearchParams } from '../../kit/router';
-import type { Score } from '../../api/client';
-import { scoreQuery } from '../../api/queries';
+import type { Edited } from '../../api/client';
+import { formQuery, scoreQuery } from '../../api/queries';
 import { Button } from '../../kit/controls';
 import { Dialog } from '../../kit/Dialog';
 import { useShortcut } from '../../kit/shortcuts';
@@ -35,13 +35,23 @@ import { useTravelWords } from './useTravelWords';
 export function ScorePlace() {
   const { form = '' } = useParams();
   // Read afresh on coming here; while it is open, its own answers keep it up to date.
-  const query = useQuery({ ...scoreQuery(form), staleTime: 0, refetchOnWindowFocus: false, refetchOnReconnect: false });
-  const isStale = query.isFetching && !query.isFetchedAfterMount;
+  const score = useQuery({ ...scoreQuery(form), ...AFRESH });
+  const cut = useQuery({ ...formQuery(form), ...AFRESH });
   return (
-    <Asked query={isStale ? ({ ...query, data: undefined, isError: false } as typeof query) : query}>
-      {(score) => <Editor key={form} id={form} start={score} />}
+    <Asked query={afresh(score)}>
+      {(read) => (
+        <Asked query={afresh(cut)}>{(asCut) => <Editor key={form} id={form} start={{ score: read, form: asCut }} />}</Asked>
+      )}
     </Asked>
   );
+}
+
+const AFRESH = { staleTime: 0, refetchOnWindowFocus: false, refetchOnReconnect: false };
+
+/** What was read before one came here is not shown while it is read again. */
+function afresh<T>(query: UseQueryResult<T>): UseQueryResult<T> {
+  const isStale = query.isFetching && !query.isFetchedAfterMount;
+  return isStale ? ({ ...query, data: undefined, isError: false } as UseQueryResult<T>) : query;
 }
 
 /** From so many pixels of height on there is room for the ribbon over sixteen rows. */
@@ -54,12 +64,12 @@ const REST_MS = 120;
 
 type Tab = 'entry' | 'findings' | 'form';
 
-function Editor({ id, start }: { id: string; start: Score }) {
+function Editor({ id, start }: { id: string; start: Edited }) {
   const { t } = useTranslation();
   const tell = useTell();
   const travelWords = useTravelWords();
   const scoring = useScore(id, start);
-  const { score, rows, edit } = scoring;
+  const { score, form, rows, edit } = scoring;
   const [search] = useSearchParams();
   const [tab, setTab] = useState<Tab>(search.has('findings') ? 'findings' : 'entry');
   const [set, setSet] = useState<ColumnSet>('typing');
@@ -81,7 +91,7 @@ function Editor({ id, start }: { id: string; start: Score }) {
   }));
   const hintId = useId();
   const columns: readonly Column[] = isNarrow ? NARROW : SETS[set];
-  const sections = useMemo(() => sectionStarts(score), [score]);
+  const sections = useMemo(() => sectionStarts({ score, form }), [score, form]);
   const findings = useMemo(() => findingsByPosition(score.audit.findings), [score.audit]);
   const found = rows.findIndex((one) => one.key === place.key);
   const at = found >= 0 ? found : Math.min(place.row, rows.length - 1);
@@ -91,10 +101,7 @@ function Editor({ id, start }: { id: string; start: Score }) {
   // The ribbon and the depth follow once one stays at a row: going along is not held up by what is passed.
   const near = useDeferredValue(Math.min(usePaused(at, REST_MS), rows.length - 1));
   const nearRow = rows[near];
-  const selected = useMemo(
-    () => (near < score.form.entries.length ? { from: near + 1, to: near + 1 } : null),
-    [near, score.form],
-  );
+  const selected = useMemo(() => (near < form.entries.length ? { from: near + 1, to: near + 1 } : null), [near, form]);
 
   const go = useCallback((position: number) => {
     setPlace((was) => ({ ...was, key: null, row: position - 1 }));
@@ -232,7 +239,7 @@ function Editor({ id, start }: { id: string; start: Score }) {
   return (
     <FormPages
       id={id}
-      title={score.form.title}
+      title={form.title}
       actions={
         <>
           <p role="status" className="self-center pr-2 text-sm text-soft">
@@ -255,11 +262,11 @@ function Editor({ id, start }: { id: string; start: Score }) {
         </>
       }
     >
-      <Warnings title={t('forms.movedTitle')} lines={score.form.moved.map(sentence)} />
+      <Warnings title={t('forms.movedTitle')} lines={form.moved.map(sentence)} />
       {isOpen && hasList ? (
         <>
           <RibbonTools by={by} onBy={setBy} zoom={zoom} onZoom={setZoom} arcs={arcs} onArcs={setArcs} />
-          <Ribbon form={score.form} arcs={arcs} by={by} zoom={zoom} findings={findings} selected={selected} onSelect={go} />
+          <Ribbon form={form} arcs={arcs} by={by} zoom={zoom} findings={findings} selected={selected} onSelect={go} />
         </>
       ) : null}
       {isNarrow ? (
@@ -392,7 +399,7 @@ function Editor({ id, start }: { id: string; start: Score }) {
       <p className="mt-3 text-[0.95rem]" data-testid="totals">
         {t('score.totals', {
           movements: totals.movements,
-          worth: t('forms.worth', { count: worthOf(score.form) }),
+          worth: t('forms.worth', { count: worthOf(form) }),
           time: duration(totals.seconds),
           turn: number(totals.turn, 1),
           left: number(totals.left, 1),

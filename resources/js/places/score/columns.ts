@@ -1,4 +1,4 @@
-import type { Score } from '../../api/client';
+import type { Edited } from '../../api/client';
 import type { Row } from './edits';
 
 /** Columns of the grid: those of a CSV file, and where sections begin. */
@@ -76,6 +76,6 @@ export function shown(row: Row, column: Column, about: Around): string {
 }
 
 /** Which entry each section begins at. */
-export function sectionStarts(score: Score): Map<string, string> {
-  return new Map(score.form.sections.map((section) => [score.rows[section.first - 1]?.key ?? '', section.title]));
+export function sectionStarts({ score, form }: Edited): Map<string, string> {
+  return new Map(form.sections.map((section) => [score.rows[section.first - 1]?.key ?? '', section.title]));
 }

@@ -5,7 +5,7 @@ import userEvent from '@testing-library/user-event';
 import { choose as pick } from '../../../../tests/pages/choose';
 import { createMemoryRouter, RouterProvider } from '../../../../tests/pages/router';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
-import { finding, score } from '../../../../tests/pages/sample';
+import { finding, form, score } from '../../../../tests/pages/sample';
 import type { Score } from '../../api/client';
 import { device } from '../../api/device';
 import { closeOutbox, openOutbox } from '../../api/outbox';
@@ -53,8 +53,11 @@ beforeEach(async () => {
       const rows = (body as { edits: Edit[] }).edits.reduce((so, edit) => foreseen(so, edit, now.columns), now.rows);
       now = { ...now, version: now.version + 1, rows };
     }
-    const answer = { data: now, response: new Response(null, { status: 200 }) };
-    return held === null ? Promise.resolve(answer) : held.then(() => ({ ...answer, data: now }));
+    const answer = () => ({
+      data: url.endsWith('/score') ? now : url.endsWith('{form}') ? form() : { score: now, form: form() },
+      response: new Response(null, { status: 200 }),
+    });
+    return held === null ? Promise.resolve(answer()) : held.then(answer);
   };
 });
 afterEach(async () => {

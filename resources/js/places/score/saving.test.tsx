@@ -2,8 +2,8 @@ import 'fake-indexeddb/auto';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, render, screen, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
-import { score } from '../../../../tests/pages/sample';
-import { type Score, Unreachable } from '../../api/client';
+import { edited, form } from '../../../../tests/pages/sample';
+import { type Edited, Unreachable } from '../../api/client';
 import { device } from '../../api/device';
 import { closeOutbox, openOutbox, outbox } from '../../api/outbox';
 import { Toasts } from '../../kit/toasts';
@@ -41,7 +41,11 @@ beforeEach(async () => {
   versions = Promise.resolve([]);
   sessionStorage.clear();
   ask.current = async (url, body) =>
-    url.endsWith('/versions') ? { data: await versions, response: new Response(null, { status: 200 }) } : waits(url, body);
+    url.endsWith('/versions')
+      ? { data: await versions, response: new Response(null, { status: 200 }) }
+      : url.endsWith('{form}')
+        ? { data: form(), response: new Response(null, { status: 200 }) }
+        : waits(url, body);
 });
 const waits = (url: string, body: unknown): Promise<unknown> =>
   new Promise((resolve, reject) => {
@@ -50,7 +54,9 @@ const waits = (url: string, body: unknown): Promise<unknown> =>
       body: body as Sent['body'],
       answer: (status, told) => {
         const response = new Response(null, { status });
-        resolve(response.ok ? { data: told, response } : { error: told, response });
+        // Whoever only reads is told the score; its form is asked for beside it.
+        const data = url.endsWith('/score') ? (told as Edited).score : told;
+        resolve(response.ok ? { data, response } : { error: told, response });
       },
       fail: () => {
         reject(new Unreachable());
@@ -64,7 +70,7 @@ afterEach(async () => {
   await device.leases.clear();
 });
 
-function Editor({ start }: { start: Score }) {
+function Editor({ start }: { start: Edited }) {
   scoring = useScore('form', start);
   return (
     <ul>
@@ -74,7 +80,7 @@ function Editor({ start }: { start: Score }) {
     </ul>
   );
 }
-const open = (start = score(1)) =>
+const open = (start = edited(1)) =>
   render(
     <QueryClientProvider client={new QueryClient()}>
       <Toasts>
@@ -110,10 +116,10 @@ describe('saving as one goes', () => {
     expect(screen.getByText('Movement 2 right')).toBeTruthy();
     expect((await request(0)).body.base).toBe(1);
     expect(sent).toHaveLength(1); // the second waits for the first
-    await answer(0, 200, score(2, { 1: { side: 'left' } }));
+    await answer(0, 200, edited(2, { 1: { side: 'left' } }));
     expect((await request(1)).body).toMatchObject({ base: 2, edits: [{ id: 'e2' }] });
     expect(screen.getByText('Movement 2 right')).toBeTruthy(); // still there, though that answer did not know it
-    await answer(1, 200, score(3, { 1: { side: 'left' }, 2: { side: 'right' } }));
+    await answer(1, 200, edited(3, { 1: { side: 'left' }, 2: { side: 'right' } }));
     await waitFor(() => {
       expect(scoring.saving).toBe('saved');
     });
@@ -124,7 +130,7 @@ describe('saving as one goes', () => {
     set('e1', { turn: 'half' });
     set('e2', { side: 'left' });
     await answer(0, 422, { code: 'Turn: "half" is not a number.', place: 'e1.turn', problems: [] });
-    await answer(1, 200, score(2, { 2: { side: 'left' } }));
+    await answer(1, 200, edited(2, { 2: { side: 'left' } }));
     await waitFor(() => {
       expect(scoring.refused.get('e1.turn')).toEqual({ typed: 'half', message: 'Turn: "half" is not a number.' });
     });
@@ -139,9 +145,9 @@ describe('saving as one goes', () => {
     await answer(0, 422, { code: 'Turn: no number.', place: 'e1.turn', problems: [] });
     expect((await request(1)).body.edits).toEqual([{ op: 'set', id: 'e1', cells: { side: 'left', turn: 'half' } }]);
     await answer(1, 422, { code: 'Turn: no number.', place: 'e1.turn', problems: [] });
-    await answer(2, 200, score(2, { 1: { side: 'left' } }));
+    await answer(2, 200, edited(2, { 1: { side: 'left' } }));
     await answer(3, 422, { code: 'Turn: no number.', place: 'e1.turn', problems: [] });
-    await answer(4, 200, score(3, { 1: { side: 'left', title: 'Heron' } }));
+    await answer(4, 200, edited(3, { 1: { side: 'left', title: 'Heron' } }));
     await waitFor(() => {
       expect(scoring.saving).toBe('saved');
     });
@@ -181,7 +187,7 @@ describe('saving as one goes', () => {
     open();
     expect(screen.getByText('Movement 1 left')).toBeTruthy();
     expect((await request(1)).body).toEqual(first.body); // the very same, with its id
-    await answer(1, 200, score(2, { 1: { side: 'left' } }));
+    await answer(1, 200, edited(2, { 1: { side: 'left' } }));
     await waitFor(() => {
       expect(scoring.saving).toBe('saved');
     });
@@ -197,7 +203,7 @@ describe('saving as one goes', () => {
     act(() => {
       void scoring.settle(true);
     });
-    await answer(1, 200, score(5, { 1: { side: 'right' } }));
+    await answer(1, 200, edited(5, { 1: { side: 'right' } }));
     expect((await request(2)).body).toMatchObject({ base: 5, edits: [{ id: 'e1', cells: { side: 'left' } }] });
     await answer(2, 409, { code: 'Bea again.', place: 'e1', problems: [] });
     await waitFor(() => {
@@ -206,7 +212,7 @@ describe('saving as one goes', () => {
     act(() => {
       void scoring.settle(false);
     });
-    await answer(3, 200, score(6, { 1: { side: 'both' } }));
+    await answer(3, 200, edited(6, { 1: { side: 'both' } }));
     await waitFor(() => {
       expect(screen.getByText('Movement 1 both')).toBeTruthy();
     });
@@ -229,7 +235,7 @@ describe('saving as one goes', () => {
       expect(sent).toHaveLength(2);
     });
     expect(sent[1]?.body).toEqual(first.body);
-    await answer(1, 200, score(2, { 1: { side: 'left' } }));
+    await answer(1, 200, edited(2, { 1: { side: 'left' } }));
     await waitFor(() => {
       expect(scoring.saving).toBe('saved');
     });
@@ -242,7 +248,7 @@ describe('saving as one goes', () => {
     await waitFor(() => {
       expect(scoring.saving).toBe('signedOut');
     });
-    await answer(1, 200, score(2, { 1: { side: 'left' } }));
+    await answer(1, 200, edited(2, { 1: { side: 'left' } }));
     await waitFor(() => {
       expect(scoring.saving).toBe('saved');
     });
@@ -253,9 +259,9 @@ describe('saving as one goes', () => {
     const { unmount } = open();
     expect(scoring.undo).toBeNull();
     set('e1', { side: 'left' });
-    await answer(0, 200, score(2, { 1: { side: 'left' } }));
+    await answer(0, 200, edited(2, { 1: { side: 'left' } }));
     set('e2', { side: 'right' });
-    await answer(1, 200, score(3, { 1: { side: 'left' }, 2: { side: 'right' } }));
+    await answer(1, 200, edited(3, { 1: { side: 'left' }, 2: { side: 'right' } }));
     await waitFor(() => {
       expect(scoring.undo).not.toBeNull();
     });
@@ -263,22 +269,22 @@ describe('saving as one goes', () => {
       expect(outbox().kept).toEqual([]);
     });
     unmount();
-    open(score(3, { 1: { side: 'left' }, 2: { side: 'right' } }));
+    open(edited(3, { 1: { side: 'left' }, 2: { side: 'right' } }));
     act(() => scoring.undo?.());
     expect((await request(2)).url).toBe('/api/forms/{form}/take-back');
     expect(sent[2]?.body).toEqual({ version: 3 });
-    await answer(2, 200, score(4, { 1: { side: 'left' } }));
+    await answer(2, 200, edited(4, { 1: { side: 'left' } }));
     await waitFor(() => {
       expect(scoring.redo).not.toBeNull();
     });
     act(() => scoring.redo?.());
     expect((await request(3)).body).toEqual({ version: 4 });
-    await answer(3, 200, score(5, { 1: { side: 'left' }, 2: { side: 'right' } }));
+    await answer(3, 200, edited(5, { 1: { side: 'left' }, 2: { side: 'right' } }));
     await waitFor(() => {
       expect(scoring.redo).toBeNull();
     });
     set('e3', { side: 'left' });
-    await answer(4, 200, score(6));
+    await answer(4, 200, edited(6));
     await waitFor(() => {
       expect(scoring.undo).not.toBeNull();
     });
@@ -289,14 +295,14 @@ describe('saving as one goes', () => {
   test('what was saved as the page was left is taken back before what was made earlier', async () => {
     const { unmount } = open();
     set('e1', { side: 'left' });
-    await answer(0, 200, score(2, { 1: { side: 'left' } }));
+    await answer(0, 200, edited(2, { 1: { side: 'left' } }));
     await waitFor(() => {
       expect(scoring.undo).not.toBeNull();
     });
     set('e2', { side: 'right' });
     await request(1);
     unmount();
-    await answer(1, 200, score(3, { 1: { side: 'left' }, 2: { side: 'right' } }));
+    await answer(1, 200, edited(3, { 1: { side: 'left' }, 2: { side: 'right' } }));
     await waitFor(() => {
       expect(outbox().kept).toEqual([]);
     });
@@ -304,7 +310,7 @@ describe('saving as one goes', () => {
     versions = new Promise((resolve) => {
       tell = resolve;
     });
-    open(score(4, { 1: { side: 'left' }, 2: { side: 'right' } })); // the fourth is a colleague's
+    open(edited(4, { 1: { side: 'left' }, 2: { side: 'right' } })); // the fourth is a colleague's
     expect(scoring.undo).toBeNull(); // not before it is known what is the last one
     tell([4, 3, 2, 1].map((number) => ({ number, by: 'X', at: '', what: [], isMine: number !== 4 })));
     await waitFor(() => {
@@ -312,7 +318,7 @@ describe('saving as one goes', () => {
     });
     act(() => scoring.undo?.());
     expect((await request(2)).body).toEqual({ version: 3 });
-    await answer(2, 200, score(5, { 1: { side: 'left' } }));
+    await answer(2, 200, edited(5, { 1: { side: 'left' } }));
     act(() => scoring.undo?.());
     expect((await request(3)).body).toEqual({ version: 2 });
   });
@@ -321,7 +327,7 @@ describe('saving as one goes', () => {
     open();
     for (const [n, side] of ['left', 'right', 'both'].entries()) {
       set('e1', { side });
-      await answer(n, 200, score(n + 2, { 1: { side } }));
+      await answer(n, 200, edited(n + 2, { 1: { side } }));
     }
     await waitFor(() => {
       expect(scoring.undo).not.toBeNull();
@@ -333,7 +339,7 @@ describe('saving as one goes', () => {
     });
     for (const [n, version] of [4, 3, 2].entries()) {
       expect((await request(3 + n)).body).toEqual({ version });
-      await answer(3 + n, 200, score(5 + n));
+      await answer(3 + n, 200, edited(5 + n));
     }
     await waitFor(() => {
       expect(scoring.undo).toBeNull();
@@ -354,7 +360,7 @@ describe('saving as one goes', () => {
       expect(screen.getByText('Heron')).toBeTruthy();
     });
     expect(sent).toHaveLength(1); // and makes it once
-    await answer(0, 200, score(2, { 1: { title: 'Heron' } }));
+    await answer(0, 200, edited(2, { 1: { title: 'Heron' } }));
     await waitFor(() => {
       expect(outbox().kept).toEqual([]);
     });
@@ -363,7 +369,7 @@ describe('saving as one goes', () => {
   test('what cannot be taken back is said, and is not tried again', async () => {
     open();
     set('e1', { side: 'left' });
-    await answer(0, 200, score(2));
+    await answer(0, 200, edited(2));
     await waitFor(() => {
       expect(scoring.undo).not.toBeNull();
     });
@@ -378,7 +384,7 @@ describe('saving as one goes', () => {
   test('an answer that changes nothing is nothing to take back', async () => {
     open();
     set('e1', { side: '' });
-    await answer(0, 200, score(1));
+    await answer(0, 200, edited(1));
     await waitFor(() => {
       expect(scoring.saving).toBe('saved');
     });

@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { startTransition, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useTranslation } from '../../messages';
 import { ulid } from 'ulid';
-import { api, ask, Problem, type Score } from '../../api/client';
+import { api, ask, Problem, type Edited } from '../../api/client';
 import type { EditsCommand } from '../../api/commands';
 import { letGo, type Link, onChange, onOutcome, outbox, post, putInstead } from '../../api/outbox';
 import { formQuery, scoreQuery } from '../../api/queries';
@@ -98,6 +98,16 @@ export const drawnQueue = <T extends { id: string }>(drawn: T[], heard: Readonly
   ...waiting.filter((one) => !heard.has(one.id)),
 ];
 
+/** The form as it is now, whatever is here: as the editor has it and as it is cut, asked for at once. */
+async function readForm(id: string): Promise<Edited> {
+  const params = { path: { form: id } };
+  const [score, form] = await Promise.all([
+    ask(api.GET('/api/forms/{form}/score', { params })),
+    ask(api.GET('/api/forms/{form}', { params })),
+  ]);
+  return { score, form };
+}
+
 /** The rows of an answer, each being the very one that is here where it says the same, so that it need not be drawn. */
 function sameKept(was: Row[], now: Row[]): Row[] {
   const known = new Map(was.map((row) => [row.key, row]));
@@ -111,21 +121,23 @@ function sameKept(was: Row[], now: Row[]): Row[] {
  * A form being edited: what is typed shows at once and is sent in order, one batch after the other, each on the version
  * the last one made. What is refused stays where it was typed; what somebody else changed meanwhile is asked about.
  */
-export function useScore(id: string, start: Score) {
+export function useScore(id: string, start: Edited) {
   const { t } = useTranslation();
   const client = useQueryClient();
   const tell = useTell();
   const { link } = useOutbox();
   // One state, changed by functions only: an answer drawn late is never mixed with a queue that is ahead of it.
-  const [{ score, queue }, setState] = useState<{ score: Score; queue: Queued[] }>(() => ({
-    score: start,
+  const [{ score, form, queue }, setState] = useState<Edited & { queue: Queued[] }>(() => ({
+    ...start,
     queue: waitingOf(id),
   }));
   const [isStepping, setStepping] = useState(false);
   const [refused, setRefused] = useState<Refused>(new Map());
   const [conflict, setConflict] = useState<Conflict | null>(null);
-  const [done, setDone] = useState<Done>(() => readDraft<Done>(`score.${id}`) ?? { undo: [], redo: [], known: start.version });
-  const base = useRef(start.version);
+  const [done, setDone] = useState<Done>(
+    () => readDraft<Done>(`score.${id}`) ?? { undo: [], redo: [], known: start.score.version },
+  );
+  const base = useRef(start.score.version);
   const isBusy = useRef(false);
   /** Batches whose answer came here, though it may not be drawn yet. */
   const heard = useRef(new Set<string>());
@@ -150,13 +162,14 @@ export function useScore(id: string, start: Score) {
   );
 
   const take = useCallback(
-    (answer: Score, answered: string[]) => {
-      base.current = Math.max(base.current, answer.version);
+    (answer: Edited, answered: string[]) => {
+      base.current = Math.max(base.current, answer.score.version);
       setState((was) => ({
-        score: { ...answer, rows: sameKept(was.score.rows, answer.rows) },
+        score: { ...answer.score, rows: sameKept(was.score.rows, answer.score.rows) },
+        form: answer.form,
         queue: was.queue.filter((one) => !answered.includes(one.id)),
       }));
-      client.setQueryData(scoreQuery(id).queryKey, answer);
+      client.setQueryData(scoreQuery(id).queryKey, answer.score);
       client.setQueryData(formQuery(id).queryKey, answer.form);
     },
     [client, id],
@@ -207,16 +220,17 @@ export function useScore(id: string, start: Score) {
         see();
         return;
       }
-      const answer = outcome.answer as Score;
+      const answer = outcome.answer as Edited;
+      const { version } = answer.score;
       const made = outbox().kept.find((one) => one.command.kind === 'edits' && one.command.id === command.id)?.id ?? '';
       heard.current.add(made);
       // Drawn when there is time for it: whoever is typing the next cell is not held up.
       startTransition(() => {
-        if (answer.version !== command.base) {
+        if (version !== command.base) {
           setDone((all) => ({
-            undo: [...all.undo, answer.version].slice(-MOST_STEPS),
+            undo: [...all.undo, version].slice(-MOST_STEPS),
             redo: [],
-            known: answer.version === all.known + 1 ? answer.version : all.known,
+            known: version === all.known + 1 ? version : all.known,
           }));
         }
         take(answer, [made]);
@@ -235,7 +249,7 @@ export function useScore(id: string, start: Score) {
       const made = ids.split(',').filter((one) => !here.has(one) && !heard.current.has(one));
       if (made.length === 0 || isReading) return;
       isReading = true;
-      void ask(api.GET('/api/forms/{form}/score', { params: { path: { form: id } } })).then(
+      void readForm(id).then(
         (now) => {
           take(now, made);
         },
@@ -317,8 +331,8 @@ export function useScore(id: string, start: Score) {
             put((all) => ({
               ...all,
               [from]: all[from].slice(0, -1),
-              [back]: [...all[back], answer.version],
-              known: answer.version,
+              [back]: [...all[back], answer.score.version],
+              known: answer.score.version,
             }));
             take(answer, []);
             tell(t(next === 'undo' ? 'score.takenBack' : 'score.doneAgain'));
@@ -343,12 +357,12 @@ export function useScore(id: string, start: Score) {
   const settle = useCallback(
     async (isAgain: boolean) => {
       try {
-        const now = await ask(api.GET('/api/forms/{form}/score', { params: { path: { form: id } } }));
+        const now = await readForm(id);
         const [clash] = refusedOf(id);
         take(now, []);
         setConflict(null);
         if (clash !== undefined) {
-          if (isAgain) await putInstead(clash.id, [{ ...clash.command, id: ulid(), base: now.version }]);
+          if (isAgain) await putInstead(clash.id, [{ ...clash.command, id: ulid(), base: now.score.version }]);
           else {
             heard.current.add(clash.id);
             await letGo(clash.id);
@@ -387,6 +401,7 @@ export function useScore(id: string, start: Score) {
   const canStep = queue.length === 0 && !isBehind;
   return {
     score,
+    form,
     rows,
     edit,
     saving: savingOf(queue.length > 0 || isStepping, link),

@@ -9,6 +9,7 @@ import { DateField } from '../../kit/DateField';
 import { entryName } from '../../kit/entryName';
 import { day } from '../../kit/format';
 import { Asked, Heading, Page } from '../../kit/page';
+import { WithForms } from '../../kit/WithForms';
 import { useAddressed } from '../../kit/useAddressed';
 import { strokeOf } from '../../pictures/keeping';
 import { KeepingGlyph } from '../../pictures/KeepingGlyph';
@@ -28,10 +29,21 @@ import { useNeedWords } from './useNeedWords';
 export function StudentPlace() {
   const { student = '' } = useParams();
   const query = useQuery(studentQuery(student, ''));
-  return <Asked query={query}>{(data) => <Shown key={data.id} data={data} />}</Asked>;
+  return (
+    <Asked query={query}>
+      {(data) => (
+        <WithForms key={data.id} of={data.forms.map((one) => one.form)}>
+          {(forms) => <Shown data={{ ...data, forms: data.forms.map((one, at) => ({ ...one, form: forms[at] as Form })) }} />}
+        </WithForms>
+      )}
+    </Asked>
+  );
 }
 
-function Shown({ data }: { data: StudentPage }) {
+/** What the server answers, with the forms it names. */
+type Standing = Omit<StudentPage, 'forms'> & { forms: StudentForm[] };
+
+function Shown({ data }: { data: Standing }) {
   const { t } = useTranslation();
   const [address, setAddress] = useAddressed();
   const then = address.get('then') ?? '';
@@ -99,9 +111,9 @@ function Shown({ data }: { data: StudentPage }) {
 }
 
 interface InFormProps {
-  data: StudentPage;
+  data: Standing;
   of: StudentForm;
-  before: StudentForm | undefined;
+  before: StudentPage['forms'][number] | undefined;
   then: string;
 }
 
@@ -193,7 +205,7 @@ function Fading({ of, form }: { of: StudentForm; form: Form }) {
   );
 }
 
-function Principles({ data }: { data: StudentPage }) {
+function Principles({ data }: { data: Standing }) {
   const { t } = useTranslation();
   const words = useKeepingWords();
   return data.principles.map(({ group, principles, keepings }) => {

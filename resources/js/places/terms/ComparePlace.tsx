@@ -3,22 +3,23 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useFieldArray, useForm } from 'react-hook-form';
 import { useTranslation } from '../../messages';
-import { useNavigate, useParams } from '../../kit/router';
+import { useNavigate } from '../../kit/router';
 import { api, ask, type Course, type Meeting, Problem, type Term } from '../../api/client';
-import { questionsQuery, termQuery } from '../../api/queries';
+import { questionsQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
 import { Button, ButtonLink, TextField } from '../../kit/controls';
 import { entryChoices } from '../../kit/entryName';
 import { Form } from '../../kit/Form';
 import { FormSelect } from '../../kit/formFields';
 import { number } from '../../kit/format';
-import { Asked, Page } from '../../kit/page';
+import { Page } from '../../kit/page';
 import { z } from '../../kit/schema';
 import { Segmented } from '../../kit/Segmented';
 import { useTell } from '../../kit/toasts';
 import { useAsOne } from '../../kit/useAsOne';
 import { useOnce } from '../../kit/useOnce';
 import { Weave } from '../../pictures/Weave';
+import { OpenedTerm } from './OpenedTerm';
 
 const APPROACHES = ['piece', 'outline', 'sides'] as const;
 const MOST = 3;
@@ -67,9 +68,7 @@ interface Compared {
 
 /** Up to three plans of one term side by side, their weaves on one scale. */
 export function ComparePlace() {
-  const { term = '' } = useParams();
-  const query = useQuery(termQuery(term));
-  return <Asked query={query}>{(data) => <Comparing term={data} />}</Asked>;
+  return <OpenedTerm>{(term) => <Comparing term={term} />}</OpenedTerm>;
 }
 
 function Comparing({ term }: { term: Term }) {

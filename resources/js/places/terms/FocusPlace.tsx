@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from '../../messages';
 import { useParams } from '../../kit/router';
-import type { GroupPrinciples, Meeting, Term } from '../../api/client';
+import type { GroupPrinciples, Meeting, TermAnswer } from '../../api/client';
 import { termQuery } from '../../api/queries';
 import { Button, ButtonLink, PrintButton } from '../../kit/controls';
 import { Tick } from '../../kit/Tick';
@@ -27,7 +27,7 @@ export function FocusPlace() {
   return <Asked query={query}>{(data) => <Focuses key={data.term.id} term={data} />}</Asked>;
 }
 
-function Focuses({ term }: { term: Term }) {
+function Focuses({ term }: { term: TermAnswer }) {
   const { t } = useTranslation();
   const { groupId, groupName, title } = term.term;
   const proposal = useProposal(term);
@@ -85,7 +85,7 @@ function Focuses({ term }: { term: Term }) {
 }
 
 interface WeaveProps {
-  term: Term;
+  term: TermAnswer;
   /** As they are, or as a change would leave them. */
   shown: Meeting[];
   set: GroupPrinciples;

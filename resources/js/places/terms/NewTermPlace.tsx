@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useTranslation } from '../../messages';
 import { FileField } from '../../kit/FileField';
 import { useNavigate, useSearchParams } from '../../kit/router';
-import { api, ask, type Closure, type NewTerm, Problem, type Term } from '../../api/client';
+import { api, ask, type Closure, type NewTerm, Problem, type TermAnswer } from '../../api/client';
 import { formQuery, groupsQuery, sessionQuery, termQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
 import { keys } from '../../api/keys';
@@ -91,7 +91,7 @@ export function NewTermPlace() {
 }
 
 /** A term that goes on where another leaves off: the same evenings, as many weeks, the same way. */
-function following(term: Term, today: string, t: Say): Draft {
+function following(term: TermAnswer, today: string, t: Say): Draft {
   const from = [daysLater(term.term.endsOn, 1), today].sort()[1] as string;
   const days = (Date.parse(term.term.endsOn) - Date.parse(term.term.startsOn)) / 86_400_000;
   const seen = new Map<string, { weekday: string; at: string; minutes: number }>();
@@ -115,7 +115,7 @@ interface LayingProps {
   today: string;
   /** The group that is laid for, where that is known. */
   group: string;
-  before: Term | null;
+  before: TermAnswer | null;
 }
 
 function Laying({ groups, today, group: wanted, before }: LayingProps) {

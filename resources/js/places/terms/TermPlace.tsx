@@ -2,14 +2,14 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from '../../messages';
 import { Fold } from '../../kit/Fold';
-import { Link, useParams } from '../../kit/router';
+import { Link } from '../../kit/router';
 import { api, ask, type Course, type Meeting, type Question, type Term } from '../../api/client';
-import { questionsQuery, termQuery } from '../../api/queries';
+import { questionsQuery } from '../../api/queries';
 import { keys } from '../../api/keys';
 import { Button, ButtonLink } from '../../kit/controls';
 import { Dialog } from '../../kit/Dialog';
 import { day, number, share } from '../../kit/format';
-import { Asked, Heading, Page, Warnings } from '../../kit/page';
+import { Heading, Page, Warnings } from '../../kit/page';
 import { useAsOne } from '../../kit/useAsOne';
 import { Segmented } from '../../kit/Segmented';
 import { useMay } from '../../kit/useMay';
@@ -22,6 +22,7 @@ import { Weave } from '../../pictures/Weave';
 import { GroupTabs } from '../groups/GroupTabs';
 import { usePassageWords } from '../meeting/PlanList';
 import { Removing } from '../Removing';
+import { OpenedTerm } from './OpenedTerm';
 import { AddMeeting, CloseDays } from './AddMeeting';
 import { BeingPlanned } from './BeingPlanned';
 import { ChangeMeeting } from './ChangeMeeting';
@@ -34,9 +35,7 @@ import { type TermChange, useProposal } from './useProposal';
 
 /** A term: the weave of what is new, reviewed and run through at each meeting, and a plan in the hand. */
 export function TermPlace() {
-  const { term = '' } = useParams();
-  const query = useQuery(termQuery(term));
-  return <Asked query={query}>{(data) => <Laid key={data.term.id} term={data} />}</Asked>;
+  return <OpenedTerm>{(term) => <Laid term={term} />}</OpenedTerm>;
 }
 
 type Open = 'course' | 'addCourse' | 'addMeeting' | 'closeDays' | null;

@@ -1,19 +1,15 @@
-import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from '../../messages';
-import { useParams } from '../../kit/router';
 import type { Term } from '../../api/client';
-import { termQuery } from '../../api/queries';
 import { ButtonLink, PrintButton } from '../../kit/controls';
 import { clock, day } from '../../kit/format';
-import { Asked, Page } from '../../kit/page';
+import { Page } from '../../kit/page';
 import { partOf } from '../../pictures/coursePart';
 import { usePassageWords } from '../meeting/PlanList';
+import { OpenedTerm } from './OpenedTerm';
 
 /** A term as one page of paper, for the wall: dates and what is new, and no names. */
 export function WallPlace() {
-  const { term = '' } = useParams();
-  const query = useQuery(termQuery(term));
-  return <Asked query={query}>{(data) => <Wall term={data} />}</Asked>;
+  return <OpenedTerm>{(term) => <Wall term={term} />}</OpenedTerm>;
 }
 
 function Wall({ term }: { term: Term }) {

@@ -52,7 +52,7 @@ beforeEach(() => {
       { id: 'form', title: 'Tide stair' },
       { id: 'lamps', title: 'Old lamps' },
     ],
-    'GET /api/forms/{form}': form({ id: 'lamps', title: 'Old lamps' }),
+    'GET /api/forms/{form}': (at: { form: string }) => (at.form === 'lamps' ? form({ id: 'lamps', title: 'Old lamps' }) : form()),
     'PATCH /api/courses/{course}': {},
     'POST /api/terms/{term}/courses': {},
     'POST /api/terms/{term}/changes/preview': { moved: [], cost: 0, meetings: laid().meetings, forecasts: [] },

@@ -243,6 +243,8 @@ test('several courses are woven one at a time, and a term that is over is not ch
     ...laid(),
     courses: [course({ share: 0.7 }), course({ id: 'other', share: 0.3, form: form({ id: 'second', title: 'Old lamps' }) })],
   };
+  server.answers['GET /api/forms/{form}'] = (at: { form: string }) =>
+    form(at.form === 'second' ? { id: 'second', title: 'Old lamps' } : {});
   show();
   await userEvent.click(await screen.findByRole('radio', { name: 'Old lamps · 30 %' }));
   expect(screen.getByRole('radio', { name: 'Old lamps · 30 %' }).getAttribute('aria-checked')).toBe('true');

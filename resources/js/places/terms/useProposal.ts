@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from '../../messages';
-import { api, ask, type ChangePreview, type Term } from '../../api/client';
+import { api, ask, type ChangePreview, type TermAnswer } from '../../api/client';
 import { readAgain } from '../../api/touched';
 import { useTell } from '../../kit/toasts';
 import { useAsOne } from '../../kit/useAsOne';
@@ -25,7 +25,7 @@ export interface Proposal {
 }
 
 /** A change of a term that is looked at before it is made: what it would move, in words and as ghosts; then taken over or dropped. */
-export function useProposal(term: Term): Proposal {
+export function useProposal(term: TermAnswer): Proposal {
   const { t } = useTranslation();
   const tell = useTell();
   const [changes, setChanges] = useState<TermChange[] | null>(null);

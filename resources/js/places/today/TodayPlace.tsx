@@ -1,9 +1,10 @@
-import { useQueries, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from '../../messages';
 import { Why } from '../../kit/Why';
 import { Link } from '../../kit/router';
-import type { Form, Today, TonightPage } from '../../api/client';
-import { formQuery, todayQuery } from '../../api/queries';
+import type { Today, TonightPage } from '../../api/client';
+import { todayQuery } from '../../api/queries';
+import { useForms } from '../../api/useForms';
 import { canKeepPages } from '../../api/worker';
 import { FromHome } from '../practice/FromHome';
 import { useKeepClasses } from '../../api/useKeepClasses';
@@ -16,7 +17,7 @@ import { meetingKind } from '../../pictures/meetingKind';
 import { Ribbon } from '../../pictures/Ribbon';
 import { SeasonLine } from '../../pictures/SeasonLine';
 import { Timeline } from '../../pictures/Timeline';
-import { formsBy } from '../meeting/formsBy';
+import { formsBy, namedForm } from '../meeting/formsBy';
 import { PlanList } from '../meeting/PlanList';
 import { stateIn } from '../meeting/stateIn';
 import { CareHead } from '../care/CareHead';
@@ -116,8 +117,7 @@ function Unsaid({ unsaid }: { unsaid: Today['unsaid'] }) {
 function Tonight({ page }: { page: TonightPage }) {
   const { t } = useTranslation();
   const { meeting, term } = page;
-  const form = useQuery(formQuery(page.formId, page.courseId));
-  const others = useQueries({ queries: page.courses.slice(1).map((one) => formQuery(one.formId, one.courseId)) });
+  const { all, ready } = useForms(page.courses.map(namedForm));
   const { look, notYet, of } = page.readiness;
   const readiness =
     meeting.lesson === null
@@ -156,7 +156,7 @@ function Tonight({ page }: { page: TonightPage }) {
             </Link>
           ) : null}
         </p>
-        <Asked query={form}>
+        <Asked query={all[0] as (typeof all)[number]}>
           {(found) => (
             <>
               <CareHead meeting={meeting.id} care={page.care} />
@@ -166,10 +166,7 @@ function Tonight({ page }: { page: TonightPage }) {
                 warmUps={page.warmUps}
                 care={page.care}
                 form={found}
-                forms={formsBy(
-                  page,
-                  [found, ...others.map((one) => one.data)].filter((one): one is Form => one !== undefined),
-                )}
+                forms={formsBy(page, ready)}
               />
               <Ribbon form={found} state={stateIn(meeting, page.taught)} />
             </>

@@ -29,7 +29,7 @@ const tonight = (readiness: TonightPage['readiness']): TonightPage => ({
   readiness,
   season: term().meetings,
   closures: [],
-  courses: [{ courseId: 'course', formId: 'form', title: 'Tide stair' }],
+  courses: [{ courseId: 'course', formId: 'form', title: 'Tide stair', edition: 'first' }],
   principles: null,
   warmUps: noWarmUps,
   care: [],

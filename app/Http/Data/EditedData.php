@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data;
+
+use App\Models\Form as FormRow;
+use Gorvan\Core\Reading\Message;
+use OpenApi\Attributes as OA;
+
+/** A form after a change: as the editor has it, and as it is cut now. */
+#[OA\Schema]
+final readonly class EditedData
+{
+    public function __construct(
+        #[OA\Property]
+        public ScoreData $score,
+        #[OA\Property]
+        public FormData $form,
+    ) {
+    }
+
+    /**
+     * @param  list<Message>  $moved  what the change moved in running terms
+     *
+     * @throws \Gorvan\Core\Lesson\CutImpossible
+     */
+    public static function saved(FormRow $row, array $moved): self
+    {
+        $placed = $row->placed();
+
+        return new self(ScoreData::saved($row, $placed), FormData::saved($row, $placed, $moved));
+    }
+}
