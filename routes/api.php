@@ -71,6 +71,7 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::post('lessons/{lesson}/use', [LessonController::class, 'useAgain'])->can('edit-forms', 'lesson')->middleware('once');
     Route::put('forms/{form}/joins', [FormController::class, 'joins'])->can('edit-forms', 'form');
     Route::put('forms/{form}/cutting', [FormController::class, 'cutting'])->can('edit-forms', 'form');
+    Route::get('forms/{form}/removal', [FormController::class, 'removal'])->can('edit-forms', 'form');
     Route::delete('forms/{form}', [FormController::class, 'destroy'])->can('edit-forms', 'form');
 
     Route::get('principle-starters', [PrincipleController::class, 'starters'])->can('edit-forms');
@@ -82,6 +83,7 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::get('principle-sets/{principleSet}/versions', [PrincipleController::class, 'versions'])->can('read', 'principleSet');
     Route::post('principle-sets/{principleSet}/restore', [PrincipleController::class, 'restore'])->can('edit-forms', 'principleSet');
     Route::get('principle-sets/{principleSet}/file', [PrincipleController::class, 'written'])->can('read', 'principleSet');
+    Route::get('principle-sets/{principleSet}/removal', [PrincipleController::class, 'removal'])->can('edit-forms', 'principleSet');
     Route::delete('principle-sets/{principleSet}', [PrincipleController::class, 'destroy'])->can('edit-forms', 'principleSet');
     Route::get('principle-sets/{principleSet}/forms/{form}', [PrincipleController::class, 'bites'])->can('read', ['principleSet', 'form']);
     Route::post('principle-sets/{principleSet}/forms/{form}', [PrincipleController::class, 'join'])->can('edit-forms', ['principleSet', 'form']);
@@ -95,6 +97,7 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::post('groups/{group}/students', [GroupController::class, 'addStudents'])->can('plan', 'group')->middleware('once');
     Route::delete('groups/{group}/students', [GroupController::class, 'removeStudents'])->can('plan', 'group');
     Route::post('groups/{group}/move', [GroupController::class, 'move'])->can('plan', 'group');
+    Route::get('groups/{group}/removal', [GroupController::class, 'removal'])->can('plan', 'group');
     Route::delete('groups/{group}', [GroupController::class, 'destroy'])->can('plan', 'group');
     Route::get('students', [StudentController::class, 'index'])->can('read');
     Route::get('groups/{group}/lines', [StudentController::class, 'lines'])->can('read', 'group');
@@ -137,6 +140,7 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::post('terms/preview', [TermController::class, 'preview'])->can('plan');
     Route::post('terms', [TermController::class, 'store'])->can('plan')->middleware('once');
     Route::get('terms/{term}', [TermController::class, 'show'])->can('read', 'term');
+    Route::get('terms/{term}/removal', [TermController::class, 'removal'])->can('plan', 'term');
     Route::delete('terms/{term}', [TermController::class, 'destroy'])->can('plan', 'term');
 
     Route::get('terms/{term}/end', [LetterController::class, 'show'])->can('plan', 'term');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Group;
+use App\Models\JoinedForm;
 use App\Models\Mark;
 use App\Models\Principle;
 use App\Models\PrincipleSet;
@@ -16,9 +17,15 @@ final class RemovePrinciples
 {
     public function __invoke(PrincipleSet $set): void
     {
+        $this->would($set)->orRefuse();
+        $set->delete();
+    }
+
+    public function would(PrincipleSet $set): Removal
+    {
         $groups = Group::where('principle_set_id', $set->id)->orderBy('name')->pluck('name');
         if ($groups->isNotEmpty()) {
-            throw Refused::conflict(Message::of('principles.used_by', groups: array_values($groups->all())));
+            return Removal::refused(Message::of('principles.used_by', groups: array_values($groups->all())));
         }
         $ids = Principle::where('set_id', $set->id)->pluck('id');
         $isLogged = DB::table('class_logs')->where('school_id', $set->school_id)->where(static function ($any) use ($ids): void {
@@ -27,8 +34,9 @@ final class RemovePrinciples
             }
         });
         if (Mark::whereIn('principle_id', $ids)->exists() || ($ids->isNotEmpty() && $isLogged->exists())) {
-            throw Refused::conflict(Message::of('principles.on_record'));
+            return Removal::refused(Message::of('principles.on_record'));
         }
-        $set->delete();
+
+        return Removal::takes(['principles' => $ids->count(), 'joins_forms' => JoinedForm::where('set_id', $set->id)->count()]);
     }
 }

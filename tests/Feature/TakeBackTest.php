@@ -34,6 +34,35 @@ test('what was made by mistake can be taken back, the last thing first, and noth
     $this->getJson("/api/forms/$form")->assertNotFound();
 });
 
+/** What is said beforehand of what a removal takes along, and of what stays. */
+function removalSaid(Illuminate\Testing\TestResponse $answer): array
+{
+    $told = $answer->assertOk()->json();
+
+    $counted = static fn (array $lines): array => array_combine(array_column($lines, 'code'), array_column(array_column($lines, 'with'), 'count'));
+
+    return [$counted($told['goes']), $counted($told['stays']), $told['refused']['code'] ?? null];
+}
+
+test('what goes with something is counted before it goes, and so many do go', function () {
+    $form = $this->postJson('/api/forms', ['text' => Tests\TestCase::LIST])->json('id');
+    $group = $this->postJson('/api/groups', ['name' => 'Slip', 'form' => $form, 'students' => ['Eve', 'Flo']])->json('id');
+    // Ada is asked along: she is in another group, and stays.
+    $this->inside($this->user->school, fn () => App\Models\GroupMember::create(['group_id' => $group, 'student_id' => $this->student, 'joined_on' => '2026-01-20']));
+    expect(removalSaid($this->getJson("/api/forms/$form/removal")))->toBe([[], [], 'form.learnt_by'])
+        ->and(removalSaid($this->getJson("/api/terms/{$this->term->id}/removal")))->toBe([['removal.meetings' => 10, 'removal.courses' => 1], [], null])
+        ->and(removalSaid($this->getJson("/api/groups/{$this->group->id}/removal")))->toBe([[], [], 'group.has_term'])
+        ->and(removalSaid($this->getJson("/api/groups/$group/removal")))->toBe([
+            ['removal.students' => 2], ['removal.students_stay' => 1], null,
+        ]);
+    $before = ($this->counts)();
+    $this->deleteJson("/api/groups/$group")->assertNoContent();
+    expect(($this->counts)()[4])->toBe($before[4] - 2)
+        ->and(removalSaid($this->getJson("/api/forms/$form/removal")))->toBe([['removal.entries' => 8, 'removal.versions' => 1], [], null]);
+    $this->deleteJson("/api/forms/$form")->assertNoContent();
+    expect(($this->counts)()[1])->toBe($before[1] - 8);
+});
+
 test('a term in which anything was recorded stays', function (string $what) {
     $meeting = $this->meetings($this->term)[2];
     $entry = $this->inside($this->user->school, fn () => Entry::first()->id);

@@ -15,6 +15,7 @@ use App\Http\Data\FormData;
 use App\Http\Data\FormPreviewData;
 use App\Http\Data\FormSummary;
 use App\Http\Data\KinshipData;
+use App\Http\Data\RemovalData;
 use App\Http\OpenApi\Makes;
 use App\Http\OpenApi\Puts;
 use App\Http\OpenApi\Reads;
@@ -112,6 +113,12 @@ final class FormController extends Controller
         $change->size($form, SentSize::of($request->all()));
 
         return new JsonResponse(FormData::saved($form->refresh()));
+    }
+
+    #[Reads('/api/forms/{form}/removal', 'formRemoval', 'What would go with it', RemovalData::class)]
+    public function removal(Form $form, RemoveForm $remove): JsonResponse
+    {
+        return new JsonResponse(RemovalData::of($remove->would($form)));
     }
 
     #[Removes('/api/forms/{form}', 'removeForm', 'Taken back', mayConflict: true)]

@@ -24,6 +24,7 @@ use App\Http\Data\GroupPrinciplesData;
 use App\Http\Data\GroupSummary;
 use App\Http\Data\LessonTakenData;
 use App\Http\Data\PassageData;
+use App\Http\Data\RemovalData;
 use App\Http\Data\StudentData;
 use App\Http\OpenApi\Makes;
 use App\Http\OpenApi\Puts;
@@ -154,6 +155,12 @@ final class GroupController extends Controller
         $move($student, $group, $to === null || $to->id === $group->id ? throw Refused::because(Message::of('group.unknown'), 'to') : $to);
 
         return response()->noContent();
+    }
+
+    #[Reads('/api/groups/{group}/removal', 'groupRemoval', 'What would go with it', RemovalData::class)]
+    public function removal(Group $group, RemoveGroup $remove): JsonResponse
+    {
+        return new JsonResponse(RemovalData::of($remove->would($group)));
     }
 
     #[Removes('/api/groups/{group}', 'removeGroup', 'Taken back', mayConflict: true)]

@@ -15,6 +15,7 @@ use App\Http\Data\PrincipleSetData;
 use App\Http\Data\PrincipleSetSummary;
 use App\Http\Data\PrinciplesReadData;
 use App\Http\Data\PrincipleStarterData;
+use App\Http\Data\RemovalData;
 use App\Http\Data\ShownPrincipleData;
 use App\Http\Data\VersionData;
 use App\Http\OpenApi\Makes;
@@ -143,6 +144,12 @@ final class PrincipleController extends Controller
             'Content-Type' => ($isCsv ? 'text/csv' : 'application/json').'; charset=utf-8',
             'Content-Disposition' => "attachment; filename=\"$name.".($isCsv ? 'csv' : 'gorvan.json').'"',
         ]);
+    }
+
+    #[Reads('/api/principle-sets/{principleSet}/removal', 'principleSetRemoval', 'What would go with it', RemovalData::class)]
+    public function removal(PrincipleSet $principleSet, RemovePrinciples $remove): JsonResponse
+    {
+        return new JsonResponse(RemovalData::of($remove->would($principleSet)));
     }
 
     #[Removes('/api/principle-sets/{principleSet}', 'removePrincipleSet', 'Taken back', mayConflict: true)]

@@ -12,6 +12,7 @@ use App\Actions\RemoveTerm;
 use App\Http\Data\ClosureData;
 use App\Http\Data\DateData;
 use App\Http\Data\DatesData;
+use App\Http\Data\RemovalData;
 use App\Http\Data\TermData;
 use App\Http\Data\TermSummary;
 use App\Http\OpenApi\Makes;
@@ -95,6 +96,12 @@ final class TermController extends Controller
         }
 
         return new JsonResponse($pages->term($term));
+    }
+
+    #[Reads('/api/terms/{term}/removal', 'termRemoval', 'What would go with it', RemovalData::class)]
+    public function removal(Term $term, RemoveTerm $remove): JsonResponse
+    {
+        return new JsonResponse(RemovalData::of($remove->would($term)));
     }
 
     #[Removes('/api/terms/{term}', 'removeTerm', 'Taken back', mayConflict: true)]

@@ -110,6 +110,8 @@ export type Score = Schemas['ScoreData'];
 export type Edited = Schemas['EditedData'];
 export type Finding = Schemas['FindingData'];
 export type Audit = Schemas['AuditData'];
+/** What would go with something that is taken away. */
+export type Removal = Schemas['RemovalData'];
 export type Version = Schemas['VersionData'];
 export type Difference = Schemas['DifferenceData'];
 export type Floor = Schemas['FloorData'];

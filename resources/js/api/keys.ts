@@ -63,6 +63,7 @@ export const keys = {
   pairs: (meeting: string, lesson: string, without: string[]) => ['pods', meeting, 'pairs', lesson, without] as const,
   log: (meeting: string) => ['log', meeting] as const,
 
+  removal: (what: string, id: string) => ['removal', what, id] as const,
   warmUps: () => ['warmUps'] as const,
   reliability: () => ['reliability'] as const,
   mailbox: () => ['mailbox'] as const,

@@ -20,6 +20,7 @@ import mine from './en/mine.json';
 import practice from './en/practice.json';
 import principles from './en/principles.json';
 import recall from './en/recall.json';
+import removing from './en/removing.json';
 import school from './en/school.json';
 import score from './en/score.json';
 import signOut from './en/signOut.json';
@@ -58,6 +59,7 @@ const later = {
   practice,
   principles,
   recall,
+  removing,
   school,
   score,
   signOut,

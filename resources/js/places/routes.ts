@@ -77,7 +77,7 @@ export const routes: PlaceRoute[] = [
   {
     path: '/forms/:form',
     load: async () => (await import('./forms/FormPlace')).FormPlace,
-    words: ['forms', 'lessons', 'principles', 'score', 'told'],
+    words: ['forms', 'lessons', 'principles', 'removing', 'score', 'told'],
     asks: (at) => [formQuery(of(at, 'form')), scoreQuery(of(at, 'form')), shownInQuery(of(at, 'form'))],
   },
   {
@@ -144,7 +144,7 @@ export const routes: PlaceRoute[] = [
   {
     path: '/principles/:set',
     load: async () => (await import('./principles/SetPlace')).SetPlace,
-    words: ['principles', 'told'],
+    words: ['principles', 'removing', 'told'],
     asks: (at) => [principleSetQuery(of(at, 'set'))],
   },
   {
@@ -177,7 +177,7 @@ export const routes: PlaceRoute[] = [
   {
     path: '/terms/:term',
     load: async () => (await import('./terms/TermPlace')).TermPlace,
-    words: ['book', 'groups', 'lessons', 'letters', 'practice', 'principles', 'terms', 'told'],
+    words: ['book', 'groups', 'lessons', 'letters', 'practice', 'principles', 'removing', 'terms', 'told'],
     asks: (at) => [termQuery(of(at, 'term'))],
   },
   {
@@ -243,7 +243,19 @@ export const routes: PlaceRoute[] = [
   {
     path: '/groups/:group',
     load: async () => (await import('./groups/GroupPlace')).GroupPlace,
-    words: ['book', 'groups', 'meeting', 'practice', 'principles', 'recall', 'support', 'supportSeen', 'terms', 'told'],
+    words: [
+      'book',
+      'groups',
+      'meeting',
+      'practice',
+      'principles',
+      'recall',
+      'removing',
+      'support',
+      'supportSeen',
+      'terms',
+      'told',
+    ],
     asks: (at) => [groupQuery(of(at, 'group'), ''), ...formOfGroup(of(at, 'group'))],
   },
   {
@@ -255,7 +267,19 @@ export const routes: PlaceRoute[] = [
   {
     path: '/groups/:group/people',
     load: async () => (await import('./groups/GroupPlace')).GroupPeoplePlace,
-    words: ['book', 'groups', 'meeting', 'practice', 'principles', 'recall', 'support', 'supportSeen', 'terms', 'told'],
+    words: [
+      'book',
+      'groups',
+      'meeting',
+      'practice',
+      'principles',
+      'recall',
+      'removing',
+      'support',
+      'supportSeen',
+      'terms',
+      'told',
+    ],
     asks: (at) => [groupQuery(of(at, 'group'), '')],
   },
   {

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useTranslation } from '../../messages';
 import { useChosen } from '../../kit/useChosen';
 import { Link, useParams, useSearchParams } from '../../kit/router';
-import { api, ask, type Form } from '../../api/client';
+import type { Form } from '../../api/client';
 import { formQuery, scoreQuery, shownInQuery } from '../../api/queries';
 import { Button, ButtonLink, RefusalLine } from '../../kit/controls';
 import { duration, number } from '../../kit/format';
@@ -224,13 +224,7 @@ function Score({ form }: { form: Form }) {
         <Link to="/forms" className="text-pine underline underline-offset-4">
           {t('forms.title')}
         </Link>
-        <Removing
-          label={t('forms.remove')}
-          hint={t('forms.removeHint')}
-          remove={() => ask(api.DELETE('/api/forms/{form}', { params: { path: { form: form.id } } }))}
-          touches="form"
-          to="/forms"
-        />
+        <Removing what="form" id={form.id} label={t('forms.remove')} to="/forms" />
       </p>
     </FormPages>
   );

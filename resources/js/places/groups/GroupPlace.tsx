@@ -245,13 +245,7 @@ function Standings({ data, onDay, against, before, onAgainst }: StandingsProps) 
         </>
       )}
       <p className="no-print mt-8">
-        <Removing
-          label={t('groups.remove')}
-          hint={t('groups.removeHint')}
-          remove={() => ask(api.DELETE('/api/groups/{group}', { params: { path: { group: group.id } } }))}
-          touches="group"
-          to="/groups"
-        />
+        <Removing what="group" id={group.id} label={t('groups.remove')} to="/groups" />
       </p>
       <Dialog open={isAdding} onOpenChange={setAdding} title={t('groups.addTitle')}>
         <Adding

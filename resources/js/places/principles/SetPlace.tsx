@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useTranslation } from '../../messages';
 import { useParams } from '../../kit/router';
 import { ulid } from 'ulid';
-import { api, ask, type Principle, type PrincipleSet } from '../../api/client';
+import type { Principle, PrincipleSet } from '../../api/client';
 import { principleSetQuery } from '../../api/queries';
 import { Button, RefusalLine, TextArea, TextField } from '../../kit/controls';
 import { Asked, Heading } from '../../kit/page';
@@ -128,13 +128,7 @@ function Read({ set }: { set: PrincipleSet }) {
         ))}
       </ol>
       <p className="no-print mt-6">
-        <Removing
-          label={t('principles.remove')}
-          hint={t('principles.removeHint')}
-          remove={() => ask(api.DELETE('/api/principle-sets/{principleSet}', { params: { path: { principleSet: set.id } } }))}
-          touches="principles"
-          to="/principles"
-        />
+        <Removing what="principleSet" id={set.id} label={t('principles.remove')} to="/principles" />
       </p>
     </SetPages>
   );

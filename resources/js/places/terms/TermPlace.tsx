@@ -200,13 +200,7 @@ function Laid({ term }: { term: Term }) {
         {term.isOver ? null : <SolvePanel term={term} course={course} />}
         <History term={term.term.id} />
         <p className="no-print mt-6">
-          <Removing
-            label={t('terms.removeTerm')}
-            hint={t('terms.removeHint')}
-            remove={() => ask(api.DELETE('/api/terms/{term}', { params: { path: { term: term.term.id } } }))}
-            touches="term"
-            to={`/groups/${groupId}`}
-          />
+          <Removing what="term" id={term.term.id} label={t('terms.removeTerm')} to={`/groups/${groupId}`} />
         </p>
       </Page>
       <Dialog
