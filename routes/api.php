@@ -130,6 +130,7 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::get('groups/{group}/table', [ExportController::class, 'table'])->can('read', 'group');
     Route::get('students/{student}/record', [ExportController::class, 'record'])->can('see-considerations', 'student');
 
+    Route::put('school', [SchoolController::class, 'keep'])->can('run-school');
     Route::get('school/warm-ups', [SchoolController::class, 'warmUps'])->can('read');
     Route::put('school/warm-ups', [SchoolController::class, 'saveWarmUps'])->can('edit-forms');
     Route::get('school/forecast', [SchoolController::class, 'forecast'])->can('read');

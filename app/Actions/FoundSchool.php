@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Models\CurrentSchool;
 use App\Models\Role;
+use App\Models\SchoolLocale;
 use App\Models\User;
 use Gorvan\Core\Reading\Message;
 use Illuminate\Support\Facades\DB;
@@ -18,15 +19,15 @@ final class FoundSchool
     }
 
     /** The first school of an installation; of two who found at once the second is told so. */
-    public function first(string $name, string $timezone, string $person, string $email, string $password): User
+    public function first(string $name, string $timezone, string $person, string $email, string $password, SchoolLocale $locale = SchoolLocale::Britain): User
     {
-        return DB::transaction(function () use ($name, $timezone, $person, $email, $password): User {
+        return DB::transaction(function () use ($name, $timezone, $person, $email, $password, $locale): User {
             DB::select("select pg_advisory_xact_lock(hashtextextended('founding', 0))");
             if (! self::isOpen()) {
                 throw Refused::conflict(Message::of('session.founded'));
             }
 
-            return $this($name, $timezone, $person, $email, $password);
+            return $this($name, $timezone, $person, $email, $password, locale: $locale);
         });
     }
 
@@ -36,10 +37,10 @@ final class FoundSchool
         return config('gorvan.founding') === true && DB::scalar('select gorvan_has_school(false)') === false;
     }
 
-    public function __invoke(string $name, string $timezone, string $person, string $email, string $password, bool $isDemo = false): User
+    public function __invoke(string $name, string $timezone, string $person, string $email, string $password, bool $isDemo = false, SchoolLocale $locale = SchoolLocale::Britain): User
     {
-        return DB::transaction(function () use ($name, $timezone, $person, $email, $password, $isDemo): User {
-            $school = $this->current->make(['name' => $name, 'timezone' => $timezone, 'is_demo' => $isDemo]);
+        return DB::transaction(function () use ($name, $timezone, $person, $email, $password, $isDemo, $locale): User {
+            $school = $this->current->make(['name' => $name, 'timezone' => $timezone, 'is_demo' => $isDemo, 'locale' => $locale]);
 
             return $this->current->during($school, static fn (): User => $school->users()->create([
                 'name' => $person,

@@ -22,7 +22,7 @@ final class GiveLink
         // The token stands behind the #, which no browser sends to a server and no log writes down.
         $address = url('/mine/home')."#$token";
         $school = $this->school->get()->name;
-        $until = $link->expires_at->setTimezone($this->school->zone())->format('j F Y');
+        $until = $this->school->get()->locale->day($link->expires_at->setTimezone($this->school->zone()));
         $isSent = $byMail && ($this->mail)($student, Words::of(Message::of('mail.link.subject', school: $school)), Words::of(Message::of('mail.link.text', name: $student->name, address: $address, until: $until, school: $school)));
 
         return new GivenLink($student, $link, $isSent ? null : $address, $isSent ? $student->email : null, $byMail && ! $isSent && $student->email !== null);

@@ -63,6 +63,7 @@ final class HomePages
             $student->name,
             $this->school->get()->name,
             $this->school->today(),
+            $this->school->get()->locale->value,
             array_values(array_filter($groups->map(fn (Group $group): ?MineWeekData => $this->week($student, $group))->all())),
             $this->notesOf($student->records()),
         );

@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $name
  * @property string $timezone
  * @property bool $is_demo
+ * @property SchoolLocale $locale  how it writes days, times and numbers
  * @property string|null $letter_words  the school's own sentences for letters
  * @property string|null $warm_ups  gorvan.warm_ups/1; null for those that come with the application
  * @property int $warm_ups_version
@@ -36,13 +37,16 @@ final class School extends Model
 
     protected $guarded = [];
 
+    /** @var array<string, string> */
+    protected $attributes = ['locale' => SchoolLocale::Britain->value];
+
     /** @var array{string|null, WarmUpList}|null  the list, and the text it was read from: a page asks for it meeting by meeting */
     private ?array $read = null;
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['is_demo' => 'boolean', 'warm_ups_version' => 'integer', 'recall_factor' => 'float'];
+        return ['is_demo' => 'boolean', 'locale' => SchoolLocale::class, 'warm_ups_version' => 'integer', 'recall_factor' => 'float'];
     }
 
     public static function booted(): void

@@ -12,11 +12,13 @@ use App\Http\OpenApi\Puts;
 use App\Http\OpenApi\Reads;
 use App\Http\ReliabilityPages;
 use App\Models\CurrentSchool;
+use App\Models\SchoolLocale;
 use Gorvan\Core\Care\WarmUpList;
 use Gorvan\Core\Reading\JsonNode;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Validation\Rule;
 
 /** What holds for the whole school: its warm-ups, and whether its forecasts were true. */
 final class SchoolController extends Controller
@@ -25,6 +27,17 @@ final class SchoolController extends Controller
 
     public function __construct(private readonly CurrentSchool $school)
     {
+    }
+
+    #[Puts('/api/school', 'keepSchool', 'Kept', takes: ['name' => 'string', 'locale' => 'enum:en-GB,en-IE,en-US,en-CA,en-AU,en-NZ,en-IN,en-ZA,en-SG'], status: 204)]
+    public function keep(Request $request): Response
+    {
+        $this->school->get()->update($request->validate([
+            'name' => ['required', 'string', 'max:120'],
+            'locale' => ['required', Rule::enum(SchoolLocale::class)],
+        ]));
+
+        return response()->noContent();
     }
 
     #[Reads('/api/school/warm-ups', 'warmUps', 'The warm-ups', WarmUpListData::class)]

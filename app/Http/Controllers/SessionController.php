@@ -13,6 +13,7 @@ use App\Http\NotCommonPassword;
 use App\Http\OpenApi\Makes;
 use App\Http\OpenApi\Reads;
 use App\Http\OpenApi\Removes;
+use App\Models\SchoolLocale;
 use App\Models\SignInProvider;
 use App\Models\User;
 use App\Policies\Abilities;
@@ -58,7 +59,7 @@ final class SessionController extends Controller
         return new JsonResponse($this->describe(null));
     }
 
-    #[Makes('/api/founding', 'found', 'Founded and signed in', SessionData::class, takes: ['school' => 'string', 'timezone' => 'string', 'name' => 'string', 'email' => 'string', 'password' => 'string'])]
+    #[Makes('/api/founding', 'found', 'Founded and signed in', SessionData::class, takes: ['school' => 'string', 'timezone' => 'string', 'locale?' => 'string', 'name' => 'string', 'email' => 'string', 'password' => 'string'])]
     public function found(Request $request, FoundSchool $found): JsonResponse
     {
         if (! FoundSchool::isOpen()) {
@@ -67,11 +68,12 @@ final class SessionController extends Controller
         $given = $request->validate([
             'school' => ['required', 'string', 'max:120'],
             'timezone' => ['required', 'timezone:all_with_bc'],
+            'locale' => ['nullable', 'string', 'max:35'],
             'name' => ['required', 'string', 'max:120'],
             'email' => ['required', 'email', 'max:254'],
             'password' => ['required', 'string', 'min:12', 'max:200', new NotCommonPassword],
         ]);
-        Auth::login($found->first($given['school'], $given['timezone'], $given['name'], $given['email'], $given['password']));
+        Auth::login($found->first($given['school'], $given['timezone'], $given['name'], $given['email'], $given['password'], SchoolLocale::tryFrom($given['locale'] ?? '') ?? SchoolLocale::Britain));
         $request->session()->regenerate();
 
         return new JsonResponse($this->describe($request->user()));

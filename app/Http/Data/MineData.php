@@ -22,6 +22,8 @@ final readonly class MineData
         public string $school,
         #[OA\Property]
         public string $today,
+        #[OA\Property]
+        public string $locale,
         #[OA\Property(type: 'array', items: new OA\Items(ref: MineWeekData::class))]
         public array $weeks,
         #[OA\Property]

@@ -22,11 +22,13 @@ final readonly class SchoolData
         public string $today,
         #[OA\Property]
         public bool $isDemo,
+        #[OA\Property]
+        public string $locale,
     ) {
     }
 
     public static function of(School $school, string $today): self
     {
-        return new self($school->id, $school->name, $school->timezone, $today, $school->is_demo);
+        return new self($school->id, $school->name, $school->timezone, $today, $school->is_demo, $school->locale->value);
     }
 }

@@ -29,6 +29,8 @@ const touched = {
   letters: ['termEnd', 'mailbox'],
   /** Where a form is cut, and so its lessons and what is planned of them. */
   cut: ['form', 'forms', 'workbench', 'prices', 'lessons', 'lesson', 'score', 'versions', 'term', 'today', 'meeting', 'group'],
+  /** What the school is called, and how it writes. */
+  school: ['session'],
   group: ['groups', 'forms', 'today'],
   /** What a set says, what it is joined to, and who works with it. */
   principles: [

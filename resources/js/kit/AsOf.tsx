@@ -1,30 +1,47 @@
-import type { UseQueryResult } from '@tanstack/react-query';
+import { notifyManager, onlineManager, type QueryState, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useSyncExternalStore } from 'react';
 import { useTranslation } from '../messages';
+import { moment } from './format';
 import { Notice } from './Notice';
-import { useNow } from './useNow';
 
-/** Younger than this is now, milliseconds. */
-const NOW_MS = 60_000;
+/** What could not be asked for again when it should have been. */
+const cannotAsk = (state: QueryState) =>
+  state.status === 'error' || state.fetchStatus === 'paused' || state.fetchFailureCount > 0 || !onlineManager.isOnline();
 
-/** An answer that is kept in this browser and could not be asked for again says how old it is. */
-export function AsOf({
-  query,
-}: {
-  query: Pick<UseQueryResult, 'data' | 'dataUpdatedAt' | 'isError' | 'fetchStatus' | 'failureCount'>;
-}) {
+/** The age of the oldest answer that is shown though the server cannot be asked, as its time; null where there is none. */
+function useOldest(): number | null {
+  const cache = useQueryClient().getQueryCache();
+  return useSyncExternalStore(
+    useCallback(
+      (changed: () => void) => {
+        // After what is being drawn, as the cache tells its own observers.
+        const later = notifyManager.batchCalls(changed);
+        const stops = [cache.subscribe(later), onlineManager.subscribe(later)];
+        return () => {
+          for (const stop of stops) stop();
+        };
+      },
+      [cache],
+    ),
+    () => {
+      const ages = cache
+        .findAll({
+          type: 'active',
+          predicate: ({ queryKey, state }) => queryKey[0] !== 'session' && state.data !== undefined && cannotAsk(state),
+        })
+        .map(({ state }) => state.dataUpdatedAt);
+      return ages.length === 0 ? null : Math.min(...ages);
+    },
+  );
+}
+
+/** While the server cannot be asked, a page says how old it is, what is kept here, and what has to wait. */
+export function AsOf({ isShort = false }: { isShort?: boolean }) {
   const { t } = useTranslation();
-  const now = useNow(30_000);
-  const cannotAsk = query.isError || query.fetchStatus === 'paused' || query.failureCount > 0;
-  if (query.data === undefined || !cannotAsk || now - query.dataUpdatedAt < NOW_MS) return null;
-  const at = new Date(query.dataUpdatedAt);
-  const said = new Intl.DateTimeFormat('en-GB', {
-    hour: '2-digit',
-    minute: '2-digit',
-    ...(now - query.dataUpdatedAt > 12 * 3_600_000 ? { weekday: 'long', day: 'numeric', month: 'short' } : {}),
-  }).format(at);
-  return (
+  const oldest = useOldest();
+  return oldest === null ? null : (
     <Notice tone="attention" role="status" className="no-print mb-4">
-      {t('app.asOf', { at: said })}
+      {t(isShort ? 'app.asOfShort' : 'app.asOf', { at: moment(oldest) })}
     </Notice>
   );
 }

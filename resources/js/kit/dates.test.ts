@@ -1,4 +1,5 @@
 import { expect, test } from 'vitest';
+import { writeAs } from './format';
 import { monthLater, readDay, readTime, weeksOf } from './dates';
 
 test.each([
@@ -14,8 +15,26 @@ test.each([
   ['2026-12', null],
   ['', null],
   ['10 Dec 26', null],
+  ['Dec 10, 2026', '2026-12-10'],
+  ['Thu, Dec 10, 2026', '2026-12-10'],
+  ['13/1/2026', '2026-01-13'],
+  ['1/13/2026', null],
 ])('the day %j is read as %j', (text, day) => {
   expect(readDay(text)).toBe(day);
+});
+
+test('figures are read as the school writes them: the month first where it does, and then not the day', () => {
+  writeAs('en-US');
+  try {
+    expect(['12/10/2026', '1/13/2026', '13/1/2026', '2026-12-10'].map(readDay)).toEqual([
+      '2026-12-10',
+      '2026-01-13',
+      null,
+      '2026-12-10',
+    ]);
+  } finally {
+    writeAs('en-GB');
+  }
 });
 
 test.each([

@@ -1,3 +1,5 @@
+import { isMonthFirst } from './format';
+
 /** Days and times as a person writes them, read into what the server takes. */
 
 const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
@@ -8,14 +10,21 @@ function isoOf(year: number, month: number, date: number): string | null {
   return isReal && year >= 1900 && year <= 9999 ? day.toISOString().slice(0, 10) : null;
 }
 
-/** `2026-12-10`, `10 Dec 2026`, `10.12.2026` and `10/12/2026`, the day before the month; null where it is none of these. */
+/**
+ * `2026-12-10`, `10 Dec 2026`, `Dec 10, 2026`, `10.12.2026` and `10/12/2026`, where the school writes the day first, else
+ * `12/10/2026`; null where it is none of these.
+ */
 export function readDay(text: string): string | null {
   const plain = text.trim().toLowerCase().replace(/,/g, ' ').replace(/\s+/g, ' ');
   const iso = /^(\d{4})-(\d{1,2})-(\d{1,2})$/.exec(plain);
   if (iso) return isoOf(Number(iso[1]), Number(iso[2]), Number(iso[3]));
   const figures = /^(\d{1,2})[./ ](\d{1,2})[./ ](\d{4})$/.exec(plain);
-  if (figures) return isoOf(Number(figures[3]), Number(figures[2]), Number(figures[1]));
-  const named = /^(?:[a-z]{3,9} )?(\d{1,2})\.? ([a-z]{3,9})\.? (\d{4})$/.exec(plain);
+  if (figures) {
+    const [one, two] = [Number(figures[1]), Number(figures[2])];
+    return isMonthFirst() ? isoOf(Number(figures[3]), one, two) : isoOf(Number(figures[3]), two, one);
+  }
+  const turned = plain.replace(/^((?:[a-z]{3,9} )?)([a-z]{3,9})\.? (\d{1,2}) (\d{4})$/, '$1$3 $2 $4');
+  const named = /^(?:[a-z]{3,9} )?(\d{1,2})\.? ([a-z]{3,9})\.? (\d{4})$/.exec(turned);
   const month = named ? MONTHS.indexOf((named[2] ?? '').slice(0, 3)) : -1;
   return named && month >= 0 ? isoOf(Number(named[3]), month + 1, Number(named[1])) : null;
 }

@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useTranslation } from '../messages';
 import { ask, isPassing, type Mine, Problem } from '../api/client';
-import { day } from '../kit/format';
+import { day, writeAs } from '../kit/format';
 import { Notice } from '../kit/Notice';
 import { WeekFocus, useSheetWords } from '../places/practice/HomeSheet';
 import { AskTeacher } from './AskTeacher';
@@ -41,12 +41,14 @@ async function read(): Promise<Kept> {
     const before = await lastKept();
     if (before !== undefined && before.data.id !== data.id) await forget();
     if (await sendWaiting()) data = await ask(mine.GET('/mine/api'));
+    writeAs(data.locale);
     const kept: Kept = { key: 'mine', at: new Date().toISOString(), data };
     await keep(kept);
     return kept;
   } catch (error) {
     const kept = isPassing(error) && !(error instanceof Problem && error.status === 401) ? await lastKept() : undefined;
     if (kept === undefined) throw error;
+    writeAs(kept.data.locale);
     return kept;
   }
 }

@@ -19,6 +19,7 @@ const own = (change: Partial<Mine> = {}): Mine => ({
   name: 'Ada',
   school: 'Reed School',
   today: '2026-01-21',
+  locale: 'en-GB',
   weeks: [
     {
       group: 'Tuesdays',

@@ -1,6 +1,6 @@
 import { useTranslation } from '../messages';
 import type { Meeting } from '../api/client';
-import { clock, laterClock } from '../kit/format';
+import { clock, laterWall, wall } from '../kit/format';
 
 export const BOXES = ['settle', 'warm_up', 'focus', 'review', 'new', 'run_through', 'close'] as const;
 export type BoxName = (typeof BOXES)[number];
@@ -20,7 +20,7 @@ export function boxesOf(meeting: Meeting): { name: BoxName; minutes: number; at:
   let spent = 0;
   return BOXES.map((name) => {
     const minutes = meeting.boxes[name] ?? 0;
-    const at = laterClock(clock(meeting.startsAt), spent);
+    const at = clock(laterWall(wall(meeting.startsAt), spent));
     spent += minutes;
     return { name, minutes, at };
   }).filter((box) => box.minutes > 0);

@@ -7,6 +7,7 @@ import { keys } from '../api/keys';
 import { openOutbox } from '../api/outbox';
 import { queryClient } from '../api/queryClient';
 import { useOutbox } from '../api/useOutbox';
+import { writeAs } from '../kit/format';
 import { Asked, Waiting } from '../kit/page';
 import { useShortcut } from '../kit/shortcuts';
 import { useWanted, wantedPart } from '../kit/wanted';
@@ -28,9 +29,11 @@ export function Shell({ children }: { children: ReactNode }) {
   const { query, inside, isOver, leave } = useRoom();
   const isOut = inside === null && query.data !== undefined;
   const Entry = useWanted(entry, isOut);
+  // Before anything of the school is drawn, and all of it anew where that was changed.
+  if (inside !== null) writeAs(inside.school.locale);
   if (inside !== null)
     return (
-      <Rooms key={inside.person.id} session={inside} isOver={isOver} onLeave={leave}>
+      <Rooms key={`${inside.person.id} ${inside.school.locale}`} session={inside} isOver={isOver} onLeave={leave}>
         {children}
       </Rooms>
     );

@@ -229,6 +229,11 @@ export const routes: PlaceRoute[] = [
     asks: () => [reliabilityQuery],
   },
   {
+    path: '/school/details',
+    load: async () => (await import('./school/DetailsPlace')).DetailsPlace,
+    words: ['school', 'told'],
+  },
+  {
     path: '/school/mailbox',
     load: async () => (await import('./school/MailboxPlace')).MailboxPlace,
     words: ['school', 'told'],

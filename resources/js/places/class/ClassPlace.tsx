@@ -9,6 +9,7 @@ import { clock } from '../../kit/format';
 import { Empty } from '../../kit/page';
 import { useNow } from '../../kit/useNow';
 import { Timeline } from '../../pictures/Timeline';
+import { AsOf } from '../../kit/AsOf';
 import { OpenedClass } from '../meeting/OpenedClass';
 import { costs } from './clock';
 import { RunningClass } from './RunningClass';
@@ -19,7 +20,10 @@ import { useRun } from './useRun';
 export function ClassPlace() {
   return (
     <main id="page">
-      <OpenedClass age="fixed inset-x-2 top-1 z-20">{(page, forms) => <Class page={page} forms={forms} />}</OpenedClass>
+      <div className="fixed inset-x-2 top-1 z-20 empty:hidden">
+        <AsOf isShort />
+      </div>
+      <OpenedClass>{(page, forms) => <Class page={page} forms={forms} />}</OpenedClass>
     </main>
   );
 }

@@ -1,6 +1,6 @@
 import { useTranslation } from '../../messages';
 import type { MeetingPage } from '../../api/client';
-import { laterClock } from '../../kit/format';
+import { clock, laterWall, wall } from '../../kit/format';
 import { type BoxName, BOXES } from '../../pictures/Timeline';
 import { OutboxLine } from '../outbox/OutboxLine';
 import { type ClassClock, type Cost, givesLast } from './clock';
@@ -13,7 +13,7 @@ export function countdown(seconds: number): string {
 }
 
 export const whole = (seconds: number): number => Math.round(seconds / 60);
-const endOf = (page: MeetingPage): string => laterClock(page.meeting.startsAt.slice(11, 16), page.meeting.minutes);
+const endOf = (page: MeetingPage): string => clock(laterWall(wall(page.meeting.startsAt), page.meeting.minutes));
 
 interface Props {
   page: MeetingPage;
@@ -41,7 +41,7 @@ export function ClockFace({ page, run, clock, instant }: Props) {
           </p>
           <p className="truncate text-[clamp(0.95rem,2.6vmin,1.4rem)] text-soft">
             {nextBox === null
-              ? t('class.lastBox', { at: laterClock(endOf(page), 0) })
+              ? t('class.lastBox', { at: endOf(page) })
               : t('class.thenBox', { box: t(`boxes.${nextBox}`), minutes: whole(clock.seconds[nextBox] ?? 0) })}
           </p>
         </div>

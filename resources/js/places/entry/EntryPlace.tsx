@@ -18,6 +18,7 @@ export function EntryPlace({ needsFounding }: { needsFounding: boolean }) {
   const [given, setGiven] = useState({
     school: '',
     timezone: device,
+    locale: navigator.language,
     name: '',
     email: '',
     password: '',

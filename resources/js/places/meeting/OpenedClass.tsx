@@ -4,33 +4,25 @@ import { useParams } from '../../kit/router';
 import type { Form, MeetingPage } from '../../api/client';
 import { meetingQuery } from '../../api/queries';
 import { useForms } from '../../api/useForms';
-import { AsOf } from '../../kit/AsOf';
 import { Asked } from '../../kit/page';
 import { formsBy, namedForm } from './formsBy';
 
 interface Props {
   /** Whether every form of the evening is needed; else the first is enough, and the others come when they are read. */
   needsAll?: boolean;
-  /** Where the age of what is shown stands. */
-  age?: string;
   children: (page: MeetingPage, forms: Record<string, Form>) => ReactNode;
 }
 
 /** The class of the address, with the forms of its evening, as far as they are known here. */
-export function OpenedClass({ needsAll = false, age = '', children }: Props) {
+export function OpenedClass({ needsAll = false, children }: Props) {
   const { meeting = '' } = useParams();
   const query = useQuery(meetingQuery(meeting));
   return (
     <Asked query={query}>
       {(page) => (
-        <>
-          <div className={`empty:hidden ${age}`}>
-            <AsOf query={query} />
-          </div>
-          <WithForms key={page.meeting.id} page={page} needsAll={needsAll}>
-            {children}
-          </WithForms>
-        </>
+        <WithForms key={page.meeting.id} page={page} needsAll={needsAll}>
+          {children}
+        </WithForms>
       )}
     </Asked>
   );

@@ -18,6 +18,7 @@ export function SchoolPages({ actions, children }: { actions?: ReactNode; childr
         of={[
           { to: '/school', text: t('school.tabs.warmUps'), isExact: true },
           { to: '/school/forecast', text: t('school.tabs.forecast') },
+          { to: '/school/details', text: t('school.tabs.details') },
           ...(may('plan') ? [{ to: '/school/mailbox', text: t('school.tabs.mailbox') }] : []),
         ]}
       />

@@ -2,6 +2,7 @@ import { useTranslation } from '../../messages';
 import type { ReactNode } from 'react';
 import { NavLink } from '../../kit/router';
 import type { Session } from '../../api/client';
+import { AsOf } from '../../kit/AsOf';
 import { NewVersion } from '../NewVersion';
 import { OutboxLine } from '../outbox/OutboxLine';
 import { Corner } from './Corner';
@@ -54,6 +55,7 @@ export function Rail({ session, onHelp, onFind, onLeave, children }: Props) {
       <main id="page" tabIndex={-1} className="min-w-0 grow px-4 pt-5 pb-28 outline-none sm:px-8 lg:pt-8 lg:pb-16">
         <NewVersion />
         <OutboxLine />
+        <AsOf />
         {children}
         <footer className="no-print mt-16 border-t border-line pt-3 text-sm lg:hidden">
           <p>

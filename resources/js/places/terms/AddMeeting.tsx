@@ -6,7 +6,7 @@ import type { Term } from '../../api/client';
 import { Button, TextField } from '../../kit/controls';
 import { Form } from '../../kit/Form';
 import { FormDate, FormTime } from '../../kit/formFields';
-import { clock } from '../../kit/format';
+import { wall } from '../../kit/format';
 import { z } from '../../kit/schema';
 import { meetingFields } from './meetingFields';
 import type { TermChange } from './useProposal';
@@ -20,7 +20,7 @@ export function AddMeeting({ term, onPropose }: { term: Term; onPropose: (change
   const { register, handleSubmit, formState, control } = useForm({
     defaultValues: {
       on: like?.on ?? term.term.startsOn,
-      at: like ? clock(like.startsAt) : '19:00',
+      at: like ? wall(like.startsAt) : '19:00',
       minutes: like?.minutes ?? 60,
       room: '',
       reason: '',

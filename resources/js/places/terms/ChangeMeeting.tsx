@@ -7,7 +7,7 @@ import { Tick } from '../../kit/Tick';
 import { entryChoices } from '../../kit/entryName';
 import { Form } from '../../kit/Form';
 import { FormDate, FormSelect, FormTime } from '../../kit/formFields';
-import { clock } from '../../kit/format';
+import { wall } from '../../kit/format';
 import { z } from '../../kit/schema';
 import { Select } from '../../kit/Select';
 import { partOf } from '../../pictures/coursePart';
@@ -159,7 +159,7 @@ function When({ meeting, onPropose }: { meeting: Meeting; onPropose: (changes: T
   const { t } = useTranslation();
   const is = {
     to: meeting.on,
-    at: clock(meeting.startsAt),
+    at: wall(meeting.startsAt),
     minutes: meeting.minutes,
     room: meeting.room ?? '',
     focus: (meeting.pins.focus as string | undefined) ?? '',

@@ -13,7 +13,7 @@ import { Select } from '../../kit/Select';
 import { DateField, TimeField } from '../../kit/DateField';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { entryName } from '../../kit/entryName';
-import { clock, day } from '../../kit/format';
+import { wall, day } from '../../kit/format';
 import { Form } from '../../kit/Form';
 import { Asked, Empty, Heading, Page, Warnings } from '../../kit/page';
 import { useAsOne } from '../../kit/useAsOne';
@@ -97,7 +97,7 @@ function following(term: TermAnswer, today: string, t: Say): Draft {
   const seen = new Map<string, { weekday: string; at: string; minutes: number }>();
   for (const meeting of term.meetings.filter((one) => one.state === 'laid')) {
     const weekday = WEEKDAYS[(new Date(`${meeting.on}T12:00:00Z`).getUTCDay() + 6) % 7] as string;
-    const row = { weekday, at: clock(meeting.startsAt), minutes: meeting.minutes };
+    const row = { weekday, at: wall(meeting.startsAt), minutes: meeting.minutes };
     seen.set(`${row.weekday} ${row.at}`, row);
   }
   const usual = [...seen.values()].slice(0, 7);

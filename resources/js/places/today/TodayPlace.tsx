@@ -8,7 +8,6 @@ import { useForms } from '../../api/useForms';
 import { canKeepPages } from '../../api/worker';
 import { FromHome } from '../practice/FromHome';
 import { useKeepClasses } from '../../api/useKeepClasses';
-import { AsOf } from '../../kit/AsOf';
 import { ButtonLink } from '../../kit/controls';
 import { clock, day } from '../../kit/format';
 import { Notice } from '../../kit/Notice';
@@ -32,7 +31,6 @@ export function TodayPlace() {
       {(data) => (
         <>
           <Prepared today={data} />
-          <AsOf query={query} />
           {canKeepPages() ? null : (
             <p className="no-print mb-3 text-sm text-soft">
               {t('app.noOfflineShort')}{' '}
