@@ -259,6 +259,7 @@ function Editor({ id, start }: { id: string; start: Edited }) {
           <Button disabled={redo === null} title="Ctrl+Shift+Z" onClick={() => redo?.()}>
             {t('score.redo')}
           </Button>
+          {scoring.cannotStep ? <p className="w-full text-right text-sm text-soft">{t('score.cannotStep')}</p> : null}
         </>
       }
     >

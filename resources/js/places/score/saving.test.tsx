@@ -323,6 +323,16 @@ describe('saving as one goes', () => {
     expect((await request(3)).body).toEqual({ version: 2 });
   });
 
+  test('where the server cannot be asked what was changed meanwhile, taking back waits and that is said', async () => {
+    versions = Promise.reject(new Unreachable());
+    sessionStorage.setItem('gorvan.draft.score.form', JSON.stringify({ undo: [1], redo: [], known: 1 }));
+    open(edited(2));
+    await waitFor(() => {
+      expect(scoring.cannotStep).toBe(true);
+    });
+    expect(scoring.undo).toBeNull();
+  });
+
   test('three quick presses take back three changes, the last first', async () => {
     open();
     for (const [n, side] of ['left', 'right', 'both'].entries()) {

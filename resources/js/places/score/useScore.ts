@@ -287,15 +287,21 @@ export function useScore(id: string, start: Edited) {
 
   // What was made without this page hearing of it is asked for before anything is taken back.
   const isBehind = score.version > done.known;
+  const [isUnaccounted, setUnaccounted] = useState(false);
   useEffect(() => {
     if (!isBehind || queue.length > 0) return;
     let isHere = true;
     void ask(api.GET('/api/forms/{form}/versions', { params: { path: { form: id } } })).then(
       (versions) => {
         const mine = versions.filter((one) => one.isMine).map((one) => one.number);
-        if (isHere) setDone((all) => accounted(all, mine, score.version));
+        if (!isHere) return;
+        setDone((all) => accounted(all, mine, score.version));
+        setUnaccounted(false);
       },
-      () => undefined, // it is asked again with the network; until then nothing is taken back out of turn
+      // It is asked again with the network; until then nothing is taken back out of turn, and that is said.
+      () => {
+        if (isHere) setUnaccounted(true);
+      },
     );
     return () => {
       isHere = false;
@@ -409,6 +415,8 @@ export function useScore(id: string, start: Edited) {
     conflict,
     settle,
     typing,
+    /** Whether nothing can be taken back because the server cannot be asked what was made meanwhile. */
+    cannotStep: isBehind && isUnaccounted,
     undo: canStep && done.undo.length > 0 ? () => void step('undo') : null,
     redo: canStep && done.redo.length > 0 ? () => void step('redo') : null,
   };
