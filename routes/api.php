@@ -139,6 +139,7 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
 
     Route::get('terms', [TermController::class, 'index'])->can('read');
     Route::post('terms/preview', [TermController::class, 'preview'])->can('plan');
+    Route::post('terms/sketch', [TermController::class, 'sketch'])->can('plan');
     Route::post('terms', [TermController::class, 'store'])->can('plan')->middleware('once');
     Route::get('terms/{term}', [TermController::class, 'show'])->can('read', 'term');
     Route::get('terms/{term}/removal', [TermController::class, 'removal'])->can('plan', 'term');

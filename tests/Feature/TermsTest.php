@@ -74,3 +74,19 @@ test('past meetings never logged stay as they were, and their lesson is still to
     expect($meetings[0]['isPast'])->toBeTrue()->and($meetings[0]['isHeld'])->toBeFalse()
         ->and($meetings[2]['lessonNumber'])->toBe(1);
 });
+
+test('a sketch says what the term would come to, and leaves nothing behind', function () {
+    $draft = ['group' => $this->group->id, 'title' => 'Spring', 'from' => '2026-04-01', 'to' => '2026-06-30', 'pattern' => [['weekday' => 'Tue', 'at' => '19:00', 'minutes' => 60]], 'closures' => [['from' => '2026-05-01', 'to' => '2026-05-14']], 'approach' => 'piece'];
+    $counts = fn (): array => $this->inside($this->user->school, fn () => [App\Models\Term::count(), App\Models\Meeting::count(), App\Models\Course::count(), App\Models\KeptLesson::count(), DB::table('jobs')->count()]);
+    $before = $counts();
+    $sketch = $this->postJson('/api/terms/sketch', $draft)->assertOk()->json();
+    expect($counts())->toBe($before);
+    $laid = $this->getJson('/api/terms/'.$this->postJson('/api/terms', $draft)->assertCreated()->json('id'))->json();
+    $told = fn (array $term): array => array_map(fn (array $row): array => [$row['on'], $row['kind'], $row['lesson']], $term['meetings']);
+    // The draws of a plan rest on its term, so that the same draft comes to the same dates, and to much the same plan.
+    expect(array_column($told($sketch), 0))->toBe(array_column($told($laid), 0))
+        ->and($sketch['courses'][0]['form'])->toBe($laid['courses'][0]['form'])
+        ->and($sketch['courses'][0]['forecast']['movements'])->toEqualWithDelta($laid['courses'][0]['forecast']['movements'], 2);
+    $this->postJson('/api/terms/sketch', ['from' => '2026-06-30', 'to' => '2026-04-01'] + $draft)->assertUnprocessable();
+    expect($counts()[0])->toBe($before[0] + 1);
+});

@@ -9,6 +9,7 @@ use App\Actions\LayTerm;
 use App\Actions\NewCourse;
 use App\Actions\Refused;
 use App\Actions\RemoveTerm;
+use App\Actions\SketchTerm;
 use App\Http\Data\ClosureData;
 use App\Http\Data\DateData;
 use App\Http\Data\DatesData;
@@ -75,6 +76,14 @@ final class TermController extends Controller
             $dates->warnings,
             $lay->lessons($group, $courses[0], $dates),
         ));
+    }
+
+    #[Makes('/api/terms/sketch', 'sketchTerm', 'What it would come to; nothing is laid', TermData::class, takes: self::NEW_TERM)]
+    public function sketch(Request $request, SketchTerm $sketch, TermPages $pages): JsonResponse
+    {
+        [$group, $given, $courses, $after] = $this->given($request);
+
+        return new JsonResponse($sketch($group, $given['title'], $given, $courses, $after, $pages->term(...)));
     }
 
     #[Makes('/api/terms', 'layTerm', 'Laid', TermSummary::class, takes: self::NEW_TERM, status: 201)]

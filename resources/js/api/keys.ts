@@ -53,6 +53,7 @@ export const keys = {
   changes: (term: string) => ['changes', term] as const,
   questions: (term: string) => ['questions', term] as const,
   places: (term: string, version: number, lesson: number) => ['places', term, version, lesson] as const,
+  sketch: (draft: unknown) => ['sketch', draft] as const,
   dates: (draft: unknown) => ['dates', draft] as const,
   termEnd: (term: string) => ['termEnd', term] as const,
 

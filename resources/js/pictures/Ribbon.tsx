@@ -3,6 +3,7 @@ import { useTranslation } from '../messages';
 import type { Form, Passage } from '../api/client';
 import { entryName } from '../kit/entryName';
 import { number } from '../kit/format';
+import { isNumbered } from './Ruler';
 import { type Strip, stripOf, type WidthBy } from './strip';
 import { useWidth } from './useWidth';
 
@@ -50,9 +51,6 @@ const CELL = 46;
 const NOTCH = TOP + CELL;
 /** How deep an arc hangs at most, twice its height. */
 const DEEPEST = 88;
-/** Cells at least so wide have a number each; of narrower ones every fifth has. */
-const ROOMY = 26;
-const EVERY = 5;
 const BAND = 34;
 const BAND_STEP = 5;
 
@@ -189,7 +187,7 @@ export const Ribbon = memo(function Ribbon({
                   {width < 74 &&
                   entry.kind === 'movement' &&
                   entry.number !== null &&
-                  isNumbered(entry.number, width, isSelected) ? (
+                  (isSelected || isNumbered(entry.number, width)) ? (
                     <text
                       x={left + width / 2}
                       y={TOP + CELL / 2 + 4}
@@ -304,10 +302,6 @@ function gap(form: Form, position: number): number {
   const rest = form.joins[position - 1]?.rest ?? 0;
   return 1 + (rest >= 0.6 ? 3 : 0);
 }
-
-/** Numbers stand where they can be told apart: each where there is room, else every fifth, and what is chosen. */
-const isNumbered = (number: number, width: number, isChosen: boolean): boolean =>
-  isChosen || width >= ROOMY || number === 1 || number % EVERY === 0;
 
 function Ties({ form, strip, isTied }: { form: Form; strip: Strip; isTied: (position: number) => boolean }) {
   const middle = (position: number) => (strip.x(position) + strip.x(position + 1)) / 2;

@@ -1,41 +1,59 @@
 import { useTranslation } from '../messages';
-import type { Entry, Student } from '../api/client';
+import type { Entry, Form, Student } from '../api/client';
 import { reedOf } from './reed';
 import { ReedGlyph } from './ReedGlyph';
+import { Ruler, RULER } from './Ruler';
+import { frameOf, stripOf } from './strip';
 import { useReedWords } from './useReedWords';
+import { useWidth } from './useWidth';
+
+/** A reed needs so many pixels; where a form has more entries than fit, the map is scrolled. */
+const REED = 12;
 
 interface Props {
   entries: Entry[];
+  sections?: Form['sections'];
   students: Student[];
   caption: string;
   /** The same students on another day, drawn above where they stand. */
   before?: Student[] | undefined;
 }
 
-/** Students down, entries across: the reed in each cell, a flag after the frontier. */
-export function StandingMap({ entries, students, caption, before }: Props) {
+/** Students down, entries across, on the scale of ribbon and weave: the reed in each cell, a flag after the frontier. */
+export function StandingMap({ entries, sections = [], students, caption, before }: Props) {
   const { t } = useTranslation();
   const words = useReedWords();
+  const [ref, available] = useWidth<HTMLDivElement>();
+  const frame = frameOf(available);
+  const strip = stripOf(entries, Math.max(frame.inner - 4, 220), 'load', REED);
+  const widthOf = (index: number) => strip.x(index + 2) - strip.x(index + 1);
   return (
     // The scrolling region takes the focus, so that the keyboard can scroll it.
     // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
-    <div className="w-full relative overflow-x-auto" role="region" aria-label={caption} tabIndex={0}>
-      <table className="border-collapse text-sm">
+    <div ref={ref} className="w-full relative overflow-x-auto" role="region" aria-label={caption} tabIndex={0}>
+      <table className="table-fixed border-collapse text-sm" style={{ width: frame.left + strip.width + frame.right }}>
         <caption className="sr-only">{caption}</caption>
+        <colgroup>
+          <col style={{ width: frame.left }} />
+          {entries.map((entry, index) => (
+            <col key={entry.position} style={{ width: widthOf(index) }} />
+          ))}
+          {frame.right === 0 ? null : <col style={{ width: frame.right }} />}
+        </colgroup>
         <thead>
-          <tr>
-            <th scope="col" className="sticky left-0 z-10 min-w-28 bg-paper text-left font-medium">
-              {t('groups.student')}
-            </th>
+          <tr aria-hidden="true">
+            <td className="sticky left-0 z-10 bg-paper" />
+            <td colSpan={entries.length} className="p-0">
+              <svg width={strip.width} height={RULER} className="block font-sans">
+                <Ruler entries={entries} sections={sections} strip={strip} />
+              </svg>
+            </td>
+          </tr>
+          <tr className="sr-only">
+            <th scope="col">{t('groups.student')}</th>
             {entries.map((entry) => (
-              <th
-                key={entry.position}
-                scope="col"
-                className="min-w-[26px] px-0 pb-1 text-center text-xs font-normal text-soft"
-                title={entry.title}
-              >
-                <span aria-hidden="true">{entry.number ?? '·'}</span>
-                <span className="sr-only">{entry.title}</span>
+              <th key={entry.position} scope="col">
+                {entry.title}
               </th>
             ))}
           </tr>
@@ -47,7 +65,10 @@ export function StandingMap({ entries, students, caption, before }: Props) {
             const earlier = new Map(was?.cells.map((cell) => [cell.position, cell]) ?? []);
             return (
               <tr key={student.id} className="border-t border-line">
-                <th scope="row" className="sticky left-0 z-10 bg-paper py-1 pr-3 text-left font-normal whitespace-nowrap">
+                <th
+                  scope="row"
+                  className="sticky left-0 z-10 overflow-hidden bg-paper py-1 pr-2 text-left text-base font-normal text-ellipsis"
+                >
                   {student.name}
                 </th>
                 {entries.map((entry) => {
@@ -81,6 +102,15 @@ export function StandingMap({ entries, students, caption, before }: Props) {
                     </td>
                   );
                 })}
+                {frame.right === 0 ? null : (
+                  <td className="pr-1 text-right align-middle text-[13px] text-soft">
+                    {student.frontier === null
+                      ? '–'
+                      : t('groups.frontier', {
+                          number: entries.find((one) => one.position === student.frontier)?.number ?? student.frontier,
+                        })}
+                  </td>
+                )}
               </tr>
             );
           })}

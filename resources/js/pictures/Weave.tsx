@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { useTranslation } from '../messages';
 import { withoutClass } from './withoutClass';
 import { Link } from '../kit/router';
@@ -6,13 +7,18 @@ import { day, share } from '../kit/format';
 import { useLesson, useSpot } from './CarryLessons';
 import { type Part, partOf } from './coursePart';
 import { meetingKind, takesLessons } from './meetingKind';
-import { type Strip, stripOf } from './strip';
+import { Ruler, RULER } from './Ruler';
+import { frameOf, type Strip, stripOf } from './strip';
 import { useWidth } from './useWidth';
 
-const ROW = 30;
-const LEFT = 162;
-const RIGHT = 118;
-const TOP = 30;
+const ROW = 32;
+/** A weave shows the whole of its form on its page, however narrow its cells get. */
+const NARROWEST = 2;
+
+type Frame = ReturnType<typeof frameOf>;
+/** Where the kind of a meeting stands, and from which width of the left side on it does. */
+const KIND = 66;
+const WORDS = 120;
 
 type Row = { kind: 'meeting'; on: string; meeting: Meeting } | { kind: 'closed'; on: string; to: string };
 
@@ -30,6 +36,8 @@ interface Props extends Woven {
   canMove?: boolean;
   /** An evening was chosen, to change it. */
   onChoose?: ((meeting: Meeting) => void) | undefined;
+  /** Nothing of it is there yet, so that nothing leads to it. */
+  isSketch?: boolean;
   /** How wide the strip is, where several stand on one scale. */
   inner?: number | undefined;
 }
@@ -44,18 +52,19 @@ export function rowsOf({ meetings, closures }: Pick<Woven, 'meetings' | 'closure
 }
 
 /** A term: meetings down, entries across. Lessons to come are carried from one evening to another. */
-export function Weave({ form, course, meetings, closures, was, canMove = false, onChoose, inner }: Props) {
+export function Weave({ form, course, meetings, closures, was, canMove = false, onChoose, isSketch = false, inner }: Props) {
   const { t } = useTranslation();
   const [ref, available] = useWidth<HTMLDivElement>();
   const rows = rowsOf({ meetings, closures });
-  const strip = stripOf(form.entries, inner ?? Math.max(available - LEFT - RIGHT - 4, 420), 'load', 3);
-  const width = LEFT + strip.width + RIGHT;
+  const frame = frameOf(available);
+  const strip = stripOf(form.entries, inner ?? Math.max(frame.inner - 4, 220), 'load', NARROWEST);
+  const width = frame.left + strip.width + frame.right;
   const old = new Map((was ?? []).map((meeting) => [meeting.id, meeting]));
   return (
     <div ref={ref} className="relative w-full overflow-x-auto">
       <svg
         width={width}
-        height={TOP + rows.length * ROW + 6}
+        height={RULER + rows.length * ROW + 6}
         className="block font-sans"
         aria-label={t('terms.weave')}
         role="group"
@@ -65,35 +74,25 @@ export function Weave({ form, course, meetings, closures, was, canMove = false, 
             <line x1="0" x2="0" y1="0" y2="7" stroke="var(--line)" strokeWidth="3" />
           </pattern>
         </defs>
-        {form.sections.map((section) => (
-          <g key={section.first} transform={`translate(${String(LEFT)} 0)`}>
-            <text x={strip.x(section.first)} y={14} fontSize={12} fill="var(--soft)">
-              {section.title}
-            </text>
-            <line
-              x1={strip.x(section.first)}
-              x2={strip.x(section.last + 1) - 4}
-              y1={21}
-              y2={21}
-              stroke="var(--ink)"
-              strokeWidth={2}
-            />
-          </g>
-        ))}
+        <g transform={`translate(${String(frame.left)} 0)`}>
+          <Ruler entries={form.entries} sections={form.sections} strip={strip} />
+        </g>
         {rows.map((row, at) => (
           <g
             key={row.kind === 'closed' ? `closed${row.on}` : row.meeting.id}
-            transform={`translate(0 ${String(TOP + at * ROW)})`}
+            transform={`translate(0 ${String(RULER + at * ROW)})`}
           >
             {row.kind === 'closed' ? (
               <>
-                <text x={4} y={19} fontSize={13} fill="var(--soft)">
+                <text x={4} y={21} fontSize={14} fill="var(--soft)">
                   {day(row.on)}
                 </text>
-                <text x={64} y={19} fontSize={12} fill="var(--soft)">
-                  {t('season.noClass')}
-                </text>
-                <rect x={LEFT} y={6} width={strip.width} height={ROW - 12} fill="url(#closed)" />
+                {frame.left < WORDS ? null : (
+                  <text x={KIND} y={21} fontSize={13} fill="var(--soft)">
+                    {t('season.noClass')}
+                  </text>
+                )}
+                <rect x={frame.left} y={6} width={strip.width} height={ROW - 12} fill="url(#closed)" />
               </>
             ) : (
               <MeetingLine
@@ -101,12 +100,14 @@ export function Weave({ form, course, meetings, closures, was, canMove = false, 
                 was={old.get(row.meeting.id)}
                 course={course}
                 strip={strip}
+                frame={frame}
                 width={width}
                 canMove={canMove}
+                isSketch={isSketch}
                 onChoose={onChoose}
               />
             )}
-            <line x1={LEFT} x2={LEFT + strip.width} y1={ROW} y2={ROW} stroke="var(--line)" strokeWidth={0.6} />
+            <line x1={frame.left} x2={frame.left + strip.width} y1={ROW} y2={ROW} stroke="var(--line)" strokeWidth={0.6} />
           </g>
         ))}
       </svg>
@@ -119,17 +120,19 @@ interface LineProps {
   was: Meeting | undefined;
   course: string;
   strip: Strip;
+  frame: Frame;
   width: number;
   canMove: boolean;
+  isSketch: boolean;
   onChoose: ((meeting: Meeting) => void) | undefined;
 }
 
-const spanOn = (strip: Strip) => (passage: Passage) => ({
-  x: LEFT + strip.x(passage.from),
+const spanOn = (strip: Strip, left: number) => (passage: Passage) => ({
+  x: left + strip.x(passage.from),
   width: Math.max(strip.x(passage.to + 1) - strip.x(passage.from) - 2, 4),
 });
 
-function MeetingLine({ meeting, was, course, strip, width, canMove, onChoose }: LineProps) {
+function MeetingLine({ meeting, was, course, strip, frame, width, canMove, isSketch, onChoose }: LineProps) {
   const { t } = useTranslation();
   const kind = meetingKind(meeting);
   const isPlanned = kind !== 'past' && kind !== 'cancelled';
@@ -137,7 +140,7 @@ function MeetingLine({ meeting, was, course, strip, width, canMove, onChoose }: 
   const part = partOf(meeting, course);
   const number = part.lessons.find((one) => one.number !== null)?.number ?? null;
   const words = kind === 'lesson' && number === null ? t('kind.consolidation') : t(`kind.${kind}`, { number: number ?? '' });
-  const span = spanOn(strip);
+  const span = spanOn(strip, frame.left);
   const run = part.runThrough && isPlanned ? span(part.runThrough) : null;
   const label = t(isPlanned ? 'terms.meetingLabel' : 'terms.unsaidLabel', {
     date: day(meeting.on, 'weekday'),
@@ -163,24 +166,26 @@ function MeetingLine({ meeting, was, course, strip, width, canMove, onChoose }: 
         }
         style={onChoose ? { cursor: 'pointer' } : undefined}
       />
-      <Link to={`/meetings/${meeting.id}`} aria-label={label}>
-        <rect x={0} y={1} width={LEFT - 6} height={ROW - 2} fill="transparent" />
+      <Way to={isSketch ? null : `/meetings/${meeting.id}`} label={label}>
+        <rect x={0} y={1} width={frame.left - 6} height={ROW - 2} fill="transparent" />
         <text
           x={4}
-          y={19}
-          fontSize={13}
+          y={21}
+          fontSize={14}
           fontWeight={meeting.isToday ? 700 : 400}
           fill="var(--ink)"
           textDecoration={kind === 'cancelled' ? 'line-through' : undefined}
         >
           {day(meeting.on)}
         </text>
-        <text x={64} y={19} fontSize={12} fill="var(--soft)">
-          {kind === 'cancelled' ? '–' : words}
-        </text>
-      </Link>
+        {frame.left < WORDS ? null : (
+          <text x={KIND} y={21} fontSize={13} fill="var(--soft)">
+            {kind === 'cancelled' ? '–' : words}
+          </text>
+        )}
+      </Way>
       {kind === 'cancelled' ? (
-        <text x={LEFT + 4} y={19} fontSize={12} fill="var(--soft)" pointerEvents="none">
+        <text x={frame.left + 4} y={21} fontSize={13} fill="var(--soft)" pointerEvents="none">
           {meeting.reason ? t('terms.cancelledBecause', { reason: meeting.reason }) : t('terms.cancelled')}
         </text>
       ) : null}
@@ -190,8 +195,8 @@ function MeetingLine({ meeting, was, course, strip, width, canMove, onChoose }: 
           <line
             x1={run.x}
             x2={run.x + run.width}
-            y1={22}
-            y2={22}
+            y1={24}
+            y2={24}
             stroke="var(--river)"
             strokeWidth={1.2}
             data-stroke="run-through"
@@ -202,9 +207,9 @@ function MeetingLine({ meeting, was, course, strip, width, canMove, onChoose }: 
               const { x, width: wide } = span(item);
               return (
                 <g key={item.from} data-stroke="review" stroke="var(--river)" strokeWidth={2}>
-                  <rect x={x} y={10.5} width={wide} height={8} fill="var(--river2)" stroke="none" opacity={0.75} />
-                  <line x1={x} x2={x + wide} y1={11} y2={11} />
-                  <line x1={x} x2={x + wide} y1={18} y2={18} />
+                  <rect x={x} y={11.5} width={wide} height={8} fill="var(--river2)" stroke="none" opacity={0.75} />
+                  <line x1={x} x2={x + wide} y1={12} y2={12} />
+                  <line x1={x} x2={x + wide} y1={19} y2={19} />
                 </g>
               );
             })
@@ -222,10 +227,27 @@ function MeetingLine({ meeting, was, course, strip, width, canMove, onChoose }: 
             />
           ))
         : null}
-      <text x={width - 4} y={19} fontSize={12} textAnchor="end" fill="var(--soft)" pointerEvents="none">
-        {isPlanned ? `${t('terms.taughtAfter', { count: part.taughtAfter ?? 0 })} · ${share(part.recallAfter)}` : '–'}
-      </text>
+      {frame.right === 0 ? null : (
+        <text x={width - 4} y={21} fontSize={13} textAnchor="end" fill="var(--soft)" pointerEvents="none">
+          {isPlanned ? `${t('terms.taughtAfter', { count: part.taughtAfter ?? 0 })} · ${share(part.recallAfter)}` : '–'}
+        </text>
+      )}
     </>
+  );
+}
+
+/** What leads to a meeting; or, where it is only sketched, says it. */
+function Way({ to, label, children }: { to: string | null; label: string; children: ReactNode }) {
+  if (to !== null)
+    return (
+      <Link to={to} aria-label={label}>
+        {children}
+      </Link>
+    );
+  return (
+    <g role="img" aria-label={label}>
+      {children}
+    </g>
   );
 }
 
@@ -245,7 +267,7 @@ function Ghosts({ part, now, span }: { part: Part; now: Part; span: (passage: Pa
         .filter((one) => !isSame(one, now.review))
         .map((one) => {
           const { x, width } = span(one);
-          return <path key={one.from} d={`M${String(x)} 9h${String(width)}M${String(x)} 20h${String(width)}`} {...ghost} />;
+          return <path key={one.from} d={`M${String(x)} 10h${String(width)}M${String(x)} 21h${String(width)}`} {...ghost} />;
         })}
     </g>
   );
@@ -300,8 +322,8 @@ function LessonBlock({ lesson, meeting, course, place, canMove }: BlockProps) {
       {isPinned ? <circle cx={place.x + place.width} cy={6} r={3.5} fill="var(--persimmon)" /> : null}
       <text
         x={place.x + place.width / 2}
-        y={19}
-        fontSize={11}
+        y={20.5}
+        fontSize={12}
         textAnchor="middle"
         fill={meeting.isHeld ? 'var(--on-pine)' : 'var(--ink)'}
       >

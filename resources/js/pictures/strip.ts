@@ -11,7 +11,21 @@ export interface Strip {
   joinAt: (x: number) => number;
 }
 
-const LEAST_CELL = 9;
+/** Cells are so wide where there is room: a reed and a numeral can be told apart in them. */
+const READABLE = 16;
+/** So much of the width, beyond what every cell has, is shared out by weight at least. */
+const SPREAD = 1.4;
+/** A cell that a finger can still touch. */
+const TOUCHED = 9;
+
+/**
+ * What stands beside the strip, the same in every picture of entries, so that they align: names or days on the left, what
+ * each row comes to on the right. On a phone the names are short, and there is nothing on the right.
+ */
+export function frameOf(available: number): { left: number; right: number; inner: number } {
+  const [left, right] = available > 0 && available < 600 ? [84, 0] : [164, 124];
+  return { left, right, inner: Math.max(available - left - right, 0) };
+}
 
 function weight(entry: Entry, by: WidthBy): number {
   if (by === 'even') return 1;
@@ -19,11 +33,17 @@ function weight(entry: Entry, by: WidthBy): number {
   return Math.max(entry.load, 0.12);
 }
 
-/** Lays entries side by side into a width; no cell gets narrower than a finger can tell apart when scrolled. */
-export function stripOf(entries: Entry[], available: number, by: WidthBy = 'load', least = LEAST_CELL): Strip {
+/**
+ * Lays entries side by side into a width, on the one scale of all pictures: every cell has the same least width and the rest
+ * is shared out by weight. The least is what can be read where there is room, and never under what a picture needs; then it
+ * is scrolled.
+ */
+export function stripOf(entries: Entry[], available: number, by: WidthBy = 'load', narrowest = TOUCHED): Strip {
   const weights = entries.map((entry) => weight(entry, by));
   const total = weights.reduce((sum, one) => sum + one, 0) || 1;
-  const width = Math.max(available, entries.length * least * 1.4);
+  const count = Math.max(entries.length, 1);
+  const least = Math.max(narrowest, Math.min(READABLE, available / count / SPREAD));
+  const width = Math.max(available, count * least * (narrowest < TOUCHED ? 1 : SPREAD));
   // What the least width takes first is shared out by weight after.
   const spare = Math.max(0, width - entries.length * least);
   const edges = [0];

@@ -236,7 +236,13 @@ function Standings({ data, onDay, against, before, onAgainst }: StandingsProps) 
                 </div>
               </div>
               {before === undefined ? null : <Taken now={data} before={before} />}
-              <StandingMap entries={entries} students={sorted} caption={t('groups.map')} before={before?.students} />
+              <StandingMap
+                entries={entries}
+                sections={form.sections}
+                students={sorted}
+                caption={t('groups.map')}
+                before={before?.students}
+              />
               <div className="mt-4">
                 <ReedLegend />
               </div>

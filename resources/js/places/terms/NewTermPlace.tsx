@@ -1,11 +1,20 @@
-import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import type { Say } from '../../messages';
 import { useState } from 'react';
 import { useTranslation } from '../../messages';
 import { FileField } from '../../kit/FileField';
 import { useNavigate, useSearchParams } from '../../kit/router';
-import { api, ask, type Closure, type NewTerm, Problem, type TermAnswer } from '../../api/client';
-import { formQuery, groupsQuery, sessionQuery, termQuery } from '../../api/queries';
+import {
+  api,
+  ask,
+  type Closure,
+  type NewTerm,
+  type Form as FormData,
+  Problem,
+  type TermAnswer,
+  type TermSummary,
+} from '../../api/client';
+import { formQuery, groupsQuery, sessionQuery, termQuery, termsQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
 import { keys } from '../../api/keys';
 import { Button, ButtonLink, TextField } from '../../kit/controls';
@@ -15,19 +24,23 @@ import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { entryName } from '../../kit/entryName';
 import { wall, day } from '../../kit/format';
 import { Form } from '../../kit/Form';
-import { Asked, Empty, Heading, Page, Warnings } from '../../kit/page';
+import { Asked, Empty, Heading, Page, Waiting, Warnings } from '../../kit/page';
 import { useAsOne } from '../../kit/useAsOne';
 import { useOnce } from '../../kit/useOnce';
 import { usePaused } from '../../kit/usePaused';
+import { Weave } from '../../pictures/Weave';
 import { useProblem } from '../../kit/useProblem';
 import { CarriesOver } from '../letters/CarriesOver';
 import { useUnmaking } from '../useUnmaking';
 import { sentence } from '../../messages/say';
+import { Outlook } from './Outlook';
 
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 /** A draft belongs to the group it is for, or to the term it follows. */
 const draftOf = ({ group, after }: Pick<Draft, 'group' | 'after'>) => `term.${after ?? group}`;
 const LAST = 'term.last';
+/** A sketch is asked for once one has stopped for so long, milliseconds: it is more work than the dates. */
+const SETTLED_MS = 600;
 type Draft = Omit<NewTerm, 'pattern' | 'showing'> & {
   pattern: { weekday: string; at: string; minutes: number }[];
   showing?: { on: string; to: number };
@@ -62,10 +75,14 @@ export function NewTermPlace() {
   const { t } = useTranslation();
   const groups = useQuery(groupsQuery);
   const session = useQuery(sessionQuery);
+  const terms = useQuery(termsQuery);
   const [search] = useSearchParams();
-  const after = search.get('after') ?? '';
+  const group = nextGroup(groups.data ?? [], terms.data ?? [], search.get('group') ?? readDraft<string>(LAST) ?? '');
+  // A group goes on where it left off: after the last term it has, whichever was asked for.
+  const after = search.get('after') ?? lastOf(group, terms.data ?? []) ?? '';
   const before = useQuery({ ...termQuery(after), enabled: after !== '' });
-  if (after !== '' && before.data === undefined && !before.isError) return <Asked query={before}>{() => null}</Asked>;
+  const open = [groups, terms, ...(after === '' ? [] : [before])].find((one) => one.data === undefined && !one.isError);
+  if (open !== undefined) return <Asked query={open as UseQueryResult}>{() => null}</Asked>;
   return (
     <Page title={t('terms.layTitle')} kicker={before.data ? t('terms.follow', { term: before.data.term.title }) : undefined}>
       <Asked query={groups}>
@@ -80,7 +97,7 @@ export function NewTermPlace() {
             <Laying
               groups={found}
               today={session.data?.school?.today ?? new Date().toISOString().slice(0, 10)}
-              group={search.get('group') ?? ''}
+              group={group}
               before={before.data ?? null}
             />
           )
@@ -88,6 +105,21 @@ export function NewTermPlace() {
       </Asked>
     </Page>
   );
+}
+
+type Terms = Pick<TermSummary, 'id' | 'groupId' | 'endsOn'>[];
+
+/** The term of a group that ends last. */
+const lastOf = (group: string, terms: Terms): string | undefined =>
+  terms.filter((one) => one.groupId === group).sort((a, b) => b.endsOn.localeCompare(a.endsOn))[0]?.id;
+
+/** Which group a term is laid for: the one that is named, else one without a term, else the one whose term ends first. */
+function nextGroup(groups: LayingProps['groups'], terms: Terms, named: string): string {
+  if (groups.some((one) => one.id === named)) return named;
+  const free = groups.find((one) => one.termId === null);
+  if (free !== undefined) return free.id;
+  const ends = (group: string) => terms.find((one) => one.id === lastOf(group, terms))?.endsOn ?? '';
+  return [...groups].sort((a, b) => ends(a.id).localeCompare(ends(b.id)))[0]?.id ?? '';
 }
 
 /** A term that goes on where another leaves off: the same evenings, as many weeks, the same way. */
@@ -122,14 +154,12 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
   const { t } = useTranslation();
   const navigate = useNavigate();
   const [draft, setDraft] = useState<Draft>(() => {
-    const isThere = (id: string | null) => groups.some((group) => group.id === id);
     if (before !== null) {
       const next = following(before, today, t);
-      return readDraft<Draft>(draftOf(next)) ?? next;
+      // What was typed for the group before its last term was looked at is not lost.
+      return readDraft<Draft>(draftOf(next)) ?? readDraft<Draft>(draftOf({ ...next, after: null })) ?? next;
     }
-    const last = readDraft<string>(LAST);
-    const group = isThere(wanted) ? wanted : isThere(last) ? last : (groups.find((one) => one.termId === null) ?? groups[0])?.id;
-    const next = fresh(today, group ?? '', t('terms.nextTitle'));
+    const next = fresh(today, wanted, t('terms.nextTitle'));
     return readDraft<Draft>(draftOf(next)) ?? next;
   });
   const unmaking = useUnmaking();
@@ -146,6 +176,7 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
   };
   // The dates without closures, so that one can be closed by choosing it; and what is wrong, as one types.
   const asked = usePaused(draft);
+  const settled = usePaused(draft, SETTLED_MS);
   const dates = useQuery({
     queryKey: keys.dates(asked),
     queryFn: () => ask(api.POST('/api/terms/preview', { body: asked })),
@@ -429,11 +460,7 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
           >
             {t('terms.addClosure')}
           </Button>
-          <Button look="primary" type="submit" disabled={lay.isPending}>
-            {t(lay.isPending ? 'terms.laying' : 'terms.lay')}
-          </Button>
         </div>
-        <p className="mt-4 text-sm text-soft">{t('terms.planHint')}</p>
         {draft.after ? (
           <CarriesOver
             term={draft.after}
@@ -443,6 +470,45 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
           />
         ) : null}
       </div>
+      <div className="min-w-0 lg:col-span-2">
+        <Heading aside={t('terms.sketchHint')}>{t('terms.sketch')}</Heading>
+        <Sketch draft={settled} isWrong={wrong !== undefined} form={form.data} />
+        <Button look="primary" type="submit" className="mt-4" disabled={lay.isPending}>
+          {t(lay.isPending ? 'terms.laying' : 'terms.lay')}
+        </Button>
+        <p className="mt-4 text-sm text-soft">{t('terms.planHint')}</p>
+      </div>
     </Form>
+  );
+}
+
+/** What the term would come to, as it would be planned today; nothing is laid yet. */
+function Sketch({ draft, isWrong, form }: { draft: Draft; isWrong: boolean; form: FormData | undefined }) {
+  const { t } = useTranslation();
+  const query = useQuery({
+    queryKey: keys.sketch(draft),
+    queryFn: () => ask(api.POST('/api/terms/sketch', { body: draft })),
+    placeholderData: keepPreviousData,
+    enabled: !isWrong,
+    retry: false,
+    // It rests on everything that is on record, and is asked for whenever it is looked at.
+    gcTime: 0,
+  });
+  // What is wrong with the draft is said above; a sketch that cannot be had keeps nobody from laying the term.
+  if (isWrong || query.error instanceof Problem) return <p className="text-soft">{t('terms.sketchNone')}</p>;
+  return (
+    <Asked query={query}>
+      {(term) => {
+        const [course] = term.courses;
+        if (course === undefined || form?.id !== course.form.id) return <Waiting />;
+        return (
+          <div className={query.isPlaceholderData ? 'opacity-60' : ''} aria-busy={query.isFetching}>
+            <Outlook course={{ ...course, form }} meetings={term.meetings} />
+            <Warnings title={t('app.warnings')} lines={term.warnings.map(sentence)} />
+            <Weave form={form} course={course.id} meetings={term.meetings} closures={term.closures} isSketch />
+          </div>
+        );
+      }}
+    </Asked>
   );
 }

@@ -55,6 +55,7 @@ beforeEach(() => {
     'GET /api/forms/{form}': (at: { form: string }) => (at.form === 'lamps' ? form({ id: 'lamps', title: 'Old lamps' }) : form()),
     'PATCH /api/courses/{course}': {},
     'POST /api/terms/{term}/courses': {},
+    'POST /api/terms/sketch': laid(),
     'POST /api/terms/{term}/changes/preview': { moved: [], cost: 0, meetings: laid().meetings, forecasts: [] },
   });
 });
@@ -350,6 +351,50 @@ test('a term is laid from what is typed, and what is refused stays on the page',
   await userEvent.click(screen.getByRole('button', { name: 'Lay the term' }));
   expect(server.got('POST', '/api/terms')).toHaveLength(1);
   expect(document.activeElement).toBe(last);
+});
+
+test('the next term is that of a group without one, else it goes on after the last of the group whose term ends first', async () => {
+  const group = (id: string, name: string, termId: string | null) => ({ id, name, termId, formId: 'form', students: 3 });
+  const ends = (id: string, groupId: string, endsOn: string) => ({ id, groupId, endsOn, title: id });
+  server.answers = {
+    ...server.answers,
+    'GET /api/groups': [group('dawn', 'Dawn', 'a'), group('dusk', 'Dusk', 'c'), group('noon', 'Noon', null)],
+    'GET /api/session': { person: null, school: { today: '2026-01-20' } },
+    'GET /api/terms': [ends('a', 'dawn', '2026-03-01'), ends('b', 'dusk', '2025-12-01'), ends('c', 'dusk', '2026-02-03')],
+    'POST /api/terms/preview': { meetings: [], warnings: [] },
+  };
+  const open = async () => {
+    cleanup();
+    sessionStorage.clear();
+    queryClient.clear();
+    showAt('/terms/new', [{ path: '/terms/new', Component: NewTermPlace }]);
+    return screen.findByRole('combobox', { name: 'Group' });
+  };
+  expect((await open()).textContent).toContain('Noon');
+  server.answers['GET /api/groups'] = [group('dawn', 'Dawn', 'a'), group('dusk', 'Dusk', 'c')];
+  const own = laid();
+  server.answers['GET /api/terms/{term}'] = (at: { term: string }) => ({
+    ...own,
+    term: { ...own.term, id: at.term, groupId: 'dusk' },
+  });
+  expect((await open()).textContent).toContain('Dusk');
+  // The day after the last one ends, on the same evenings.
+  expect(screen.getByLabelText<HTMLInputElement>('First day').value).toBe('4 Feb 2026');
+  expect(server.got('POST', '/api/terms/preview').at(-1)?.body).toMatchObject({ group: 'dusk', after: 'c' });
+});
+
+test('what a term would come to is sketched before it is laid, and nothing in it leads anywhere', async () => {
+  server.answers = {
+    ...server.answers,
+    'GET /api/groups': [{ id: 'group', name: 'Evening', termId: null, formId: 'form', students: 3 }],
+    'POST /api/terms/preview': { meetings: [], warnings: [] },
+  };
+  showAt('/terms/new', [{ path: '/terms/new', Component: NewTermPlace }]);
+  expect(await screen.findByText(/Comes to movement 4 of 6/)).toBeTruthy();
+  const weave = screen.getByRole('group', { name: 'The weave' });
+  expect(within(weave).getByRole('img', { name: /Tue 20 Jan: Lesson 2/ })).toBeTruthy();
+  expect(within(weave).queryByRole('link')).toBeNull();
+  expect(server.got('POST', '/api/terms')).toHaveLength(0);
 });
 
 test('a draft of a term is its group’s: another group begins anew, and one’s own comes back', async () => {
