@@ -24,12 +24,12 @@ test('a line that is not understood is shown before anything is saved, and can b
   const list = page.getByLabel('The list, a line a movement');
   await list.fill('1. Heron\n2. Otter (old style)\n3. Wade');
   await page.getByRole('button', { name: 'Read it' }).click();
-  await expect(page.getByText('line 2: not understood')).toBeVisible();
+  await expect(page.getByText('Line 2: not understood')).toBeVisible();
   await page.getByRole('button', { name: 'Change the list' }).click();
   await expect(list).toHaveValue('1. Heron\n2. Otter (old style)\n3. Wade');
   await list.fill('1. Heron\n2. Otter\n3. Wade');
   await page.getByRole('button', { name: 'Read it' }).click();
-  await expect(page.getByText('Every line was understood.')).toBeVisible();
+  await expect(page.getByText('Every line was understood. No problems found.')).toBeVisible();
 });
 
 test('a form file goes out and comes in again', async ({ page }) => {
@@ -37,7 +37,7 @@ test('a form file goes out and comes in again', async ({ page }) => {
   await page.getByRole('link', { name: /Nine Lamps/ }).click();
   const download = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Files', exact: true }).click();
-  await page.getByRole('link', { name: 'Form file (JSON)' }).click();
+  await page.getByRole('link', { name: 'Save as a form file (JSON)' }).click();
   const file = await download;
   expect(file.suggestedFilename()).toBe('nine-lamps-short-qigong.gorvan.json');
   await page.goto('/forms/new');

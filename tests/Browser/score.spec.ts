@@ -26,6 +26,7 @@ test('the demo’s 72 movements go from a list to an audited score, cue cards fo
 
   // The booklet's depth is read over it: nothing comes or goes, and what stayed is told.
   await page.getByRole('link', { name: 'Files', exact: true }).click();
+  await page.getByRole('button', { name: 'Read a file over it' }).click();
   await page
     .getByLabel('The file, or its text')
     .fill((await demoFile(page, 'json')).replaceAll('Marsh Lantern, long form', 'Lantern copy'));

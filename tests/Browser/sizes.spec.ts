@@ -76,7 +76,7 @@ const screens: Record<string, (page: Page) => Promise<void>> = {
   },
   files: async (page) => {
     await formPage(page, 'Files');
-    await expect(page.getByText('It cannot carry:').first()).toBeVisible();
+    await expect(page.getByRole('button', { name: /It leaves out/ }).first()).toBeVisible();
   },
   'a term': async (page) => {
     await page.goto('/terms');

@@ -34,6 +34,15 @@ export function ButtonLink({ look = 'plain', className = '', ...rest }: Componen
   return <Link className={`${looks[look]} no-underline ${className}`} {...rest} />;
 }
 
+/** Saves a file of the server; it leaves the page as it is. */
+export function DownloadLink({ to, look = 'plain', children }: { to: string; look?: Look; children: ReactNode }) {
+  return (
+    <a href={to} download className={`${looks[look]} no-underline`}>
+      {children}
+    </a>
+  );
+}
+
 export const field =
   'min-h-11 w-full rounded border border-line bg-sheet px-3 py-2 text-ink aria-[invalid=true]:border-persimmon';
 

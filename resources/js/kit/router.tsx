@@ -15,13 +15,15 @@ interface Props extends LinkProps {
   to: string;
   /** Only where the very address is open, and not one below it. */
   end?: boolean;
+  /** How addresses of what is in that place begin, where they do not begin with its own. */
+  holds?: readonly string[];
   className: string | ((at: { isActive: boolean }) => string);
 }
 
 /** A link to a place that says whether one is there. */
-export function NavLink({ to, end = false, className, ...rest }: Props) {
+export function NavLink({ to, end = false, holds = [], className, ...rest }: Props) {
   const path = usePath();
-  const isActive = path === to || (!end && path.startsWith(`${to}/`));
+  const isActive = path === to || (!end && path.startsWith(`${to}/`)) || holds.some((one) => path.startsWith(one));
   return (
     <Link
       {...(rest as object)}

@@ -33,8 +33,13 @@ const floor: Floor = {
     students: 1,
   },
 };
-const show = (chosen: number | null = null, onChoose = vi.fn()) =>
-  render(<FloorPicture floor={floor} width={8} depth={6} chosen={chosen} onChoose={onChoose} label="The path" />).container;
+const NUMBERS = new Map([
+  [2, '12'],
+  [1, '11'],
+]);
+const show = (chosen: number | null = null, onChoose = vi.fn(), named = NUMBERS) =>
+  render(<FloorPicture floor={floor} width={8} depth={6} named={named} chosen={chosen} onChoose={onChoose} label="The path" />)
+    .container;
 
 test('a path is drawn with the front wall at the top, and the picture grows with what leaves the room', () => {
   const picture = show();
@@ -70,4 +75,14 @@ test('a print can be chosen, and the chosen one stands out', async () => {
   expect(picture.querySelectorAll('circle[fill="var(--straw)"]')).toHaveLength(1);
   await userEvent.click(picture.querySelectorAll('g.cursor-pointer')[1] as Element);
   expect(choose).toHaveBeenCalledExactlyOnceWith(2);
+});
+
+test('numbers stand at the places that matter, and where two would lie on one another the more important one does', () => {
+  expect([...show().querySelectorAll('[data-named]')].map((one) => one.textContent)).toEqual(['12', '11']);
+  cleanup();
+  const near = { ...floor, fit: { ...floor.fit, spots: floor.fit.spots.map((spot) => ({ ...spot, x: 4, y: 2 })) } };
+  const { container } = render(
+    <FloorPicture floor={near} width={8} depth={6} named={NUMBERS} chosen={null} onChoose={vi.fn()} label="The path" />,
+  );
+  expect([...container.querySelectorAll('[data-named]')].map((one) => one.textContent)).toEqual(['12']);
 });

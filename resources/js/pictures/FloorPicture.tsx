@@ -7,6 +7,8 @@ interface Props {
   /** Of the room, in metres. */
   width: number;
   depth: number;
+  /** What is written beside the entries that matter, the most important first. */
+  named: Map<number, string>;
   chosen: number | null;
   onChoose: (position: number) => void;
   label: string;
@@ -15,7 +17,7 @@ interface Props {
 const MARGIN = 0.6;
 
 /** A form's path in a room seen from above, drawn to scale, with the block the class stands in. */
-export function FloorPicture({ floor, width, depth, chosen, onChoose, label }: Props) {
+export function FloorPicture({ floor, width, depth, named, chosen, onChoose, label }: Props) {
   const { t } = useTranslation();
   // The room is measured from its back wall, the picture from the front at its top.
   const spots = floor.fit.spots.map((spot) => ({ ...spot, y: depth - spot.y }));
@@ -105,10 +107,43 @@ export function FloorPicture({ floor, width, depth, chosen, onChoose, label }: P
           </g>
         );
       })}
+      {apart(named, spots).map(({ position, text, x, y }) => (
+        <text
+          key={position}
+          x={x}
+          y={y}
+          fontSize={0.34}
+          fontWeight={position === chosen ? 700 : 400}
+          fill={out.has(position) ? 'var(--persimmon)' : 'var(--ink)'}
+          stroke="var(--sheet)"
+          strokeWidth={0.09}
+          paintOrder="stroke"
+          aria-hidden="true"
+          data-named={position}
+        >
+          {text}
+        </text>
+      ))}
       <circle cx={start.x} cy={start.y} r={0.27} fill="none" stroke="var(--ink)" strokeWidth={0.06} />
       <rect x={end.x - 0.24} y={end.y - 0.24} width={0.48} height={0.48} fill="none" stroke="var(--ink)" strokeWidth={0.06} />
     </svg>
   );
+}
+
+/** So far apart, in metres, that one number can be told from another. */
+const APART = { x: 0.62, y: 0.36 };
+
+/** Numbers beside their places; where two would lie on one another, the more important one stands. */
+function apart(named: Props['named'], spots: { x: number; y: number }[]) {
+  const placed: { position: number; text: string; x: number; y: number }[] = [];
+  for (const [position, text] of named) {
+    const spot = spots[position];
+    if (spot === undefined) continue;
+    const at = { x: spot.x + 0.24, y: spot.y - 0.18 };
+    if (placed.some((one) => Math.abs(one.x - at.x) < APART.x && Math.abs(one.y - at.y) < APART.y)) continue;
+    placed.push({ position, text, ...at });
+  }
+  return placed;
 }
 
 /** Two soles side by side, toes to the facing. */

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import { useTranslation } from '../../messages';
 import { FileField } from '../../kit/FileField';
 import { useNavigate, useParams } from '../../kit/router';
@@ -7,7 +7,8 @@ import { api, ask, type Form, type ImportPreview } from '../../api/client';
 import { formQuery, scoreQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
 import { keys } from '../../api/keys';
-import { Button, RefusalLine, TextArea } from '../../kit/controls';
+import { Button, DownloadLink, RefusalLine, TextArea } from '../../kit/controls';
+import { Fold } from '../../kit/Fold';
 import { Segmented } from '../../kit/Segmented';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { Asked, Heading, Warnings } from '../../kit/page';
@@ -31,51 +32,75 @@ export function FilesPlace() {
     <Asked query={query}>
       {(data) => (
         <FormPages id={data.id} title={data.title}>
-          <Out form={data} />
-          <In key={data.id} form={data} />
+          <Files key={data.id} form={data} />
         </FormPages>
       )}
     </Asked>
   );
 }
 
-function Out({ form }: { form: Form }) {
+function Files({ form }: { form: Form }) {
+  // What was typed before and not read yet is open again.
+  const [isReading, setReading] = useState(() => (readDraft<string>(`import.${form.id}`) ?? '') !== '');
+  return (
+    <>
+      <Out
+        form={form}
+        onRead={() => {
+          setReading(true);
+        }}
+      />
+      {isReading ? <In form={form} /> : null}
+    </>
+  );
+}
+
+/** What a form can be written out as; the last column reads one over it. */
+function Out({ form, onRead }: { form: Form; onRead: () => void }) {
   const { t } = useTranslation();
   const query = useQuery({
     queryKey: keys.losses(form.id),
     queryFn: () => ask(api.GET('/api/forms/{form}/losses', { params: { path: { form: form.id } } })),
   });
   return (
-    <section>
-      <Heading>{t('files.outTitle')}</Heading>
-      <ul className="m-0 grid list-none gap-6 p-0 md:grid-cols-3">
-        {(['json', 'csv', 'list'] as const).map((as) => {
-          const losses = as === 'json' ? [] : (query.data?.[as] ?? []);
-          return (
-            <li key={as}>
-              <a
-                href={`/api/forms/${form.id}/file?as=${as}`}
-                download
-                className="inline-flex min-h-11 items-center rounded border border-line bg-sheet px-4 font-medium no-underline hover:border-pine2"
-              >
-                {t(`files.${as}`)}
-              </a>
-              <div className="mt-2 text-sm text-soft">
-                {as === 'json' ? (
-                  <p>{t('files.jsonHint')}</p>
-                ) : losses.length === 0 ? (
-                  <p>{query.isPending ? t('app.loading') : t('files.carriesAll')}</p>
-                ) : (
-                  <p>
-                    <strong className="font-medium text-ink">{t('files.cannot')}</strong> {losses.map(say).join('; ')}.
-                  </p>
-                )}
-              </div>
-            </li>
-          );
-        })}
-      </ul>
-    </section>
+    <ul className="m-0 grid list-none gap-x-8 gap-y-6 p-0 sm:grid-cols-2 xl:grid-cols-4">
+      {(['json', 'csv', 'list'] as const).map((as) => {
+        const losses = as === 'json' ? [] : (query.data?.[as] ?? []);
+        return (
+          <Way
+            key={as}
+            says={t(`files.${as}Hint`)}
+            action={<DownloadLink to={`/api/forms/${form.id}/file?as=${as}`}>{t(`files.${as}`)}</DownloadLink>}
+          >
+            {as === 'json' ? null : query.isPending ? (
+              <p className="mt-2 text-sm text-soft">{t('app.loading')}</p>
+            ) : losses.length === 0 ? (
+              <p className="mt-2 text-sm text-soft">{t('files.carriesAll')}</p>
+            ) : (
+              <Fold title={t('files.cannot', { count: losses.length })}>
+                <ul className="m-0 list-disc pl-5 text-sm text-soft">
+                  {losses.map((one) => (
+                    <li key={say(one)}>{say(one)}</li>
+                  ))}
+                </ul>
+              </Fold>
+            )}
+          </Way>
+        );
+      })}
+      <Way says={t('files.inHint')} action={<Button onClick={onRead}>{t('files.inTitle')}</Button>} />
+    </ul>
+  );
+}
+
+/** One thing that can be done with the form as a file, and what that means. */
+function Way({ action, says, children }: { action: ReactNode; says: string; children?: ReactNode }) {
+  return (
+    <li className="min-w-0">
+      {action}
+      <p className="mt-2 text-sm text-soft">{says}</p>
+      {children}
+    </li>
   );
 }
 
@@ -144,7 +169,7 @@ function In({ form }: { form: Form }) {
     (['added', 'gone', 'moved', 'changed', 'form'] as const).every((key) => preview.difference[key].length === 0);
   return (
     <section>
-      <Heading aside={t('files.inHint')}>{t('files.inTitle')}</Heading>
+      <Heading>{t('files.inTitle')}</Heading>
       {preview ? (
         <div className="max-w-4xl">
           <p className="text-soft">{t('files.rows', { count: preview.lines })}</p>
@@ -218,7 +243,7 @@ function In({ form }: { form: Form }) {
         >
           <div className="mb-3">
             <FileField
-              label={t('files.choose')}
+              label={t('files.chooseFile')}
               accept=".txt,.json,.csv,text/plain,text/csv,application/json"
               onFile={(file) => void choose(file)}
             />

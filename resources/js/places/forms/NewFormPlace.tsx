@@ -8,6 +8,7 @@ import { readAgain } from '../../api/touched';
 import { Button, RefusalLine, TextArea, TextField } from '../../kit/controls';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { number } from '../../kit/format';
+import { Fold } from '../../kit/Fold';
 import { Heading, Page, Warnings } from '../../kit/page';
 import { useAsOne } from '../../kit/useAsOne';
 import { useOnce } from '../../kit/useOnce';
@@ -22,6 +23,8 @@ import { useEntryWords } from './useEntryWords';
 import { sentence } from '../../messages/say';
 
 const DRAFT = 'form';
+/** A form of so few entries is shown as it was read without asking. */
+const FEW = 12;
 export const MOST_BYTES = 2_097_152;
 const EXAMPLE =
   '# A first short form\nAt the gate:\n1. Opening\n2. Gather the mist\n3. Heron looks up (L)\n4. Heron looks up (R)\nOn the water:\n5. Part the reeds (L-R-L)\n6. Heron looks up (L)\n7. Stand in the shallows (20 s)\n8. Closing\n';
@@ -189,6 +192,7 @@ function Preview({ preview, declined, onDecline, onBack, onSave, isSaving, refus
   const { t } = useTranslation();
   const { form, inferred, warnings } = preview;
   const said = useEntryWords();
+  const doubts = warnings.length + inferred.length + preview.audit.findings.length;
   return (
     <Page
       title={form.title}
@@ -209,49 +213,49 @@ function Preview({ preview, declined, onDecline, onBack, onSave, isSaving, refus
     >
       <RefusalLine refusal={refusal} className="mb-3" />
       <Ribbon form={form} findings={findingsByPosition(preview.audit.findings)} />
-      <Heading>{t('forms.findings', { count: preview.audit.findings.length })}</Heading>
-      <ul className="m-0 list-none p-0 text-[0.95rem]">
-        {preview.audit.findings.map((finding, n) => (
-          <li key={n} className="flex gap-2 border-t border-line py-1 first:border-t-0">
-            <SeverityMark severity={finding.severity} />
-            <span>{sentence(finding.says)}</span>
-          </li>
-        ))}
-      </ul>
-      {preview.audit.findings.length === 0 ? <p className="text-soft">{t('forms.noFindings')}</p> : null}
-      <Heading>{t('forms.warnings')}</Heading>
-      {warnings.length === 0 ? (
-        <p className="text-soft">{t('forms.none')}</p>
-      ) : (
-        <Warnings title={t('forms.warnings')} lines={warnings.map(sentence)} />
-      )}
-      <Supposed form={form} inferred={inferred} declined={declined} onDecline={onDecline} />
-      <Heading>{t('forms.readTitle')}</Heading>
-      <div className="relative overflow-x-auto">
-        <table className="w-full max-w-4xl border-collapse text-[0.95rem]">
-          <thead>
-            <tr className="text-left text-sm text-soft">
-              {(['numberCol', 'titleCol', 'saidCol', 'loadCol'] as const).map((key) => (
-                <th key={key} scope="col" className="py-1 pr-4 font-normal last:pr-0 last:text-right">
-                  {t(`forms.${key}`)}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {form.entries.map((entry) => (
-              <tr key={entry.position} className="border-t border-line">
-                <td className="py-1.5 pr-4 text-soft">{entry.number ?? '·'}</td>
-                <th scope="row" className="pr-4 text-left font-medium">
-                  {entry.title}
-                </th>
-                <td className="pr-4 text-soft">{said(entry)}</td>
-                <td className="text-right">{number(entry.load)}</td>
+      <p className="mt-2">{doubts === 0 ? t('forms.noDoubts') : t('forms.doubts', { count: doubts })}</p>
+      <Fold look="heading" isHeading title={t('forms.readTitle')} isOpen={form.entries.length <= FEW} className="mt-4">
+        <div className="relative overflow-x-auto">
+          <table className="w-full max-w-4xl border-collapse text-[0.95rem]">
+            <thead>
+              <tr className="text-left text-sm text-soft">
+                {(['numberCol', 'titleCol', 'saidCol', 'loadCol'] as const).map((key) => (
+                  <th key={key} scope="col" className="py-1 pr-4 font-normal last:pr-0 last:text-right">
+                    {t(`forms.${key}`)}
+                  </th>
+                ))}
               </tr>
+            </thead>
+            <tbody>
+              {form.entries.map((entry) => (
+                <tr key={entry.position} className="border-t border-line">
+                  <td className="py-1.5 pr-4 text-soft">{entry.number ?? '·'}</td>
+                  <th scope="row" className="pr-4 text-left font-medium">
+                    {entry.title}
+                  </th>
+                  <td className="pr-4 text-soft">{said(entry)}</td>
+                  <td className="text-right">{number(entry.load)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      </Fold>
+      <Warnings title={t('forms.warnings')} lines={warnings.map(sentence)} />
+      <Supposed form={form} inferred={inferred} declined={declined} onDecline={onDecline} />
+      {preview.audit.findings.length === 0 ? null : (
+        <>
+          <Heading>{t('forms.findings', { count: preview.audit.findings.length })}</Heading>
+          <ul className="m-0 list-none p-0 text-[0.95rem]">
+            {preview.audit.findings.map((finding, n) => (
+              <li key={n} className="flex gap-2 border-t border-line py-1 first:border-t-0">
+                <SeverityMark severity={finding.severity} />
+                <span>{sentence(finding.says)}</span>
+              </li>
             ))}
-          </tbody>
-        </table>
-      </div>
+          </ul>
+        </>
+      )}
     </Page>
   );
 }

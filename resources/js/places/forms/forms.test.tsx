@@ -105,12 +105,12 @@ describe('a new form', () => {
     });
   });
 
-  test('says that nothing is found fault with where nothing is', async () => {
-    answers.preview = preview([]);
+  test('says that no problems were found where none were', async () => {
+    answers.preview = { ...preview([]), warnings: [], inferred: [] };
     open('/forms/new');
     await userEvent.type(screen.getByLabelText('The list, a line a movement'), 'x');
     await userEvent.click(screen.getByRole('button', { name: 'Read it' }));
-    expect(await screen.findByText('Nothing is found fault with.')).toBeTruthy();
+    expect(await screen.findByText('Every line was understood. No problems found.')).toBeTruthy();
   });
 
   test('lists every problem of a file with its line and keeps what was typed; one alone stands at the field', async () => {
@@ -167,7 +167,7 @@ describe('a form', () => {
     expect([...pages.querySelectorAll('a')].map((link) => link.getAttribute('href'))).toEqual(
       ['', '/cut', '/score', '/floor', '/time', '/cards', '/versions', '/files'].map((path) => `/forms/form${path}`),
     );
-    expect(await screen.findByText('Nothing is found fault with.')).toBeTruthy();
+    expect(await screen.findByText('No problems found.')).toBeTruthy();
   });
 
   test('is looked at from nearer and from further', async () => {

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useTranslation } from '../../messages';
 import { api, ask, Problem } from '../../api/client';
 import { readAgain } from '../../api/touched';
-import { Button } from '../../kit/controls';
+import { Button, DownloadLink } from '../../kit/controls';
 import { Heading } from '../../kit/page';
 import { useTell } from '../../kit/toasts';
 import { useOnce } from '../../kit/useOnce';
@@ -59,13 +59,7 @@ export function CalendarPanel({ group, hasFeed }: { group: string; hasFeed: bool
         <p className="mb-2 text-soft">{t('terms.feedThere')}</p>
       ) : null}
       <div className="flex flex-wrap gap-2">
-        <a
-          href={`/api/groups/${group}/calendar`}
-          download
-          className="inline-flex min-h-11 items-center rounded border border-line bg-sheet px-4 text-[0.95rem] font-medium no-underline hover:border-pine2"
-        >
-          {t('terms.calendarFile')}
-        </a>
+        <DownloadLink to={`/api/groups/${group}/calendar`}>{t('terms.calendarFile')}</DownloadLink>
         <Button
           disabled={make.isPending}
           onClick={() => {

@@ -5,7 +5,7 @@ import { Link, useParams } from '../../kit/router';
 import { api, ask, type Form, type Group, type GroupAnswer } from '../../api/client';
 import { groupQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
-import { Button, ButtonLink, TextArea } from '../../kit/controls';
+import { Button, ButtonLink, DownloadLink, TextArea } from '../../kit/controls';
 import { Select } from '../../kit/Select';
 import { Dialog } from '../../kit/Dialog';
 import { DateField } from '../../kit/DateField';
@@ -91,14 +91,9 @@ export function GroupPeoplePlace() {
           <CalendarPanel group={data.group.id} hasFeed={data.group.hasFeed} />
           <p className="no-print mt-4 flex flex-wrap gap-x-6">
             {(['standings', 'attendance'] as const).map((of) => (
-              <a
-                key={of}
-                className="inline-flex min-h-11 items-center text-pine underline underline-offset-4"
-                href={`/api/groups/${data.group.id}/table?of=${of}`}
-                download
-              >
+              <DownloadLink key={of} look="quiet" to={`/api/groups/${data.group.id}/table?of=${of}`}>
                 {t(`practice.table.${of}`)}
-              </a>
+              </DownloadLink>
             ))}
           </p>
           <Dialog open={isAdding} onOpenChange={setAdding} title={t('groups.addTitle')}>

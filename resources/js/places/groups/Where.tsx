@@ -63,7 +63,7 @@ export function Where({ data, students, numbers }: Props) {
               <>
                 {title}{' '}
                 <span className="font-sans text-base font-normal text-soft">
-                  {who.length} / {students.length}
+                  · {t('groups.ofThem', { count: who.length, of: students.length })}
                 </span>
               </>
             }

@@ -125,9 +125,9 @@ describe('readiness', () => {
     open('/groups/group');
     expect(await screen.findByText('1 ready · 1 to look at first · 1 not yet')).toBeTruthy();
     expect(screen.getAllByRole('heading', { level: 2 }).map((one) => one.textContent)).toEqual([
-      '›Not yet ready for lesson 2 1 / 3',
-      '›Look first before lesson 2 1 / 3',
-      '›Ready for lesson 2 1 / 3',
+      '›Not yet ready for lesson 2 · 1 of 3',
+      '›Look first before lesson 2 · 1 of 3',
+      '›Ready for lesson 2 · 1 of 3',
       'The standing map',
     ]);
     // One row a student, with the reason in it.

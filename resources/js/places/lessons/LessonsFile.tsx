@@ -3,7 +3,7 @@ import { useTranslation } from '../../messages';
 import { FileField } from '../../kit/FileField';
 import { api, ask } from '../../api/client';
 import { readAgain } from '../../api/touched';
-import { RefusalLine } from '../../kit/controls';
+import { DownloadLink, RefusalLine } from '../../kit/controls';
 import { useMay } from '../../kit/useMay';
 import { useTell } from '../../kit/toasts';
 import { useAsOne } from '../../kit/useAsOne';
@@ -29,17 +29,16 @@ export function LessonsFile({ form }: { form: string }) {
     },
     onError: setProblem,
   });
-  const link = 'inline-flex min-h-11 items-center text-pine underline underline-offset-4';
   return (
     <section className="mt-4" aria-label={t('lessons.file.title')}>
       <h3 className="text-lg">{t('lessons.file.title')}</h3>
       <p className="flex flex-wrap gap-x-4">
-        <a className={link} href={`/api/forms/${form}/lessons-file?as=json`} download>
+        <DownloadLink look="quiet" to={`/api/forms/${form}/lessons-file?as=json`}>
           {t('lessons.file.json')}
-        </a>
-        <a className={link} href={`/api/forms/${form}/lessons-file?as=csv`} download>
+        </DownloadLink>
+        <DownloadLink look="quiet" to={`/api/forms/${form}/lessons-file?as=csv`}>
           {t('lessons.file.csv')}
-        </a>
+        </DownloadLink>
       </p>
       {may('edit-forms') ? (
         <FileField

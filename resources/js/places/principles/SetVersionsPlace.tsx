@@ -7,7 +7,7 @@ import { keys } from '../../api/keys';
 import { principleSetQuery, principleVersionsQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
 import { queryClient } from '../../api/queryClient';
-import { Button, RefusalLine } from '../../kit/controls';
+import { Button, DownloadLink, RefusalLine } from '../../kit/controls';
 import { clock, day } from '../../kit/format';
 import { Asked, Heading } from '../../kit/page';
 import { useTell } from '../../kit/toasts';
@@ -54,24 +54,18 @@ function Versions({ set }: { set: PrincipleSet }) {
     });
   };
   const file = (query: string) => `/api/principle-sets/${set.id}/file?${query}`;
-  const link =
-    'inline-flex min-h-11 items-center rounded border border-line bg-sheet px-4 text-[0.95rem] font-medium text-ink no-underline hover:border-pine2';
   return (
     <SetPages set={set}>
       <div className="flex flex-wrap gap-2">
-        <a className={link} href={file('as=json')} download>
-          {t('principles.versions.json')}
-        </a>
+        <DownloadLink to={file('as=json')}>{t('principles.versions.json')}</DownloadLink>
         {set.forms
           .filter((one) => one.bites > 0)
           .map((one) => (
-            <a key={one.id} className={link} href={file(`as=json&form=${one.id}`)} download>
+            <DownloadLink key={one.id} to={file(`as=json&form=${one.id}`)}>
               {t('principles.versions.jsonWith', { form: one.title })}
-            </a>
+            </DownloadLink>
           ))}
-        <a className={link} href={file('as=csv')} download>
-          {t('principles.versions.csv')}
-        </a>
+        <DownloadLink to={file('as=csv')}>{t('principles.versions.csv')}</DownloadLink>
       </div>
       <Heading aside={t('principles.versions.overHint')}>{t('principles.versions.over')}</Heading>
       <FileField label={t('principles.importChoose')} accept=".json,.csv,application/json,text/csv" onFile={choose} />

@@ -5,7 +5,7 @@ import { Link, useParams } from '../../kit/router';
 import { api, ask, type Floor, type Form, Problem } from '../../api/client';
 import { formQuery } from '../../api/queries';
 import { keys } from '../../api/keys';
-import { TextField } from '../../kit/controls';
+import { Button, TextField } from '../../kit/controls';
 import { Tick } from '../../kit/Tick';
 import { entryName } from '../../kit/entryName';
 import { number } from '../../kit/format';
@@ -117,6 +117,7 @@ function Fit({ form, floor, asked, chosen, onChoose }: FitProps) {
           floor={floor}
           width={asked.width}
           depth={asked.depth}
+          named={named(form, floor, chosen)}
           chosen={chosen}
           onChoose={onChoose}
           label={t('floor.picture')}
@@ -161,14 +162,14 @@ function Fit({ form, floor, asked, chosen, onChoose }: FitProps) {
         {fit.out.length > 0 ? (
           <>
             <Heading>{t('floor.out')}</Heading>
-            <Names positions={fit.out} name={name} chosen={chosen} onChoose={onChoose} />
+            <Stretches positions={fit.out} form={form} chosen={chosen} onChoose={onChoose} />
           </>
         ) : null}
         <Heading>{t('floor.joins')}</Heading>
         {floor.joins.length === 0 ? (
           <p className="text-soft">{t('floor.joinsNone')}</p>
         ) : (
-          <Names positions={floor.joins} name={name} chosen={chosen} onChoose={onChoose} />
+          <Stretches positions={floor.joins} form={form} chosen={chosen} onChoose={onChoose} />
         )}
       </div>
       <div className="no-print min-w-0 lg:col-span-2">
@@ -185,28 +186,60 @@ function Fit({ form, floor, asked, chosen, onChoose }: FitProps) {
   );
 }
 
-interface NamesProps {
+/** The numbers that matter in a room: what is chosen, where the room runs out, and where the sections begin. */
+function named(form: Form, floor: Floor, chosen: number | null): Map<number, string> {
+  const positions = [
+    ...(chosen === null ? [] : [chosen]),
+    ...stretches(floor.fit.out).map(([from]) => from),
+    ...form.sections.map((section) => section.first),
+    ...floor.joins,
+  ];
+  return new Map(
+    positions.flatMap((position) => {
+      const number = form.entries[position - 1]?.number;
+      return number == null ? [] : [[position, String(number)] as const];
+    }),
+  );
+}
+
+/** Neighbours as stretches, each from one to one. */
+function stretches(positions: number[]): [number, number][] {
+  const all: [number, number][] = [];
+  for (const position of positions) {
+    const last = all.at(-1);
+    if (last?.[1] === position - 1) last[1] = position;
+    else all.push([position, position]);
+  }
+  return all;
+}
+
+interface StretchesProps {
   positions: number[];
-  name: (position: number) => string;
+  form: Form;
   chosen: number | null;
   onChoose: (position: number | null) => void;
 }
 
-function Names({ positions, name, chosen, onChoose }: NamesProps) {
+/** Stretches of a form; choosing one shows where it begins. */
+function Stretches({ positions, form, chosen, onChoose }: StretchesProps) {
+  const { t } = useTranslation();
+  const entry = (position: number) => form.entries[position - 1];
   return (
-    <ul className="m-0 flex list-none flex-wrap gap-x-4 p-0 text-sm">
-      {positions.map((position) => (
-        <li key={position}>
-          <button
-            type="button"
-            aria-pressed={position === chosen}
-            className={`min-h-9 text-pine underline-offset-4 hover:underline ${position === chosen ? 'font-semibold underline' : ''}`}
+    <ul className="m-0 list-none p-0">
+      {stretches(positions).map(([from, to]) => (
+        <li key={from} className="border-b border-line">
+          <Button
+            look="quiet"
+            aria-pressed={from === chosen}
+            className="text-left aria-pressed:underline"
             onClick={() => {
-              onChoose(position === chosen ? null : position);
+              onChoose(from === chosen ? null : from);
             }}
           >
-            {name(position)}
-          </button>
+            {from === to
+              ? entryName(entry(from))
+              : t('floor.stretch', { first: entryName(entry(from)), last: entryName(entry(to)), count: to - from + 1 })}
+          </Button>
         </li>
       ))}
     </ul>

@@ -49,7 +49,7 @@ describe('findings', () => {
   test('what is accepted is shown with its reason and can be opened again', async () => {
     const edit = vi.fn();
     render(<Findings audit={{ ...audit, accepted: [finding({ reason: 'our way' })] }} onGo={vi.fn()} onEdit={edit} />);
-    expect(screen.getByText('Nothing is found fault with.')).toBeTruthy();
+    expect(screen.getByText('No problems found.')).toBeTruthy();
     await userEvent.click(screen.getByText('1 accepted'));
     expect(screen.getByText('“our way”')).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: 'Open it again' }));

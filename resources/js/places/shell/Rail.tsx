@@ -36,9 +36,9 @@ export function Rail({ session, onHelp, onFind, onLeave, children }: Props) {
       >
         <p className="mb-6 hidden px-5 font-serif text-2xl font-semibold lg:block">{t('app.name')}</p>
         <ul className="m-0 flex grow list-none p-0 lg:flex-col">
-          {places.map(({ to, key, Icon, isMore }) => (
+          {places.map(({ to, key, Icon, isMore, ...more }) => (
             <li key={to} className={isMore ? 'hidden lg:block' : 'grow lg:grow-0'}>
-              <NavLink to={to} end={to === '/'} className={({ isActive }) => placeLook(isActive)}>
+              <NavLink to={to} end={to === '/'} {...more} className={({ isActive }) => placeLook(isActive)}>
                 <Icon size={20} strokeWidth={1.6} aria-hidden="true" />
                 {t(`places.${key}`)}
               </NavLink>

@@ -1,4 +1,5 @@
 import { useTranslation } from '../../messages';
+import { DownloadLink } from '../../kit/controls';
 import { Heading } from '../../kit/page';
 import { useMay } from '../../kit/useMay';
 
@@ -13,14 +14,9 @@ export function EverythingRecorded({ student }: { student: string }) {
       <p className="text-soft">{t('practice.record.hint')}</p>
       <p className="flex flex-wrap gap-x-6">
         {(['html', 'json'] as const).map((as) => (
-          <a
-            key={as}
-            className="inline-flex min-h-11 items-center text-pine underline underline-offset-4"
-            href={`/api/students/${student}/record?as=${as}`}
-            download
-          >
+          <DownloadLink key={as} look="quiet" to={`/api/students/${student}/record?as=${as}`}>
             {t(`practice.record.${as}`)}
-          </a>
+          </DownloadLink>
         ))}
       </p>
     </section>

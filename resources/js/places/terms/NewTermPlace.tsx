@@ -373,7 +373,7 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
               : undefined
           }
         >
-          {t('terms.colDate')}
+          {t('terms.dates')}
         </Heading>
         {wrong ? (
           <p role="alert" className="mb-3 border-l-4 border-persimmon bg-sheet px-4 py-2 font-medium">
@@ -461,14 +461,6 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
             {t('terms.addClosure')}
           </Button>
         </div>
-        {draft.after ? (
-          <CarriesOver
-            term={draft.after}
-            onLeave={() => {
-              change({ after: null });
-            }}
-          />
-        ) : null}
       </div>
       <div className="min-w-0 lg:col-span-2">
         <Heading aside={t('terms.sketchHint')}>{t('terms.sketch')}</Heading>
@@ -477,6 +469,14 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
           {t(lay.isPending ? 'terms.laying' : 'terms.lay')}
         </Button>
         <p className="mt-4 text-sm text-soft">{t('terms.planHint')}</p>
+        {draft.after ? (
+          <CarriesOver
+            term={draft.after}
+            onLeave={() => {
+              change({ after: null });
+            }}
+          />
+        ) : null}
       </div>
     </Form>
   );
