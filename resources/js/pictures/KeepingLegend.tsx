@@ -1,6 +1,7 @@
 import { useTranslation } from '../messages';
 import { KEEPINGS } from './keeping';
 import { KeepingGlyph } from './KeepingGlyph';
+import { tip } from '../kit/tip';
 
 /** What the level stroke means, in strokes and words. */
 export function KeepingLegend() {
@@ -11,7 +12,7 @@ export function KeepingLegend() {
       aria-label={t('principles.legend')}
     >
       {KEEPINGS.slice(1).map((keeping, at) => (
-        <li key={keeping} className="flex items-end gap-1.5" title={t(`keepingSeen.${keeping}`)}>
+        <li key={keeping} className="flex items-end gap-1.5" {...tip(t(`keepingSeen.${keeping}`))}>
           <KeepingGlyph stroke={{ ticks: at + 1, sureness: 'solid' }} />
           {t(`keeping.${keeping}`)}
         </li>

@@ -73,7 +73,7 @@ export function KeepingMap({ data, before, caption }: Props) {
                   const label = `${one.title}: ${words(now.get(one.id))}`;
                   const earlier = before === undefined ? null : t('principles.was', { standing: words(was.get(one.id)) });
                   return (
-                    <td key={one.id} className="px-1" title={earlier === null ? label : `${label} (${earlier})`}>
+                    <td key={one.id} className="px-1" data-tip={earlier === null ? label : `${label} (${earlier})`}>
                       {earlier === null ? null : (
                         <span className="block opacity-60">
                           <KeepingGlyph stroke={strokeOf(was.get(one.id))} label={earlier} />

@@ -41,7 +41,7 @@ export function ReedRibbon({ form, cells, before, chosen, onChoose, label }: Pro
                 type="button"
                 aria-pressed={chosen === entry.position}
                 aria-label={t('students.cell', { entry: entryName(entry), reed: words(cell) })}
-                title={entryName(entry)}
+                data-tip={entryName(entry)}
                 onClick={() => {
                   onChoose(entry.position);
                 }}

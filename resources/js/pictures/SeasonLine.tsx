@@ -5,6 +5,7 @@ import { Link } from '../kit/router';
 import type { Closure, Tick as Season } from '../api/client';
 import { day } from '../kit/format';
 import { meetingKind } from './meetingKind';
+import { tip } from '../kit/tip';
 
 interface Props {
   meetings: Season[];
@@ -58,10 +59,12 @@ export function SeasonLine({ meetings, closures, current, group, showing = null,
                   ref={tick.meeting.id === current || (current === undefined && tick.meeting.isToday) ? showTick : undefined}
                   to={`/meetings/${tick.meeting.id}`}
                   aria-current={tick.meeting.id === current ? 'page' : undefined}
-                  title={t('season.tick', {
-                    date: day(tick.on, 'weekday'),
-                    kind: t(`kind.${meetingKind(tick.meeting)}`, { number: tick.meeting.lessonNumber ?? '' }),
-                  })}
+                  {...tip(
+                    t('season.tick', {
+                      date: day(tick.on, 'weekday'),
+                      kind: t(`kind.${meetingKind(tick.meeting)}`, { number: tick.meeting.lessonNumber ?? '' }),
+                    }),
+                  )}
                   className={`flex min-h-11 min-w-12 flex-col items-center justify-end gap-1 border-b-4 px-1 pb-1 text-xs whitespace-nowrap no-underline ${
                     tick.meeting.id === current
                       ? 'border-pine font-bold text-ink'
@@ -81,7 +84,7 @@ export function SeasonLine({ meetings, closures, current, group, showing = null,
                   </svg>
                   <span>
                     {day(tick.on)}
-                    {tick.on === showing ? <span title={t('season.showing')}> ⚑</span> : null}
+                    {tick.on === showing ? <span {...tip(t('season.showing'))}> ⚑</span> : null}
                   </span>
                 </Link>,
               )}

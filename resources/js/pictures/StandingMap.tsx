@@ -75,7 +75,7 @@ export function StandingMap({ entries, sections = [], students, caption, before 
                   const cell = cells.get(entry.position);
                   const label = t('groups.cell', { title: entry.title, reed: words(cell) });
                   return (
-                    <td key={entry.position} className="relative p-0 text-center align-bottom" title={label}>
+                    <td key={entry.position} className="relative p-0 text-center align-bottom" data-tip={label}>
                       <span className="inline-flex flex-col items-center pt-1">
                         {before === undefined ? null : (
                           <span className="opacity-60">

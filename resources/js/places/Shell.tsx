@@ -22,6 +22,7 @@ import { useOutboxNews } from './useOutboxNews';
 const keyList = wantedPart(async () => (await Promise.all([import('./shell/Keys'), words('keys')]))[0].Keys);
 const finder = wantedPart(async () => (await Promise.all([import('./shell/Finder'), words('find', 'keys')]))[0].Finder);
 const entry = wantedPart(async () => (await Promise.all([import('./entry/EntryPlace'), words('entry')]))[0].EntryPlace);
+const tips = wantedPart(async () => (await import('../kit/Tips')).Tips);
 const again = wantedPart(async () => (await Promise.all([import('./entry/SignInAgain'), words('entry')]))[0].SignInAgain);
 
 /** The rail or bar of places round whatever is open; or, for who is not signed in, the way in. */
@@ -38,6 +39,22 @@ export function Shell({ children }: { children: ReactNode }) {
       </Rooms>
     );
   return <Asked query={query}>{(data) => (Entry === null ? <Waiting /> : <Entry needsFounding={data.needsFounding} />)}</Asked>;
+}
+
+/** Whether anybody has pointed at, pressed or gone along the page yet. */
+function useTouched(): boolean {
+  const [isTouched, setTouched] = useState(false);
+  useEffect(() => {
+    const kinds = ['pointermove', 'pointerdown', 'keydown'];
+    const hear = () => {
+      setTouched(true);
+    };
+    for (const kind of kinds) addEventListener(kind, hear, { once: true });
+    return () => {
+      for (const kind of kinds) removeEventListener(kind, hear);
+    };
+  }, []);
+  return isTouched;
 }
 
 interface RoomsProps {
@@ -75,6 +92,7 @@ function Rooms({ session, isOver, onLeave, children }: RoomsProps) {
   };
   useShortcut('help', showKeys, open === null);
   useShortcut('find', showFinder, open === null && !isOnFloor);
+  const Tips = useWanted(tips, useTouched());
   const Keys = useWanted(keyList, open === 'keys');
   const Finder = useWanted(finder, open === 'find');
   // A class that runs is not stopped by it: what is marked waits, and a line says so.
@@ -92,6 +110,7 @@ function Rooms({ session, isOver, onLeave, children }: RoomsProps) {
           {children}
         </Rail>
       )}
+      {Tips === null ? null : <Tips />}
       {Keys === null ? null : <Keys onClose={close} />}
       {Finder === null ? null : <Finder today={session.school?.today ?? ''} onClose={close} />}
       {SignInAgain === null ? null : <SignInAgain was={session.person} onLeave={onLeave} />}

@@ -5,6 +5,7 @@ import { type BoxName, BOXES } from '../../pictures/Timeline';
 import { OutboxLine } from '../outbox/OutboxLine';
 import { type ClassClock, type Cost, givesLast } from './clock';
 import { after, left, lostBy, type Run } from './run';
+import { tip } from '../../kit/tip';
 
 /** Minutes and seconds of a countdown; over its time it counts up. */
 export function countdown(seconds: number): string {
@@ -76,7 +77,7 @@ function Boxes({ clock, box, remaining }: { clock: ClassClock; box: BoxName; rem
             key={one}
             style={{ flexGrow: seconds, flexBasis: 0 }}
             aria-current={one === box ? 'step' : undefined}
-            title={`${t(`boxes.${one}`)} ${String(whole(seconds))}`}
+            {...tip(`${t(`boxes.${one}`)} ${String(whole(seconds))}`)}
             className={`relative min-w-0 overflow-hidden border text-xs leading-7 ${one === box ? 'border-2 border-pine font-semibold' : 'border-line'}`}
           >
             <span

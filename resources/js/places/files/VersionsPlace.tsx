@@ -92,7 +92,7 @@ function List({ form, versions }: { form: Form; versions: Version[] }) {
               ) : (
                 <>
                   <Button
-                    className="!min-h-9 text-sm"
+                    className="text-sm"
                     aria-label={`${t('versions.compare')}: ${t('versions.number', { number: version.number })}`}
                     onClick={() => {
                       setCompared(version.number);
@@ -101,7 +101,7 @@ function List({ form, versions }: { form: Form; versions: Version[] }) {
                     {t('versions.compare')}
                   </Button>
                   <Button
-                    className="!min-h-9 text-sm"
+                    className="text-sm"
                     aria-label={`${t('versions.restore')}: ${t('versions.number', { number: version.number })}`}
                     onClick={() => {
                       setProblem(null);

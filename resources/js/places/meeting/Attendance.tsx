@@ -8,6 +8,7 @@ import { Tick } from '../../kit/Tick';
 import { Empty } from '../../kit/page';
 import { Floating } from '../../kit/Floating';
 import type { Presence } from './usePresence';
+import { tip } from '../../kit/tip';
 
 /** Who is here, by exception: everyone is, until said otherwise. */
 export function Attendance({ page, presence }: { page: MeetingPage; presence: Presence }) {
@@ -76,7 +77,7 @@ function Row({ page, student, presence }: { page: MeetingPage; student: { id: st
           type="button"
           aria-pressed={of.isCareful}
           aria-label={t('meeting.carefulOf', { name: student.name })}
-          title={t('meeting.carefulTonight')}
+          {...tip(t('meeting.carefulTonight'))}
           onClick={() => {
             presence.note(student.id, { isCareful: !of.isCareful, isHere: true });
           }}

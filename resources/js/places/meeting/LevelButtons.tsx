@@ -1,6 +1,7 @@
 import type { KeyboardEvent } from 'react';
 import { useTranslation } from '../../messages';
 import type { Ladder } from './ladders';
+import { tip } from '../../kit/tip';
 
 interface Props<L extends string> {
   ladder: Ladder<L>;
@@ -43,7 +44,7 @@ export function LevelButtons<L extends string>({ ladder, label, level, onLevel, 
             aria-pressed={isOn}
             tabIndex={isOn || (at === 0 && !isAnyOn) ? 0 : -1}
             aria-keyshortcuts={String(at + 1)}
-            title={`${ladder.seen(one)}${isOn && isUnsent ? ` (${t('outbox.waits')})` : ''}`}
+            {...tip(`${ladder.seen(one)}${isOn && isUnsent ? ` (${t('outbox.waits')})` : ''}`)}
             onClick={() => {
               onLevel(one);
             }}

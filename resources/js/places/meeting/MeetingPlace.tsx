@@ -26,6 +26,7 @@ import { PodsPanel } from './PodsPanel';
 import { stateIn } from './stateIn';
 import { useLogs } from './useLogs';
 import { usePresence } from './usePresence';
+import { tip } from '../../kit/tip';
 
 const tabs = ['plan', 'here', 'mark'] as const;
 
@@ -162,7 +163,7 @@ function Logging({ page, forms }: { page: MeetingPage; forms: Record<string, For
   return (
     <>
       <Button
-        title={t('meeting.logHint')}
+        {...tip(t('meeting.logHint'))}
         onClick={(event) => {
           if (event.detail < 2) logs.keep(toLog(ulid(), fromPlan(page, forms, null), page, forms));
         }}

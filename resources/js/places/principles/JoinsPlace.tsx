@@ -16,6 +16,7 @@ import { useTell } from '../../kit/toasts';
 import { useProblem } from '../../kit/useProblem';
 import { BiteMark } from './BiteMark';
 import { SetPages } from './SetPages';
+import { tip } from '../../kit/tip';
 
 /** Where the principles of a set show in a form: principles down, entries across. */
 export function JoinsPlace() {
@@ -243,7 +244,7 @@ function Matrix({ set, form, bites }: { set: PrincipleSet; form: Form; bites: Bi
                   key={entry.position}
                   scope="col"
                   className="w-7 min-w-7 px-0 pb-1 text-center text-xs font-normal text-soft"
-                  title={entry.title}
+                  {...tip(entry.title)}
                 >
                   <span aria-hidden="true">{entry.number ?? '·'}</span>
                   <span className="sr-only">{entryName(entry)}</span>
@@ -273,7 +274,7 @@ function Matrix({ set, form, bites }: { set: PrincipleSet; form: Form; bites: Bi
                         principle: principle.title,
                         strength: t(`principles.join.strength.${String(strength) as Strength}`),
                       })}
-                      title={`${entryName(entry)}${bite?.note ? `: ${bite.note}` : ''}`}
+                      {...tip(`${entryName(entry)}${bite?.note ? `: ${bite.note}` : ''}`)}
                       className={`h-9 w-7 cursor-pointer border-l border-line/60 p-0 align-bottom ${isSwept(row, column) ? 'bg-straw-soft' : ''}`}
                       onPointerDown={(event) => {
                         if (event.button > 0) return;

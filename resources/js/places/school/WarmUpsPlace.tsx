@@ -97,7 +97,6 @@ function Shown({ data }: { data: WarmUpList }) {
           <Button
             look="primary"
             disabled={data.items.length >= data.most}
-            title={data.items.length >= data.most ? t('school.warm.full', { most: data.most }) : undefined}
             onClick={() => {
               setFresh({
                 id: `w${ulid().slice(-8).toLowerCase()}`,
@@ -115,6 +114,7 @@ function Shown({ data }: { data: WarmUpList }) {
         ) : null
       }
     >
+      {data.items.length >= data.most ? <p className="mb-2 font-medium">{t('school.warm.full', { most: data.most })}</p> : null}
       <p className="max-w-3xl text-soft">
         {t('school.warm.hint')} {data.isOwn ? '' : t('school.warm.generic')}
       </p>

@@ -4,8 +4,9 @@ import { Fold } from '../../kit/Fold';
 import { Select } from '../../kit/Select';
 import { Tick } from '../../kit/Tick';
 import type { Edit, Raw, Row } from './edits';
-import { control, type Field, Records } from './Records';
+import { type Field, Records } from './Records';
 import type { Refused } from './useScore';
+import { closeField } from '../../kit/controls';
 
 const BREATHS = ['in', 'out', 'pause', 'sound', 'free'] as const;
 const FOR = [
@@ -288,7 +289,7 @@ export function Cell({ label, value, isLong = false, hint, error, onSave, onTypi
     onTyping?.(text);
   };
   const shared = {
-    className: `${control} ${error ? 'border-persimmon' : ''}`,
+    className: `${closeField} ${error ? 'border-persimmon' : ''}`,
     value: typed,
     'aria-invalid': error ? true : undefined,
     onBlur: save,

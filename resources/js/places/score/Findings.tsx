@@ -2,10 +2,9 @@ import { useState } from 'react';
 import { useTranslation } from '../../messages';
 import { Fold } from '../../kit/Fold';
 import type { Audit, Finding } from '../../api/client';
-import { Button } from '../../kit/controls';
+import { Button, closeField } from '../../kit/controls';
 import type { Severity } from '../../pictures/Ribbon';
 import type { Edit } from './edits';
-import { control } from './Records';
 import { say, sentence } from '../../messages/say';
 
 /** The worst finding of each position, for the ribbon. */
@@ -122,7 +121,7 @@ function One({ finding, onGo, onEdit }: { finding: Finding } & Pick<Props, 'onGo
           <p className="mt-1 flex flex-wrap gap-x-3 gap-y-1">
             {mend ? (
               <Button
-                className="!min-h-9 text-sm"
+                className="text-sm"
                 onClick={() => {
                   onEdit(mend.edits as unknown as Edit[], t('score.mended', { what: say(mend.says) }));
                 }}
@@ -132,7 +131,7 @@ function One({ finding, onGo, onEdit }: { finding: Finding } & Pick<Props, 'onGo
             ) : null}
             <Button
               look="quiet"
-              className="!min-h-9 text-sm"
+              className="text-sm"
               onClick={() => {
                 setReason(suggestions[finding.code] ?? suggestions.default ?? '');
               }}
@@ -154,7 +153,7 @@ function One({ finding, onGo, onEdit }: { finding: Finding } & Pick<Props, 'onGo
             <label className="text-xs text-soft">
               {t('score.acceptReason')}
               <input
-                className={control}
+                className={closeField}
                 value={reason}
                 maxLength={120}
                 required
@@ -164,12 +163,12 @@ function One({ finding, onGo, onEdit }: { finding: Finding } & Pick<Props, 'onGo
               />
             </label>
             <div className="mt-1 flex gap-3">
-              <Button type="submit" look="primary" className="!min-h-9 text-sm" disabled={reason.trim() === ''}>
+              <Button type="submit" look="primary" className="text-sm" disabled={reason.trim() === ''}>
                 {t('score.acceptSave')}
               </Button>
               <Button
                 look="quiet"
-                className="!min-h-9 text-sm"
+                className="text-sm"
                 onClick={() => {
                   setReason(null);
                 }}

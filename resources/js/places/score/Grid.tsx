@@ -15,6 +15,7 @@ import { usePrinting } from '../../kit/usePrinting';
 import { type Around, around, type Column, shown, WIDTHS } from './columns';
 import type { Row } from './edits';
 import type { Refused } from './useScore';
+import { tip } from '../../kit/tip';
 
 export interface Place {
   row: number;
@@ -234,7 +235,7 @@ export function Grid({
               <th
                 key={column}
                 scope="col"
-                title={t(`score.hints.${column}`)}
+                {...tip(t(`score.hints.${column}`))}
                 className={`border-l border-line px-2 py-1 text-left text-sm font-normal text-soft ${column === 'title' ? 'sticky left-0 z-20 bg-paper' : ''}`}
               >
                 {t(`score.columns.${column}`)}
@@ -332,7 +333,7 @@ const GridRow = memo(function GridRow({
             key={column}
             role="gridcell"
             aria-invalid={wrong ? true : undefined}
-            title={wrong?.message}
+            {...tip(wrong?.message)}
             data-active={isActive}
             tabIndex={isActive ? 0 : -1}
             onMouseDown={(event) => {

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from '../../messages';
 import { Select } from '../../kit/Select';
-import { Button } from '../../kit/controls';
+import { Button, closeField } from '../../kit/controls';
 import { Tick } from '../../kit/Tick';
 import type { Raw } from './edits';
 
@@ -15,8 +15,6 @@ export interface Field {
   /** The fields of a list in a list. */
   fields?: readonly Field[];
 }
-
-export const control = 'min-h-9 w-full rounded border border-line bg-sheet px-2 py-1 text-[0.95rem] text-ink';
 
 /** Per cent on the left foot as it is typed: 80, or 40-60. */
 export function weightOf(text: string): unknown {
@@ -166,7 +164,7 @@ function RecordList({ title, fields, rows, onChange, onLeave, onRemove, onAdd, a
             <button
               type="button"
               aria-label={t('score.remove', { what: `${title} ${String(at + 1)}` })}
-              className="min-h-9 min-w-9 text-xl leading-none text-soft hover:text-persimmon"
+              className="min-h-11 min-w-11 text-xl leading-none text-soft hover:text-persimmon"
               onClick={() => {
                 onRemove(at);
               }}
@@ -176,7 +174,7 @@ function RecordList({ title, fields, rows, onChange, onLeave, onRemove, onAdd, a
           </div>
         </div>
       ))}
-      <Button look="quiet" className="!min-h-9 text-sm" onClick={onAdd}>
+      <Button look="quiet" className="text-sm" onClick={onAdd}>
         {addWord}
       </Button>
     </fieldset>
@@ -248,7 +246,7 @@ function RecordField({ field, which, value, onChange, onLeave }: FieldProps) {
       {name}
       <input
         aria-label={label}
-        className={control}
+        className={closeField}
         inputMode={field.kind === 'number' ? 'decimal' : undefined}
         value={textOf(value)}
         onChange={(event) => {

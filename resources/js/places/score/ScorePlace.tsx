@@ -30,6 +30,7 @@ import { Grid, type Place } from './Grid';
 import { pasted, pastedCells } from './paste';
 import { useScore } from './useScore';
 import { useTravelWords } from './useTravelWords';
+import { tip } from '../../kit/tip';
 
 /** The form editor: every entry as a row, what does not add up beside it, saved as one goes. */
 export function ScorePlace() {
@@ -234,7 +235,6 @@ function Editor({ id, start }: { id: string; start: Edited }) {
     : isOpen
       ? 'max-h-[max(20rem,calc(100vh-27.5rem))]'
       : 'max-h-[max(20rem,calc(100vh-15rem))]';
-  const button = 'min-h-9 px-1.5 text-sm text-pine underline-offset-4 hover:underline disabled:text-soft disabled:opacity-60';
 
   return (
     <FormPages
@@ -253,10 +253,10 @@ function Editor({ id, start }: { id: string; start: Edited }) {
               <strong className="font-medium text-persimmon">{t(`score.${scoring.saving}`)}</strong>
             )}
           </p>
-          <Button disabled={undo === null} title="Ctrl+Z" onClick={() => undo?.()}>
+          <Button disabled={undo === null} {...tip('Ctrl+Z')} onClick={() => undo?.()}>
             {t('score.undo')}
           </Button>
-          <Button disabled={redo === null} title="Ctrl+Shift+Z" onClick={() => redo?.()}>
+          <Button disabled={redo === null} {...tip('Ctrl+Shift+Z')} onClick={() => redo?.()}>
             {t('score.redo')}
           </Button>
           {scoring.cannotStep ? <p className="w-full text-right text-sm text-soft">{t('score.cannotStep')}</p> : null}
@@ -298,28 +298,27 @@ function Editor({ id, start }: { id: string; start: Edited }) {
             />
           </div>
           {(Object.keys(commands) as Command[]).map((command) => (
-            <button
+            <Button
               key={command}
-              type="button"
-              className={button}
-              title={withKeys[command]}
+              look="tool"
+              {...tip(withKeys[command])}
               onClick={() => {
                 commands[command]();
               }}
             >
               {t(`score.${command}`)}
-            </button>
+            </Button>
           ))}
-          <button
-            type="button"
-            className={`${button} ml-auto`}
+          <Button
+            look="tool"
+            className="ml-auto"
             aria-expanded={isOpen}
             onClick={() => {
               setRibbon(isOpen ? 'folded' : 'open');
             }}
           >
             {t(isOpen ? 'score.foldRibbon' : 'score.unfoldRibbon')}
-          </button>
+          </Button>
         </div>
       ) : null}
       <div className="grid gap-x-6 gap-y-4 xl:grid-cols-[minmax(0,1fr)_21rem]">

@@ -265,7 +265,7 @@ describe('the grid', () => {
     render(<Held onWrite={vi.fn()} refused={new Map([['b.side', { typed: 'up', message: 'Side: must be left.' }]])} />);
     const wrong = screen.getByRole('gridcell', { name: /up/ });
     expect(wrong.getAttribute('aria-invalid')).toBe('true');
-    expect(wrong.title).toBe('Side: must be left.');
+    expect(wrong.getAttribute('data-tip')).toBe('Side: must be left.');
   });
 
   test('a click goes to a cell, a second one writes in it', async () => {

@@ -34,6 +34,7 @@ import { CarriesOver } from '../letters/CarriesOver';
 import { useUnmaking } from '../useUnmaking';
 import { sentence } from '../../messages/say';
 import { Outlook } from './Outlook';
+import { tip } from '../../kit/tip';
 
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 /** A draft belongs to the group it is for, or to the term it follows. */
@@ -389,7 +390,7 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
                 <button
                   type="button"
                   aria-pressed={closure !== undefined}
-                  title={t(closure ? 'terms.remove' : 'terms.addClosure')}
+                  {...tip(t(closure ? 'terms.opens' : 'terms.closes'))}
                   className={`min-h-11 rounded border px-3 text-[0.95rem] ${closure ? 'border-dashed border-soft text-soft line-through' : 'border-line bg-sheet'}`}
                   onClick={() => {
                     change({

@@ -21,6 +21,7 @@ import { PlanList } from '../meeting/PlanList';
 import { stateIn } from '../meeting/stateIn';
 import { CareHead } from '../care/CareHead';
 import { BeingPlanned } from '../terms/BeingPlanned';
+import { tip } from '../../kit/tip';
 
 /** What is on: tonight's plan is the first thing on the screen. */
 export function TodayPlace() {
@@ -96,7 +97,7 @@ function Unsaid({ unsaid }: { unsaid: Today['unsaid'] }) {
   if (unsaid.length === 0) return null;
   return (
     <Notice tone="decision" label={t('today.unsaid')} className="no-print mb-4">
-      <div title={t('today.unsaidHint')} className="flex flex-wrap items-center gap-x-4">
+      <div {...tip(t('today.unsaidHint'))} className="flex flex-wrap items-center gap-x-4">
         <span>{t('today.unsaid')}:</span>
         {unsaid.map((one) => (
           <Link
