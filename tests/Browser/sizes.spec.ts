@@ -221,6 +221,42 @@ const screens: Record<string, (page: Page) => Promise<void>> = {
     await expect(page.getByTestId('curve')).toBeVisible();
     await expect(page.getByTestId('line')).toBeVisible();
   },
+  'the groups': async (page) => {
+    await page.goto('/groups');
+    await expect(page.getByRole('link', { name: /Evening long form/ })).toBeVisible();
+  },
+  'who is in a group': async (page) => {
+    await page.goto('/groups');
+    await page.getByRole('link', { name: /Evening long form/ }).click();
+    await page.getByRole('link', { name: 'People', exact: true }).click();
+    await expect(page.getByRole('heading', { name: 'Calendar' })).toBeVisible();
+  },
+  'the terms': async (page) => {
+    await page.goto('/terms');
+    await expect(page.getByRole('link', { name: /Evening long form/ })).toBeVisible();
+  },
+  'plans side by side': async (page) => {
+    await page.goto('/terms');
+    await page.getByRole('link', { name: /Evening long form/ }).click();
+    await page.getByRole('link', { name: 'Compare plans' }).click();
+    await expect(page.getByLabel('Approach').first()).toBeVisible();
+  },
+  'a term for the wall': async (page) => {
+    await page.goto('/terms');
+    await page.getByRole('link', { name: /Evening long form/ }).click();
+    await page.getByRole('link', { name: 'For the wall' }).click();
+    await expect(page.getByRole('table')).toBeVisible();
+  },
+  'the name of the school': async (page) => {
+    await page.goto('/school/details');
+    await expect(page.getByLabel('How days and times are written')).toBeVisible();
+  },
+  'what would go with a group': async (page) => {
+    await page.goto('/groups');
+    await page.getByRole('link', { name: /Evening long form/ }).click();
+    await page.getByRole('button', { name: 'Remove this group' }).click();
+    await expect(page.getByText('A term is laid for this group', { exact: false })).toBeVisible();
+  },
   'a group': async (page) => {
     await page.goto('/groups');
     await page.getByRole('link', { name: /Evening long form/ }).click();

@@ -37,16 +37,16 @@ export function DateField({ label, hint, error, value, onValue, min, max }: Date
   };
   const isWrong = text.trim() !== '' && readDay(text) === null;
   return (
-    <Labelled label={label} hint={hint} error={error ?? (isWrong ? t('app.dayWrong') : undefined)}>
+    <Labelled label={label} hint={hint} error={error ?? (isWrong ? t('fields.dayWrong') : undefined)}>
       {(shared) => (
         <div className="relative">
           <input
             {...shared}
-            ref={(input) => input?.setCustomValidity(isWrong ? t('app.dayWrong') : '')}
+            ref={(input) => input?.setCustomValidity(isWrong ? t('fields.dayWrong') : '')}
             className={`${field} pr-12`}
             inputMode="text"
             autoComplete="off"
-            placeholder={t('app.dayLike')}
+            placeholder={t('fields.dayLike')}
             value={text}
             onChange={(event) => {
               put(event.target.value);
@@ -99,7 +99,7 @@ function MonthChoice({
     >
       <Popover.Trigger
         className="absolute top-0 right-0 inline-flex size-11 items-center justify-center text-soft hover:text-ink"
-        aria-label={t('app.chooseDay')}
+        aria-label={t('fields.chooseDay')}
       >
         <CalendarDays size={18} aria-hidden="true" />
       </Popover.Trigger>
@@ -108,7 +108,7 @@ function MonthChoice({
           <button
             type="button"
             className="inline-flex size-11 items-center justify-center"
-            aria-label={t('app.monthBefore')}
+            aria-label={t('fields.monthBefore')}
             onClick={() => {
               setMonth(monthLater(month, -1));
             }}
@@ -121,7 +121,7 @@ function MonthChoice({
           <button
             type="button"
             className="inline-flex size-11 items-center justify-center"
-            aria-label={t('app.monthAfter')}
+            aria-label={t('fields.monthAfter')}
             onClick={() => {
               setMonth(monthLater(month, 1));
             }}
@@ -193,11 +193,11 @@ export function TimeField({ label, hint, error, value, onValue }: TimeProps) {
   }
   const isWrong = readTime(text) === null;
   return (
-    <Labelled label={label} hint={hint} error={error ?? (isWrong ? t('app.timeWrong') : undefined)}>
+    <Labelled label={label} hint={hint} error={error ?? (isWrong ? t('fields.timeWrong') : undefined)}>
       {(shared) => (
         <input
           {...shared}
-          ref={(input) => input?.setCustomValidity(isWrong ? t('app.timeWrong') : '')}
+          ref={(input) => input?.setCustomValidity(isWrong ? t('fields.timeWrong') : '')}
           className={field}
           autoComplete="off"
           placeholder="19:00"

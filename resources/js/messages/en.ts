@@ -4,6 +4,7 @@ import cards from './en/cards.json';
 import floorClass from './en/class.json';
 import difference from './en/difference.json';
 import entry from './en/entry.json';
+import fields from './en/fields.json';
 import files from './en/files.json';
 import find from './en/find.json';
 import floor from './en/floor.json';
@@ -43,6 +44,7 @@ const later = {
   class: floorClass,
   difference,
   entry,
+  fields,
   files,
   find,
   floor,

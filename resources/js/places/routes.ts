@@ -144,7 +144,7 @@ export const routes: PlaceRoute[] = [
   {
     path: '/principles/:set',
     load: async () => (await import('./principles/SetPlace')).SetPlace,
-    words: ['principles', 'removing', 'told'],
+    words: ['fields', 'principles', 'removing', 'told'],
     asks: (at) => [principleSetQuery(of(at, 'set'))],
   },
   {
@@ -171,19 +171,19 @@ export const routes: PlaceRoute[] = [
   {
     path: '/terms/new',
     load: async () => (await import('./terms/NewTermPlace')).NewTermPlace,
-    words: ['groups', 'letters', 'terms', 'told'],
+    words: ['fields', 'groups', 'letters', 'terms', 'told'],
     asks: () => [groupsQuery, formsQuery],
   },
   {
     path: '/terms/:term',
     load: async () => (await import('./terms/TermPlace')).TermPlace,
-    words: ['book', 'groups', 'lessons', 'letters', 'practice', 'principles', 'removing', 'terms', 'told'],
+    words: ['book', 'fields', 'groups', 'lessons', 'letters', 'practice', 'principles', 'removing', 'terms', 'told'],
     asks: (at) => [termQuery(of(at, 'term'))],
   },
   {
     path: '/terms/:term/compare',
     load: async () => (await import('./terms/ComparePlace')).ComparePlace,
-    words: ['groups', 'terms', 'told'],
+    words: ['fields', 'groups', 'terms', 'told'],
     asks: (at) => [termQuery(of(at, 'term')), questionsQuery(of(at, 'term'))],
   },
   {
@@ -213,13 +213,13 @@ export const routes: PlaceRoute[] = [
   {
     path: '/students/:student',
     load: async () => (await import('./students/StudentPlace')).StudentPlace,
-    words: ['groups', 'keeping', 'practice', 'principles', 'recall', 'students', 'support', 'supportSeen', 'told'],
+    words: ['fields', 'groups', 'keeping', 'practice', 'principles', 'recall', 'students', 'support', 'supportSeen', 'told'],
     asks: (at) => [studentQuery(of(at, 'student'), '')],
   },
   {
     path: '/school',
     load: async () => (await import('./school/WarmUpsPlace')).WarmUpsPlace,
-    words: ['school', 'told'],
+    words: ['fields', 'school', 'told'],
     asks: () => [warmUpsQuery],
   },
   {
@@ -250,6 +250,7 @@ export const routes: PlaceRoute[] = [
     load: async () => (await import('./groups/GroupPlace')).GroupPlace,
     words: [
       'book',
+      'fields',
       'groups',
       'meeting',
       'practice',
@@ -266,7 +267,7 @@ export const routes: PlaceRoute[] = [
   {
     path: '/groups/:group/principles',
     load: async () => (await import('./groups/GroupPrinciplesPlace')).GroupPrinciplesPlace,
-    words: ['book', 'groups', 'keeping', 'keepingSeen', 'meeting', 'practice', 'principles', 'recall', 'told'],
+    words: ['book', 'fields', 'groups', 'keeping', 'keepingSeen', 'meeting', 'practice', 'principles', 'recall', 'told'],
     asks: (at) => [groupPrinciplesQuery(of(at, 'group'), ''), groupQuery(of(at, 'group'), ''), principleSetsQuery],
   },
   {
@@ -274,6 +275,7 @@ export const routes: PlaceRoute[] = [
     load: async () => (await import('./groups/GroupPlace')).GroupPeoplePlace,
     words: [
       'book',
+      'fields',
       'groups',
       'meeting',
       'practice',

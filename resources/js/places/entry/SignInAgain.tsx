@@ -46,9 +46,9 @@ export function SignInAgain({ was, onLeave }: Props) {
     enter.mutate();
   }
   return (
-    <Dialog title={t('app.signedOutTitle')}>
+    <Dialog title={t('entry.overTitle')}>
       <form onSubmit={submit} className="flex flex-col gap-3" noValidate>
-        <p>{t('app.signedOutHint')}</p>
+        <p>{t('entry.overHint')}</p>
         <TextField
           label={t('entry.email')}
           type="email"
@@ -75,7 +75,7 @@ export function SignInAgain({ was, onLeave }: Props) {
             {enter.isPending ? t('entry.working') : t('entry.submit')}
           </Button>
           <Button look="quiet" onClick={onLeave}>
-            {t('app.signedOutLeave')}
+            {t('entry.overLeave')}
           </Button>
         </div>
       </form>

@@ -90,7 +90,7 @@ export function PrincipleEditor({ set, principle, edits, onRemoved }: Props) {
         label={t('principles.edit.title')}
         value={typed.title}
         maxLength={300}
-        error={typed.title.trim() === '' ? t('app.required') : undefined}
+        error={typed.title.trim() === '' ? t('fields.required') : undefined}
         onChange={(event) => {
           type({ title: event.target.value });
         }}

@@ -178,7 +178,7 @@ function Head({ set, edits }: { set: PrincipleSet; edits: SetEdits }) {
           label={t('principles.edit.setTitle')}
           value={title}
           maxLength={300}
-          error={title.trim() === '' ? t('app.required') : undefined}
+          error={title.trim() === '' ? t('fields.required') : undefined}
           onChange={(event) => {
             setTitle(event.target.value);
           }}

@@ -58,7 +58,7 @@ export function WarmUpEditor({ title, from, isSaving, onSave, onClose }: Props) 
         label={t('school.warm.name')}
         value={one.title}
         maxLength={300}
-        error={isTried && one.title.trim() === '' ? t('app.required') : undefined}
+        error={isTried && one.title.trim() === '' ? t('fields.required') : undefined}
         onChange={(event) => {
           change({ title: event.target.value });
         }}
