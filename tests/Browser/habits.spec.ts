@@ -29,7 +29,8 @@ test('a line that is not understood is shown before anything is saved, and can b
   await expect(list).toHaveValue('1. Heron\n2. Otter (old style)\n3. Wade');
   await list.fill('1. Heron\n2. Otter\n3. Wade');
   await page.getByRole('button', { name: 'Read it' }).click();
-  await expect(page.getByText('Every line was understood. No problems found.')).toBeVisible();
+  await expect(page.getByText('This is what will be made')).toBeVisible();
+  await expect(page.getByText('not understood')).toHaveCount(0);
 });
 
 test('a form file goes out and comes in again', async ({ page }) => {
@@ -145,6 +146,26 @@ test('what is typed for a term stays when one looks elsewhere and comes back', a
   await page.getByRole('button', { name: 'Remove this weekday' }).nth(1).click();
   await expect(page.getByLabel('Weekday')).toHaveCount(1);
   await expect(page.getByRole('button', { name: /^Sat / })).toHaveCount(0);
+});
+
+test('a cue card with much to say, cautions above all, loses nothing of it on paper', async ({ page }) => {
+  await page.goto('/forms');
+  await page.getByRole('link', { name: /Marsh Lantern/ }).click();
+  await page.getByRole('link', { name: 'Cue cards' }).click();
+  await choose(page.getByLabel('Passage'), 'The whole form');
+  await expect(page.locator('.card')).toHaveCount(74);
+  await page.setViewportSize({ width: 718, height: 1000 });
+  await page.emulateMedia({ media: 'print' });
+  const cut = await page
+    .locator('.card')
+    .evaluateAll((cards) =>
+      cards
+        .filter((card) =>
+          [...card.children].some((part) => part.getBoundingClientRect().bottom > card.getBoundingClientRect().bottom),
+        )
+        .map((card) => card.querySelector('h2')?.textContent),
+    );
+  expect(cut).toEqual([]);
 });
 
 test('a paper of the term leaves the places out', async ({ page }) => {

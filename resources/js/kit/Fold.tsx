@@ -30,7 +30,7 @@ export function Fold({ title, look = 'plain', isOpen = false, isHeading = false,
     </Collapsible.Trigger>
   );
   return (
-    <Collapsible.Root open={open} onOpenChange={setOpen} className={className}>
+    <Collapsible.Root open={open} onOpenChange={setOpen} className={`${className} ${open ? '' : 'print:hidden'}`}>
       {isHeading ? <h2>{trigger}</h2> : trigger}
       <Collapsible.Content>{children}</Collapsible.Content>
     </Collapsible.Root>

@@ -17,7 +17,7 @@ export function Segmented<V extends string>({ label, value, onValue, of }: Props
       onValueChange={(next) => {
         if (next) onValue(next as V);
       }}
-      className="inline-flex flex-wrap rounded border border-line bg-sheet"
+      className="no-print inline-flex flex-wrap rounded border border-line bg-sheet"
     >
       {of.map((one) => (
         <ToggleGroup.Item

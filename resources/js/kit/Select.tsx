@@ -32,7 +32,7 @@ export function Select({ label, hint, error, value, onValue, of, isSmall = false
           <RadixSelect.Trigger
             {...shared}
             aria-label={name}
-            className={`${isSmall ? `${field} py-0.5 text-sm lg:min-h-9` : field} flex items-center justify-between gap-2 text-left`}
+            className={`${isSmall ? `${field} py-0.5 text-sm` : field} flex items-center justify-between gap-2 text-left`}
           >
             <span className="truncate">
               <RadixSelect.Value />

@@ -187,7 +187,7 @@ export const Ribbon = memo(function Ribbon({
                   {width < 74 &&
                   entry.kind === 'movement' &&
                   entry.number !== null &&
-                  (isSelected || isNumbered(entry.number, width)) ? (
+                  (isSelected || isNumbered(entry.number, width, strip.width / form.entries.length)) ? (
                     <text
                       x={left + width / 2}
                       y={TOP + CELL / 2 + 4}

@@ -3,14 +3,17 @@ import type { Strip } from './strip';
 
 /** How high it is, in pixels. */
 export const RULER = 46;
-/** Cells at least so wide have a number each; of narrower ones every fifth has. */
+/** A number takes so much room: cells at least so wide have one each, of narrower ones every fifth, tenth or twentieth. */
 const ROOMY = 26;
-const EVERY = 5;
+const STEPS = [5, 10, 20];
 /** What a letter of a section's title takes, about, in pixels. */
 const LETTER = 6.6;
 
-/** Numbers stand where they can be told apart: each where there is room, else every fifth. */
-export const isNumbered = (number: number, width: number): boolean => width >= ROOMY || number === 1 || number % EVERY === 0;
+/** Numbers stand where they can be told apart: each where there is room, else every so many as there is room for. */
+export function isNumbered(number: number, width: number, mean: number): boolean {
+  const every = STEPS.find((one) => one * mean >= ROOMY) ?? 50;
+  return width >= ROOMY || number === 1 || number % every === 0;
+}
 
 interface Props {
   entries: Entry[];
@@ -20,6 +23,7 @@ interface Props {
 
 /** What heads every picture of entries: the sections as bars, and the numbers of the entries on the scale of the rows below. */
 export function Ruler({ entries, sections, strip }: Props) {
+  const mean = strip.width / Math.max(entries.length, 1);
   const at = new Map(entries.map((entry, index) => [entry.position, index + 1]));
   const shown = sections.flatMap((section) => {
     const inside = [...at]
@@ -45,7 +49,7 @@ export function Ruler({ entries, sections, strip }: Props) {
       })}
       {entries.map((entry, index) => {
         const [left, right] = [strip.x(index + 1), strip.x(index + 2)];
-        if (entry.number === null || !isNumbered(entry.number, right - left)) return null;
+        if (entry.number === null || !isNumbered(entry.number, right - left, mean)) return null;
         return (
           <text key={entry.position} x={(left + right) / 2} y={38} fontSize={12} textAnchor="middle" fill="var(--soft)">
             {entry.number}

@@ -290,6 +290,8 @@ function LessonBlock({ lesson, meeting, course, place, canMove }: BlockProps) {
   );
   const isPinned = (meeting.pins.lessons as Record<string, number> | undefined)?.[course] === lesson.number;
   const isJoin = lesson.kind === 'join';
+  // A number that does not fit stands behind its block.
+  const isNarrow = place.width < 8 * String(lesson.number ?? '').length + 4;
   const handle = canMove
     ? {
         ...attributes,
@@ -321,11 +323,11 @@ function LessonBlock({ lesson, meeting, course, place, canMove }: BlockProps) {
       />
       {isPinned ? <circle cx={place.x + place.width} cy={6} r={3.5} fill="var(--persimmon)" /> : null}
       <text
-        x={place.x + place.width / 2}
+        x={isNarrow ? place.x + place.width + 3 : place.x + place.width / 2}
         y={20.5}
         fontSize={12}
-        textAnchor="middle"
-        fill={meeting.isHeld ? 'var(--on-pine)' : 'var(--ink)'}
+        textAnchor={isNarrow ? 'start' : 'middle'}
+        fill={meeting.isHeld && !isNarrow ? 'var(--on-pine)' : 'var(--ink)'}
       >
         {lesson.number}
       </text>

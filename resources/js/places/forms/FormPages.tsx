@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { useTranslation } from '../../messages';
-import { NavLink } from '../../kit/router';
 import { Page } from '../../kit/page';
+import { TabBar } from '../../kit/TabBar';
 
 const pages = [
   ['', 'lessons'],
@@ -27,25 +27,11 @@ export function FormPages({ id, title, kicker, actions, children }: Props) {
   const { t } = useTranslation();
   return (
     <Page title={title} kicker={kicker} actions={actions}>
-      <nav aria-label={t('forms.pages')} className="no-print -mt-2 mb-5 overflow-x-auto border-b border-line">
-        <ul className="m-0 flex list-none gap-1 p-0">
-          {pages.map(([path, key]) => (
-            <li key={key}>
-              <NavLink
-                to={`/forms/${id}${path}`}
-                end
-                className={({ isActive }) =>
-                  `flex min-h-11 items-center border-b-3 px-3 whitespace-nowrap no-underline ${
-                    isActive ? 'border-pine font-semibold text-ink' : 'border-transparent text-soft hover:text-ink'
-                  }`
-                }
-              >
-                {t(`forms.tabs.${key}`)}
-              </NavLink>
-            </li>
-          ))}
-        </ul>
-      </nav>
+      <TabBar
+        isOneRow
+        label={t('forms.pages')}
+        of={pages.map(([path, key]) => ({ to: `/forms/${id}${path}`, text: t(`forms.tabs.${key}`), isExact: true }))}
+      />
       {children}
     </Page>
   );

@@ -19,6 +19,12 @@ export function SideBySide({ form, bench, minutes }: Props) {
   const { t } = useTranslation();
   const words = usePassageWords(form);
   const titles = { kept: t('lessons.asKept'), tried: t('lessons.asTried'), free: t('lessons.asFree') };
+  /** How much worse the whole is than the best cut of that size; cuts that are weighed otherwise are not compared. */
+  const against = (cut: Cut): string => {
+    if (cut.lambda !== bench.free.lambda || cut.lessons.length !== bench.free.lessons.length) return t('lessons.nothing');
+    const more = bench.free.objective > 0 ? cut.objective / bench.free.objective - 1 : 0;
+    return more < 0.005 ? t('lessons.asGood') : t('lessons.dearer', { percent: number(100 * more, 0) });
+  };
   const rows: [string, (cut: Cut) => string][] = [
     [t('lessons.lessons'), (cut) => String(cut.lessons.length)],
     [
@@ -26,9 +32,9 @@ export function SideBySide({ form, bench, minutes }: Props) {
       (cut) => t('lessons.rangeMinutes', { from: wholeMinutes(minutes(cut.lightest)), to: wholeMinutes(minutes(cut.heaviest)) }),
     ],
     [t('lessons.stops'), (cut) => (cut.poorStops === 0 ? t('lessons.stopsNone') : String(cut.poorStops))],
-    [t('lessons.objective'), (cut) => number(cut.objective, 3)],
+    [t('lessons.against'), against],
   ];
-  const why = t('lessons.objective');
+  const why = t('lessons.against');
   const most = Math.max(...CUTS.map((cut) => bench[cut].lessons.length));
   return (
     <div className="wide relative overflow-x-auto">
@@ -53,7 +59,16 @@ export function SideBySide({ form, bench, minutes }: Props) {
                 {title === why ? (
                   <>
                     {' '}
-                    <Why about={title}>{t('lessons.price.why', { lambda: number(bench.tried.lambda) })}</Why>
+                    <Why about={title}>
+                      <p>{t('lessons.price.why', { lambda: number(bench.tried.lambda) })}</p>
+                      <p>
+                        {t('lessons.costs', {
+                          kept: number(bench.kept.objective, 3),
+                          tried: number(bench.tried.objective, 3),
+                          free: number(bench.free.objective, 3),
+                        })}
+                      </p>
+                    </Why>
                   </>
                 ) : null}
               </th>

@@ -6,6 +6,7 @@ import { reliabilityQuery, sessionQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
 import { Button } from '../../kit/controls';
 import { number } from '../../kit/format';
+import { Why } from '../../kit/Why';
 import { Asked, Empty, Heading } from '../../kit/page';
 import { useTell } from '../../kit/toasts';
 import { useOnce } from '../../kit/useOnce';
@@ -73,10 +74,10 @@ function Told({ of }: { of: Reliability }) {
       </p>
       <p className="mt-1">
         {t('school.forecast.on', { count: of.tests, said: percent(of.predicted), could: percent(of.observed) })}{' '}
-        {t(`school.forecast.${verdict}`, { points: Math.abs(points) })} {of.tests < FEW ? t('school.forecast.few') : ''}
-      </p>
-      <p className="mt-1 text-sm text-soft">
-        {t('school.forecast.scores', { brier: number(of.brier ?? 0, 3), logLoss: number(of.logLoss ?? 0, 3) })}
+        {t(`school.forecast.${verdict}`, { points: Math.abs(points) })} {of.tests < FEW ? t('school.forecast.few') : ''}{' '}
+        <Why about={t('school.forecast.scoresAbout')}>
+          <p>{t('school.forecast.scores', { brier: number(of.brier ?? 0, 3), logLoss: number(of.logLoss ?? 0, 3) })}</p>
+        </Why>
       </p>
     </div>
   );

@@ -136,7 +136,7 @@ function Line({ group, line }: { group: string; line: StudentLine | undefined })
         ? group
         : t('students.line', {
             group,
-            secure: line.frontier === null ? t('students.secureNone') : t('students.secure', { number: line.frontier }),
+            secure: line.frontier === null ? '' : `${t('students.secure', { number: line.frontier })} · `,
             holds: t('students.holds', { count: line.holds }),
             slips: line.slipping === 0 ? '' : t('students.slips', { count: line.slipping }),
           })}

@@ -145,6 +145,7 @@ function Laid({ term }: { term: Term }) {
               }))}
             />
           ) : null}
+          {term.courses.length > 1 ? <strong className="hidden font-medium print:block">{course.form.title}</strong> : null}
           <span className="grow text-soft">{t(`terms.approachNames.${course.approach as 'outline' | 'piece' | 'sides'}`)}</span>
         </div>
         <div className="flex flex-wrap items-center gap-x-3">
@@ -185,7 +186,7 @@ function Laid({ term }: { term: Term }) {
           onChoose={setChosen}
         />
         <Elsewhere term={term} course={course} changes={proposal.changes} questions={questions.data} />
-        <p className="mt-2 text-sm text-soft">
+        <p className="no-print mt-2 text-sm text-soft">
           {term.isOver ? null : t('terms.dragHint')} {t('terms.planHint')}
         </p>
         {/* Worked out after the plan: under the weave, so that their coming moves nothing under a hand that carries a lesson. */}
