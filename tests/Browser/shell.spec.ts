@@ -1,3 +1,4 @@
+import { choose } from './choose';
 import { expect } from '@playwright/test';
 import { open, PASSWORD, test } from './teacher';
 
@@ -82,4 +83,31 @@ test('/ finds a movement and goes there', async ({ page }) => {
   await page.getByRole('option', { name: /Kingfisher waits 30/ }).click();
   await expect(page.getByRole('heading', { level: 1, name: /Marsh Lantern/ })).toBeVisible();
   await expect(page.getByRole('heading', { name: /30\. Kingfisher waits/ })).toBeVisible();
+});
+
+test('a school that writes otherwise reads its days and times so, on every page and in every field', async ({ page }) => {
+  await open(page);
+  await page.goto('/school/details');
+  const writing = page.getByLabel('How days and times are written');
+  await choose(writing, /United States/);
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('Kept. Everything is written so from now on.').first()).toBeVisible();
+  try {
+    await page.goto('/');
+    await expect(page.getByRole('heading', { level: 1 }).first()).toContainText(/\d:\d\d.[AP]M/);
+    await page.goto('/terms/new');
+    await expect(page.getByLabel('First day')).toHaveValue(/^[A-Z][a-z]{2} \d{1,2}, \d{4}$/);
+    await expect(page.getByLabel('Time')).toHaveValue(/^\d{1,2}:\d\d.PM$/);
+    await page.getByLabel('Time').fill('7:30 pm');
+    await page.getByLabel('Time').blur();
+    await expect(page.getByLabel('Time')).toHaveValue(/^7:30.PM$/);
+    await page.getByLabel('First day').fill('6/15/2027');
+    await page.getByLabel('First day').blur();
+    await expect(page.getByLabel('First day')).toHaveValue('Jun 15, 2027');
+  } finally {
+    await page.goto('/school/details');
+    await choose(writing, /Britain/);
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await expect(page.getByText('Kept. Everything is written so from now on.').first()).toBeVisible();
+  }
 });

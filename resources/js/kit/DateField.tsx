@@ -4,7 +4,7 @@ import { type KeyboardEvent, useRef, useState } from 'react';
 import { useTranslation } from '../messages';
 import { field, type FieldProps, Labelled } from './controls';
 import { monthLater, readDay, readTime, weeksOf } from './dates';
-import { day } from './format';
+import { clock, day, dayLike, timeLike, weekStart } from './format';
 import { Floating } from './Floating';
 
 interface DateProps extends FieldProps {
@@ -15,6 +15,7 @@ interface DateProps extends FieldProps {
   max?: string;
 }
 
+const writtenTime = (value: string): string => (readTime(value) === null ? value : clock(value));
 const written = (value: string): string => (readDay(value) === null ? value : day(value, 'numbered'));
 
 /** A day in the school's own form: typed as one writes it, or chosen from its month. */
@@ -37,16 +38,16 @@ export function DateField({ label, hint, error, value, onValue, min, max }: Date
   };
   const isWrong = text.trim() !== '' && readDay(text) === null;
   return (
-    <Labelled label={label} hint={hint} error={error ?? (isWrong ? t('fields.dayWrong') : undefined)}>
+    <Labelled label={label} hint={hint} error={error ?? (isWrong ? t('fields.dayWrong', { like: dayLike() }) : undefined)}>
       {(shared) => (
         <div className="relative">
           <input
             {...shared}
-            ref={(input) => input?.setCustomValidity(isWrong ? t('fields.dayWrong') : '')}
+            ref={(input) => input?.setCustomValidity(isWrong ? t('fields.dayWrong', { like: dayLike() }) : '')}
             className={`${field} pr-12`}
             inputMode="text"
             autoComplete="off"
-            placeholder={t('fields.dayLike')}
+            placeholder={dayLike()}
             value={text}
             onChange={(event) => {
               put(event.target.value);
@@ -132,7 +133,7 @@ function MonthChoice({
         <table ref={grid} className="border-collapse">
           <thead>
             <tr>
-              {(weeksOf(month)[0] ?? []).map((on) => (
+              {(weeksOf(month, weekStart())[0] ?? []).map((on) => (
                 <th key={on} scope="col" className="text-sm font-normal text-soft">
                   {day(on, 'weekday').slice(0, 2)}
                 </th>
@@ -140,7 +141,7 @@ function MonthChoice({
             </tr>
           </thead>
           <tbody>
-            {weeksOf(month).map((week) => (
+            {weeksOf(month, weekStart()).map((week) => (
               <tr key={week[0]}>
                 {week.map((on) => {
                   const isOut = (min !== undefined && min !== '' && on < min) || (max !== undefined && max !== '' && on > max);
@@ -182,25 +183,25 @@ interface TimeProps extends FieldProps {
   onValue: (value: string) => void;
 }
 
-/** A time of day, on the clock of 24 hours, typed as one writes it. */
+/** A time of day, shown as the school writes it and typed as one does. */
 export function TimeField({ label, hint, error, value, onValue }: TimeProps) {
   const { t } = useTranslation();
-  const [text, setText] = useState(value);
+  const [text, setText] = useState(() => writtenTime(value));
   const [known, setKnown] = useState(value);
   if (known !== value) {
     setKnown(value);
-    setText(value);
+    setText(writtenTime(value));
   }
   const isWrong = readTime(text) === null;
   return (
-    <Labelled label={label} hint={hint} error={error ?? (isWrong ? t('fields.timeWrong') : undefined)}>
+    <Labelled label={label} hint={hint} error={error ?? (isWrong ? t('fields.timeWrong', { like: timeLike() }) : undefined)}>
       {(shared) => (
         <input
           {...shared}
-          ref={(input) => input?.setCustomValidity(isWrong ? t('fields.timeWrong') : '')}
+          ref={(input) => input?.setCustomValidity(isWrong ? t('fields.timeWrong', { like: timeLike() }) : '')}
           className={field}
           autoComplete="off"
-          placeholder="19:00"
+          placeholder={timeLike()}
           value={text}
           onChange={(event) => {
             setText(event.target.value);
@@ -211,7 +212,7 @@ export function TimeField({ label, hint, error, value, onValue }: TimeProps) {
             }
           }}
           onBlur={() => {
-            if (!isWrong) setText(value);
+            if (!isWrong) setText(writtenTime(value));
           }}
         />
       )}

@@ -23,6 +23,13 @@ test.each([
   expect(readDay(text)).toBe(day);
 });
 
+test('a week starts on the day it starts on where the school is', () => {
+  expect(weeksOf('2026-12')[0]?.[0]).toBe('2026-11-30');
+  expect(weeksOf('2026-12', 7)[0]?.[0]).toBe('2026-11-29');
+  expect(weeksOf('2026-11', 7)[0]?.[0]).toBe('2026-11-01');
+  expect(weeksOf('2026-12', 6)[0]?.[0]).toBe('2026-11-28');
+});
+
 test('figures are read as the school writes them: the month first where it does, and then not the day', () => {
   writeAs('en-US');
   try {
@@ -43,6 +50,7 @@ test.each([
   ['1930', '19:30'],
   ['7', '07:00'],
   ['7 pm', '19:00'],
+  ['7:05\u202fPM', '19:05'],
   ['12 am', '00:00'],
   ['12:15pm', '12:15'],
   ['24:00', null],

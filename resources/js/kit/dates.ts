@@ -31,7 +31,7 @@ export function readDay(text: string): string | null {
 
 /** `19:00`, `19.00`, `1900`, `7 pm`, `7:30 pm`; null where it is none of these. */
 export function readTime(text: string): string | null {
-  const found = /^(\d{1,2})(?:[:.h]?(\d{2}))? ?(am|pm)?$/.exec(text.trim().toLowerCase());
+  const found = /^(\d{1,2})(?:[:.h]?(\d{2}))? ?(am|pm)?$/.exec(text.trim().toLowerCase().replace(/\s/g, ' '));
   if (!found) return null;
   const half = found[3];
   const hours = Number(found[1]);
@@ -41,10 +41,10 @@ export function readTime(text: string): string | null {
   return whole > 23 || minutes > 59 ? null : `${String(whole).padStart(2, '0')}:${String(minutes).padStart(2, '0')}`;
 }
 
-/** The days of the weeks a month touches, Monday first. */
-export function weeksOf(month: string): string[][] {
+/** The days of the weeks a month touches; a week starts with day 1, which is Monday, to 7, which is Sunday. */
+export function weeksOf(month: string, starts = 1): string[][] {
   const first = new Date(`${month}-01T12:00:00Z`);
-  const start = first.getTime() - ((first.getUTCDay() + 6) % 7) * 86_400_000;
+  const start = first.getTime() - ((first.getUTCDay() + 7 - (starts % 7)) % 7) * 86_400_000;
   const weeks: string[][] = [];
   for (let week = 0; week < 6; week++) {
     const days = Array.from({ length: 7 }, (_, at) => new Date(start + (week * 7 + at) * 86_400_000).toISOString().slice(0, 10));

@@ -38,6 +38,16 @@ export function clock(at: string): string {
   return new Intl.DateTimeFormat(locale, { timeStyle: 'short', timeZone: 'UTC' }).format(new Date(`2000-01-01T${time}:00Z`));
 }
 
+/** The examples by which a day and a time are asked for. */
+export const dayLike = (): string => day('2026-12-10', 'numbered');
+export const timeLike = (): string => clock('19:00');
+
+/** The first day of its week, 1 for Monday to 7 for Sunday; of what the browser does not know, Monday. */
+export function weekStart(): number {
+  const known = new Intl.Locale(locale) as { getWeekInfo?: () => { firstDay: number }; weekInfo?: { firstDay: number } };
+  return (known.getWeekInfo?.() ?? known.weekInfo)?.firstDay ?? 1;
+}
+
 /** When something was, by the clock of this device: with its day where that is long ago. */
 export function moment(at: number): string {
   const options: Intl.DateTimeFormatOptions = { hour: 'numeric', minute: '2-digit' };

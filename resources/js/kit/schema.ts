@@ -1,12 +1,14 @@
 import { z } from 'zod';
 import { t } from '../messages';
+import { dayLike, timeLike } from './format';
 
 /** What is wrong with a field, in the words of the catalogue. */
 const said: z.core.$ZodErrorMap = (issue) => {
   const letters = 'origin' in issue && issue.origin === 'string';
   if (issue.code === 'too_small') return t('fields.tooFew', { number: Number(issue.minimum) });
   if (issue.code === 'too_big') return t(letters ? 'fields.tooLong' : 'fields.tooMany', { number: Number(issue.maximum) });
-  if (issue.code === 'invalid_format') return t(issue.format === 'date' ? 'fields.dayWrong' : 'fields.timeWrong');
+  if (issue.code === 'invalid_format')
+    return issue.format === 'date' ? t('fields.dayWrong', { like: dayLike() }) : t('fields.timeWrong', { like: timeLike() });
   if (issue.code === 'invalid_type') return t(issue.expected === 'int' ? 'fields.wholeWrong' : 'fields.numberWrong');
   return undefined;
 };
