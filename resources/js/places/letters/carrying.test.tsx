@@ -29,6 +29,7 @@ beforeEach(() => {
     }),
     'GET /api/forms/{form}': form(),
     'POST /api/terms/preview': { meetings: [], warnings: [], lessons: 2 },
+    'POST /api/terms/sketch': term(),
     'POST /api/terms': { id: 'new' },
   });
 });
