@@ -126,6 +126,7 @@ test('no English is left on any page, and nothing is cut off where words are lon
     '/students',
     `/students/${student?.id ?? ''}`,
     '/school',
+    '/school/details',
     '/school/forecast',
     '/school/mailbox',
     '/groups',
