@@ -2,7 +2,7 @@ import { configure } from '@testing-library/react';
 import { addWords } from '../../resources/js/messages';
 import { en } from '../../resources/js/messages/en';
 
-configure({ asyncUtilTimeout: 4_000 });
+configure({ asyncUtilTimeout: 30_000 });
 
 /** The browser of the unit tests draws nothing, so nothing ever changes its size. */
 globalThis.ResizeObserver = class {

@@ -36,6 +36,12 @@ export function ButtonLink({ look = 'plain', className = '', ...rest }: Componen
   return <Link className={`${looks[look]} no-underline ${className}`} {...rest} />;
 }
 
+/** A link in a sentence; by itself it is as high as a finger. */
+export function TextLink({ isAlone = false, className = '', ...rest }: ComponentProps<typeof Link> & { isAlone?: boolean }) {
+  const look = `${isAlone ? 'inline-flex min-h-11 items-center ' : ''}text-pine underline underline-offset-4`;
+  return <Link className={`${look} ${className}`} {...rest} />;
+}
+
 /** Saves a file of the server; it leaves the page as it is. */
 export function DownloadLink({ to, look = 'plain', children }: { to: string; look?: Look; children: ReactNode }) {
   return (

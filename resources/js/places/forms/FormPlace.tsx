@@ -2,10 +2,10 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from '../../messages';
 import { useChosen } from '../../kit/useChosen';
-import { Link, useParams, useSearchParams } from '../../kit/router';
+import { useParams, useSearchParams } from '../../kit/router';
 import type { Form } from '../../api/client';
 import { formQuery, scoreQuery, shownInQuery } from '../../api/queries';
-import { Button, ButtonLink, RefusalLine } from '../../kit/controls';
+import { Button, ButtonLink, RefusalLine, TextLink } from '../../kit/controls';
 import { duration, number } from '../../kit/format';
 import { sentence } from '../../messages/say';
 import { Select } from '../../kit/Select';
@@ -116,9 +116,7 @@ function Score({ form }: { form: Form }) {
           ) : (
             <>
               <strong className="font-medium">{t('forms.findings', { count: audit.findings.length })}</strong> ·{' '}
-              <Link className="text-pine underline underline-offset-4" to={`/forms/${form.id}/score?findings`}>
-                {t('forms.toFindings')}
-              </Link>
+              <TextLink to={`/forms/${form.id}/score?findings`}>{t('forms.toFindings')}</TextLink>
               <span className="text-soft"> · {t('forms.findingsLegend')}</span>
             </>
           )}
@@ -169,13 +167,14 @@ function Score({ form }: { form: Form }) {
               {form.lessons.map((lesson) => (
                 <tr key={lesson.number} className="border-t border-line">
                   <th scope="row" className="pr-4 text-left font-medium">
-                    <Link
-                      className="inline-flex min-h-11 min-w-11 items-center text-pine underline underline-offset-4"
+                    <TextLink
+                      isAlone
+                      className="min-w-11"
                       to={`/forms/${form.id}/lessons/${String(lesson.number)}`}
                       aria-label={t('lessons.page.title', { number: lesson.number })}
                     >
                       {lesson.number}
-                    </Link>
+                    </TextLink>
                   </th>
                   <td className="pr-4">
                     <strong className="font-medium">{words.numbers(lesson)}</strong>{' '}
@@ -221,9 +220,7 @@ function Score({ form }: { form: Form }) {
         </div>
       </div>
       <p className="no-print mt-6 flex flex-wrap items-center gap-4">
-        <Link to="/forms" className="text-pine underline underline-offset-4">
-          {t('forms.title')}
-        </Link>
+        <TextLink to="/forms">{t('forms.title')}</TextLink>
         <Removing what="form" id={form.id} label={t('forms.remove')} to="/forms" />
       </p>
     </FormPages>

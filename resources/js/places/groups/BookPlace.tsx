@@ -1,10 +1,10 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useTranslation } from '../../messages';
-import { Link, useParams, useSearchParams } from '../../kit/router';
+import { useParams, useSearchParams } from '../../kit/router';
 import { api, ask, type BookClass } from '../../api/client';
 import { keys } from '../../api/keys';
-import { Button, TextField } from '../../kit/controls';
+import { Button, TextField, TextLink } from '../../kit/controls';
 import { day } from '../../kit/format';
 import { Asked, Empty, Page } from '../../kit/page';
 import { GroupTabs } from './GroupTabs';
@@ -97,9 +97,9 @@ function Entry({ of }: { of: BookClass }) {
   return (
     <li className="grid gap-x-6 gap-y-1 border-b border-line py-3 sm:grid-cols-[9rem_1fr]">
       <div>
-        <Link to={`/meetings/${of.meetingId}/log`} className="font-medium text-pine underline underline-offset-4">
+        <TextLink to={`/meetings/${of.meetingId}/log`} className="font-medium">
           {day(of.on, 'numbered')}
-        </Link>
+        </TextLink>
         <p className="text-sm text-soft">
           {t('book.present', { count: of.present })}
           {of.minutes === null ? '' : ` · ${t('log.min', { count: of.minutes })}`}

@@ -1,11 +1,11 @@
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { useTranslation } from '../../messages';
-import { Link, useParams } from '../../kit/router';
+import { useParams } from '../../kit/router';
 import { api, ask, type Form, type Group, type GroupAnswer } from '../../api/client';
 import { groupQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
-import { Button, ButtonLink, DownloadLink, TextArea } from '../../kit/controls';
+import { Button, ButtonLink, DownloadLink, TextArea, TextLink } from '../../kit/controls';
 import { Select } from '../../kit/Select';
 import { Dialog } from '../../kit/Dialog';
 import { DateField } from '../../kit/DateField';
@@ -187,11 +187,7 @@ function Standings({ data, onDay, against, before, onAgainst }: StandingsProps) 
           {entries.length === 0 && show === 'taught' ? (
             <p className="text-soft">
               {t('groups.nothingTaught')}{' '}
-              {group.termId ? (
-                <Link to={`/terms/${group.termId}`} className="text-pine underline underline-offset-4">
-                  {t('groups.openTerm')}
-                </Link>
-              ) : null}
+              {group.termId ? <TextLink to={`/terms/${group.termId}`}>{t('groups.openTerm')}</TextLink> : null}
             </p>
           ) : (
             <>

@@ -1,10 +1,10 @@
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { useTranslation } from '../../messages';
-import { Link, useParams } from '../../kit/router';
+import { useParams } from '../../kit/router';
 import { api, ask, type GroupKeepings } from '../../api/client';
 import { groupPrinciplesQuery, groupQuery, principleSetsQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
-import { ButtonLink, RefusalLine } from '../../kit/controls';
+import { ButtonLink, RefusalLine, TextLink } from '../../kit/controls';
 import { DateField } from '../../kit/DateField';
 import { Asked, Empty, Heading, Page } from '../../kit/page';
 import { Select } from '../../kit/Select';
@@ -154,9 +154,9 @@ function Choosing({ group, data }: { group: string; data: GroupKeepings }) {
                   of={['1', '2', '3'].map((value) => ({ value, text: value }))}
                 />
               </div>
-              <Link to={`/principles/${data.principles.setId}`} className="min-h-11 py-2 text-pine underline underline-offset-4">
+              <TextLink to={`/principles/${data.principles.setId}`} isAlone className="py-2">
                 {t('principles.group.toSet')}
-              </Link>
+              </TextLink>
             </>
           )}
         </div>

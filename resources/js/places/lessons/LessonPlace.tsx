@@ -4,7 +4,7 @@ import { useTranslation } from '../../messages';
 import { Link, useParams, useSearchParams } from '../../kit/router';
 import type { Form, LessonPage } from '../../api/client';
 import { formQuery, lessonQuery } from '../../api/queries';
-import { Button, PrintButton } from '../../kit/controls';
+import { Button, PrintButton, TextLink } from '../../kit/controls';
 import { duration, number } from '../../kit/format';
 import { Asked, Page } from '../../kit/page';
 import { useMay } from '../../kit/useMay';
@@ -97,14 +97,14 @@ function Lesson({ form, page, course, which }: Props) {
       <LessonSheet form={form} page={page} written={written} />
       <nav className="no-print mt-6 flex flex-wrap items-center gap-x-6 gap-y-2" aria-label={t('lessons.page.all')}>
         {page.number !== null && page.number > 1 ? (
-          <Link className="inline-flex min-h-11 items-center text-pine underline" to={to(page.number - 1)}>
+          <TextLink isAlone to={to(page.number - 1)}>
             ← {t('lessons.page.earlier')}
-          </Link>
+          </TextLink>
         ) : null}
         {page.number !== null && page.number < form.lessons.length ? (
-          <Link className="inline-flex min-h-11 items-center text-pine underline" to={to(page.number + 1)}>
+          <TextLink isAlone to={to(page.number + 1)}>
             {t('lessons.page.later')} →
-          </Link>
+          </TextLink>
         ) : null}
         {may('edit-forms') && page.version > 0 ? <UseAgain form={form} written={written} course={course} /> : null}
       </nav>

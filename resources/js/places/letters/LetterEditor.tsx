@@ -1,9 +1,8 @@
 import { useMutation } from '@tanstack/react-query';
 import { useTranslation } from '../../messages';
-import { Link } from '../../kit/router';
 import type { TermEnd, TermEndStudent } from '../../api/client';
 import { readAgain } from '../../api/touched';
-import { Button, RefusalLine } from '../../kit/controls';
+import { Button, RefusalLine, TextLink } from '../../kit/controls';
 import { useTell } from '../../kit/toasts';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
@@ -62,11 +61,7 @@ export function LetterEditor({ end, student, proposed, onTyped }: Props) {
           </Button>
         ) : (
           <span className="text-soft">
-            {t('letters.noAddress')}{' '}
-            <Link className="text-pine underline underline-offset-4" to={`/students/${student.id}`}>
-              {t('letters.addAddress')}
-            </Link>
-            .
+            {t('letters.noAddress')} <TextLink to={`/students/${student.id}`}>{t('letters.addAddress')}</TextLink>.
           </span>
         )}
       </LetterText>

@@ -1,13 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useTranslation } from '../../messages';
-import { Link, useSearchParams } from '../../kit/router';
+import { useSearchParams } from '../../kit/router';
 import { ulid } from 'ulid';
 import type { ClassLog, Form, MeetingPage } from '../../api/client';
 import { outbox } from '../../api/outbox';
 import { logQuery } from '../../api/queries';
 import { useOutbox, useShownMeeting } from '../../api/useOutbox';
-import { ButtonLink } from '../../kit/controls';
+import { ButtonLink, TextLink } from '../../kit/controls';
 import { day } from '../../kit/format';
 import { Notice } from '../../kit/Notice';
 import { Asked, Empty, Page } from '../../kit/page';
@@ -65,11 +65,7 @@ function Log({ page, forms, run, standing, made, onMade }: LogProps) {
   const isCorrecting = search.get('correct') !== null || mine !== undefined;
   const isFuture = !meeting.isToday && !meeting.isPast;
   const title = t('log.title', { group: term.groupName, date: day(meeting.on, 'weekday') });
-  const kicker = (
-    <Link to={`/meetings/${meeting.id}`} className="text-pine underline underline-offset-4">
-      {t('log.toClass')}
-    </Link>
-  );
+  const kicker = <TextLink to={`/meetings/${meeting.id}`}>{t('log.toClass')}</TextLink>;
   if (isFuture || meeting.state === 'cancelled') {
     return (
       <Page title={title} kicker={kicker}>

@@ -1,12 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { Tabs } from 'radix-ui';
 import { useTranslation } from '../../messages';
-import { Link, useSearchParams } from '../../kit/router';
+import { useSearchParams } from '../../kit/router';
 import { ulid } from 'ulid';
 import type { Form, MeetingPage } from '../../api/client';
 import { classQuery } from '../../api/queries';
 import { useShownMeeting } from '../../api/useOutbox';
-import { Button, ButtonLink } from '../../kit/controls';
+import { Button, ButtonLink, TextLink } from '../../kit/controls';
 import { clock, day } from '../../kit/format';
 import { Page } from '../../kit/page';
 import { meetingKind } from '../../pictures/meetingKind';
@@ -53,10 +53,8 @@ function Class({ page, form, forms }: { page: MeetingPage; form: Form; forms: Re
         title={`${term.groupName}, ${day(meeting.on, 'weekday')}`}
         kicker={
           <>
-            <Link to={`/terms/${term.id}`} className="text-pine underline underline-offset-4">
-              {term.title}
-            </Link>{' '}
-            · {clock(meeting.startsAt)} · {t(`kind.${meetingKind(meeting)}`, { number: meeting.lessonNumber ?? '' })} ·{' '}
+            <TextLink to={`/terms/${term.id}`}>{term.title}</TextLink> · {clock(meeting.startsAt)} ·{' '}
+            {t(`kind.${meetingKind(meeting)}`, { number: meeting.lessonNumber ?? '' })} ·{' '}
             {t('plan.minutes', { count: meeting.minutes })}
           </>
         }

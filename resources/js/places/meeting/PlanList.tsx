@@ -1,5 +1,5 @@
+import { TextLink } from '../../kit/controls';
 import { useTranslation } from '../../messages';
-import { Link } from '../../kit/router';
 import type { Form, GroupPrinciples, Meeting, Passage, StudentCare, WarmUps } from '../../api/client';
 import { entryCall } from '../../kit/entryName';
 import { number } from '../../kit/format';
@@ -188,12 +188,9 @@ function NewPart({ part, form, course }: { part: Part; form: Form; course: strin
           {lesson.kind === 'join' ? `${t('plan.join')} ` : lesson.kind === 'detail' ? `${t('plan.detail')} ` : null}
           <strong>{words.numbers(lesson)}</strong> {words.titles(lesson)}{' '}
           {lesson.number === null ? null : (
-            <Link
-              className="no-print text-sm text-pine underline underline-offset-4"
-              to={`/forms/${form.id}/lessons/${String(lesson.number)}?course=${course}`}
-            >
+            <TextLink className="no-print text-sm" to={`/forms/${form.id}/lessons/${String(lesson.number)}?course=${course}`}>
               {t('kind.lesson', { number: lesson.number })}
-            </Link>
+            </TextLink>
           )}{' '}
           {at === 0 ? why : null}
         </p>

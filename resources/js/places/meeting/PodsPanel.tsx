@@ -1,8 +1,8 @@
+import { TextLink } from '../../kit/controls';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from '../../messages';
 import { Fold } from '../../kit/Fold';
-import { Link } from '../../kit/router';
 import type { Form } from '../../api/client';
 import { podsQuery } from '../../api/queries';
 import { entryCall, entryName } from '../../kit/entryName';
@@ -70,9 +70,7 @@ function Pods({ meeting, form }: { meeting: string; form: Form }) {
           <ul className="m-0 grid list-none gap-x-10 p-0 md:grid-cols-2">
             {data.needs.map((one) => (
               <li key={one.id} className="border-b border-line py-1.5">
-                <Link to={`/students/${one.id}`} className="text-pine underline underline-offset-4">
-                  {one.name}
-                </Link>{' '}
+                <TextLink to={`/students/${one.id}`}>{one.name}</TextLink>{' '}
                 {one.catchUp.map((need) => entryName(form.entries[need.position - 1])).join(', ')}{' '}
                 {one.catchUp[0] === undefined ? null : (
                   <Why about={one.name}>

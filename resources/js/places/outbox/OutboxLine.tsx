@@ -1,8 +1,7 @@
 import { useTranslation } from '../../messages';
-import { Link } from '../../kit/router';
 import { flush } from '../../api/outbox';
 import { useOutbox } from '../../api/useOutbox';
-import { Button } from '../../kit/controls';
+import { Button, TextLink } from '../../kit/controls';
 import { useSignIn } from '../shell/signIn';
 
 /**
@@ -37,13 +36,13 @@ export function OutboxLine() {
         </>
       ) : null}
       {refused > 0 ? (
-        <Link to="/waiting" className="inline-flex min-h-11 items-center font-medium text-pine underline underline-offset-4">
+        <TextLink to="/waiting" isAlone className="font-medium">
           {t('outbox.refused', { count: refused })}
-        </Link>
+        </TextLink>
       ) : (
-        <Link to="/waiting" className="inline-flex min-h-11 items-center text-pine underline underline-offset-4">
+        <TextLink to="/waiting" isAlone>
           {t('outbox.look')}
-        </Link>
+        </TextLink>
       )}
       {isDurable ? null : <span className="text-persimmon">{t('outbox.notKept')}</span>}
     </div>

@@ -5,7 +5,7 @@ import type { MeetingPage } from '../../api/client';
 import type { Command, Kept } from '../../api/commands';
 import { flush, letGo, tryAgain } from '../../api/outbox';
 import { useOutbox } from '../../api/useOutbox';
-import { Button } from '../../kit/controls';
+import { Button, TextLink } from '../../kit/controls';
 import { day } from '../../kit/format';
 import { Notice } from '../../kit/Notice';
 import { Empty, Heading, Page } from '../../kit/page';
@@ -89,12 +89,9 @@ function Refused({ kept, dependents }: { kept: Kept; dependents: number }) {
           <Button onClick={() => void tryAgain(kept.id)}>{t('waiting.again')}</Button>
         )}
         <Button onClick={() => void letGo(kept.id)}>{t(isLogThere ? 'waiting.keepTheirs' : 'waiting.letGo')}</Button>
-        <Link
-          to={command.kind === 'edits' ? `/forms/${command.form}/score` : `/meetings/${command.meeting}`}
-          className="inline-flex min-h-11 items-center text-pine underline underline-offset-4"
-        >
+        <TextLink to={command.kind === 'edits' ? `/forms/${command.form}/score` : `/meetings/${command.meeting}`} isAlone>
           {t(command.kind === 'edits' ? 'waiting.openScore' : 'waiting.openClass')}
-        </Link>
+        </TextLink>
       </div>
     </li>
   );

@@ -1,6 +1,6 @@
+import { TextLink } from '../../kit/controls';
 import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from '../../messages';
-import { Link } from '../../kit/router';
 import { groupHomeQuery } from '../../api/queries';
 
 /** In one line, what came back from home since the last classes; nothing where nothing did. */
@@ -17,9 +17,9 @@ export function FromHome({ group }: { group: string }) {
       ]
         .filter((part) => part !== null)
         .join(' · ')}{' '}
-      <Link to={`/groups/${group}/practice`} className="inline-flex min-h-11 items-center text-pine underline underline-offset-4">
+      <TextLink to={`/groups/${group}/practice`} isAlone>
         {t('fromHome.look')}
-      </Link>
+      </TextLink>
     </p>
   );
 }

@@ -1,6 +1,6 @@
+import { TextLink } from '../../kit/controls';
 import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from '../../messages';
-import { Link } from '../../kit/router';
 import type { Bites, Form, Principle } from '../../api/client';
 import { bitesQuery, formQuery } from '../../api/queries';
 import { entryCall } from '../../kit/entryName';
@@ -31,9 +31,7 @@ export function ShowsMost({ set, principle, form }: { set: string; principle: Pr
   );
   return (
     <p className="text-sm text-soft">
-      <Link to={`/principles/${set}/joins?form=${form}`} className="text-pine underline underline-offset-4">
-        {score.title}
-      </Link>
+      <TextLink to={`/principles/${set}/joins?form=${form}`}>{score.title}</TextLink>
       {': '}
       {runs.length === 0
         ? t('principles.showsNowhere', { form: score.title })

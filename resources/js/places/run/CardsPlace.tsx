@@ -15,7 +15,7 @@ import { FormPages } from '../forms/FormPages';
 import { cuesLeft, type Fading, FADINGS } from '../lessons/lesson';
 import { PassageChoice } from './PassageChoice';
 import { passageIn } from './passageIn';
-import { say } from '../../messages/say';
+import { say, sentence } from '../../messages/say';
 
 const VIEWS = ['facing', 'same', 'behind', 'plain'] as const;
 type View = (typeof VIEWS)[number];
@@ -167,7 +167,7 @@ function Card({ card, fading, footer }: { card: CueCard; fading: Fading; footer:
         {card.cautions.length > 0 ? (
           <p className="border-l-4 border-straw pl-2">
             <strong className="font-semibold">{t('cards.care')}:</strong>{' '}
-            {card.cautions.map((caution) => sided(say(caution), card)).join('; ')}
+            {card.cautions.map((caution) => sided(sentence(caution), card)).join(' ')}
           </p>
         ) : null}
         <p className="hidden pt-1 text-soft print:block">{footer}</p>

@@ -1,11 +1,11 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from '../../messages';
-import { Link, useParams } from '../../kit/router';
+import { useParams } from '../../kit/router';
 import { api, ask, type Floor, type Form, Problem } from '../../api/client';
 import { formQuery } from '../../api/queries';
 import { keys } from '../../api/keys';
-import { Button, TextField } from '../../kit/controls';
+import { Button, TextField, TextLink } from '../../kit/controls';
 import { Tick } from '../../kit/Tick';
 import { entryName } from '../../kit/entryName';
 import { number } from '../../kit/format';
@@ -150,12 +150,7 @@ function Fit({ form, floor, asked, chosen, onChoose }: FitProps) {
           <>
             <Warnings title={t('floor.title')} lines={[t('floor.unknown', { count: floor.unknown.length })]} />
             <p>
-              <Link
-                className="text-pine underline underline-offset-4"
-                to={`/forms/${form.id}/score?row=${String(floor.unknown[0])}`}
-              >
-                {t('floor.fill')}
-              </Link>
+              <TextLink to={`/forms/${form.id}/score?row=${String(floor.unknown[0])}`}>{t('floor.fill')}</TextLink>
             </p>
           </>
         ) : null}

@@ -79,7 +79,7 @@ describe('cue cards', () => {
     expect(await screen.findByText('to the left (your right)')).toBeTruthy();
     expect(last('/cards')?.query).toEqual({ from: 1, to: 2, view: 'facing' });
     expect(screen.getByText(/^left \(yours: right\) · 3/)).toBeTruthy();
-    expect(screen.getAllByText(/knee: smaller/)).toHaveLength(2);
+    expect(screen.getAllByText(/Knee: smaller/)).toHaveLength(2);
     expect(screen.getByText('No cue is written yet.')).toBeTruthy();
     await userEvent.click(screen.getByRole('radio', { name: 'From behind' }));
     await pick(screen.getByLabelText('Passage'), 'Lesson 2: 3–4');

@@ -1,5 +1,5 @@
+import { TextLink } from '../../kit/controls';
 import { useTranslation } from '../../messages';
-import { Link } from '../../kit/router';
 import type { StudentPage } from '../../api/client';
 import { day } from '../../kit/format';
 import { Heading } from '../../kit/page';
@@ -18,9 +18,7 @@ export function Classes({ classes }: { classes: StudentPage['classes'] }) {
       <ol className="m-0 list-none p-0">
         {classes.map((one) => (
           <li key={one.meetingId} className="border-b border-line py-2">
-            <Link to={`/meetings/${one.meetingId}`} className="text-pine underline underline-offset-4">
-              {day(one.on, 'weekday')}
-            </Link>{' '}
+            <TextLink to={`/meetings/${one.meetingId}`}>{day(one.on, 'weekday')}</TextLink>{' '}
             <span className={one.came ? '' : 'text-soft'}>
               {one.group} · {t(one.came ? 'students.here' : 'students.away')}
             </span>

@@ -2,11 +2,11 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { DropdownMenu } from 'radix-ui';
 import { type FormEvent, type ReactNode, useState } from 'react';
 import { useTranslation } from '../../messages';
-import { Link, useNavigate } from '../../kit/router';
+import { useNavigate } from '../../kit/router';
 import { api, ask, Problem, type StudentPage } from '../../api/client';
 import { groupsQuery, studentsQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
-import { Button, RefusalLine, TextField } from '../../kit/controls';
+import { Button, RefusalLine, TextField, TextLink } from '../../kit/controls';
 import { Dialog } from '../../kit/Dialog';
 import { Notice } from '../../kit/Notice';
 import { Select } from '../../kit/Select';
@@ -238,9 +238,7 @@ export function RecordState({ data }: { data: StudentPage }) {
       {sameAs === null ? null : (
         <p>
           {t('students.keep.sameAs', { name: sameAs.name })}{' '}
-          <Link className="text-pine underline underline-offset-4" to={`/students/${sameAs.id}`}>
-            {t('students.keep.toOther', { name: sameAs.name })}
-          </Link>{' '}
+          <TextLink to={`/students/${sameAs.id}`}>{t('students.keep.toOther', { name: sameAs.name })}</TextLink>{' '}
           <Button
             look="quiet"
             disabled={isBusy}

@@ -1,10 +1,10 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from '../../messages';
-import { Link, useParams } from '../../kit/router';
+import { useParams } from '../../kit/router';
 import type { Form, StudentForm, StudentPage } from '../../api/client';
 import { sessionQuery, studentQuery } from '../../api/queries';
-import { ButtonLink } from '../../kit/controls';
+import { ButtonLink, TextLink } from '../../kit/controls';
 import { DateField } from '../../kit/DateField';
 import { entryName } from '../../kit/entryName';
 import { day } from '../../kit/format';
@@ -212,13 +212,7 @@ function Principles({ data }: { data: Standing }) {
     const met = principles.principles.filter((one) => keepings.some((cell) => cell.principle === one.id));
     return (
       <section key={group}>
-        <Heading
-          aside={
-            <Link to={`/principles/${principles.setId}`} className="text-pine underline underline-offset-4">
-              {principles.title}
-            </Link>
-          }
-        >
+        <Heading aside={<TextLink to={`/principles/${principles.setId}`}>{principles.title}</TextLink>}>
           {t('students.principles', { group })}
         </Heading>
         {met.length === 0 ? <p className="text-soft">{t('students.principlesNone')}</p> : null}

@@ -1,14 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from '../../messages';
 import { Why } from '../../kit/Why';
-import { Link } from '../../kit/router';
 import type { Today, TonightPage } from '../../api/client';
 import { todayQuery } from '../../api/queries';
 import { useForms } from '../../api/useForms';
 import { canKeepPages } from '../../api/worker';
 import { FromHome } from '../practice/FromHome';
 import { useKeepClasses } from '../../api/useKeepClasses';
-import { ButtonLink } from '../../kit/controls';
+import { ButtonLink, TextLink } from '../../kit/controls';
 import { clock, day } from '../../kit/format';
 import { Notice } from '../../kit/Notice';
 import { Asked, Empty, Page, Warnings } from '../../kit/page';
@@ -100,13 +99,9 @@ function Unsaid({ unsaid }: { unsaid: Today['unsaid'] }) {
       <div {...tip(t('today.unsaidHint'))} className="flex flex-wrap items-center gap-x-4">
         <span>{t('today.unsaid')}:</span>
         {unsaid.map((one) => (
-          <Link
-            key={one.meetingId}
-            to={`/meetings/${one.meetingId}?on=here`}
-            className="inline-flex min-h-11 items-center text-pine underline underline-offset-4"
-          >
+          <TextLink key={one.meetingId} to={`/meetings/${one.meetingId}?on=here`} isAlone>
             {t('today.unsaidOne', { group: one.groupName, date: day(one.on, 'weekday') })}
-          </Link>
+          </TextLink>
         ))}
       </div>
     </Notice>
@@ -149,11 +144,7 @@ function Tonight({ page }: { page: TonightPage }) {
         <FromHome group={term.groupId} />
         <p className="my-3">
           {readiness}{' '}
-          {notYet + look > 0 && meeting.lesson ? (
-            <Link to={`/groups/${term.groupId}`} className="text-pine underline underline-offset-4">
-              {t('today.who')}
-            </Link>
-          ) : null}
+          {notYet + look > 0 && meeting.lesson ? <TextLink to={`/groups/${term.groupId}`}>{t('today.who')}</TextLink> : null}
         </p>
         <Asked query={all[0] as (typeof all)[number]}>
           {(found) => (
