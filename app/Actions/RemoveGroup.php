@@ -21,7 +21,8 @@ final class RemoveGroup
             $this->would($group)->orRefuse();
             $students = $this->only($group);
             $group->delete();
-            Student::whereKey($students)->delete();
+            // Whoever was added to another group meanwhile stays.
+            Student::whereKey($students)->whereNotIn('id', GroupMember::select('student_id'))->delete();
         });
     }
 

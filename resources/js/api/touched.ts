@@ -73,7 +73,8 @@ const touched = {
   unmarked: ['group', 'today', 'class', 'studentLines', 'student', 'groupPrinciples'],
   attendance: ['students'],
   guest: ['group', 'students'],
-  log: ['today', 'term', 'terms', 'group', 'changes', 'book', 'class', 'log', 'studentLines', 'student', 'groupPractice'],
+  // What a class took moves the pace of its group, and with it what a lesson of a course takes.
+  log: ['form', 'today', 'term', 'terms', 'group', 'changes', 'book', 'class', 'log', 'studentLines', 'student', 'groupPractice'],
 } as const satisfies Record<string, readonly Kind[]>;
 export type Touched = keyof typeof touched;
 

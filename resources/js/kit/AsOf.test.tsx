@@ -2,6 +2,7 @@ import { onlineManager, QueryClient, QueryClientProvider, useQuery } from '@tans
 import { act, cleanup, render, screen, waitFor } from '@testing-library/react';
 import { afterEach, expect, test } from 'vitest';
 import '../messages';
+import { Problem, Unreachable } from '../api/client';
 import { AsOf } from './AsOf';
 import { moment } from './format';
 
@@ -34,7 +35,7 @@ const open = (ask: () => Promise<string>) => {
 };
 
 test('what is shown though the server cannot be asked says from when it is, and what has to wait', async () => {
-  open(() => Promise.reject(new Error('down')));
+  open(() => Promise.reject(new Unreachable()));
   await waitFor(() => {
     expect(screen.getByRole('status').textContent).toContain(`from ${moment(EARLIER)}. What you mark`);
   });
@@ -54,5 +55,14 @@ test('as long as the server answers nothing is said; without a network it is, an
   });
   await waitFor(() => {
     expect(screen.queryByRole('status')).toBeNull();
+  });
+});
+
+test('what is gone from the server is not said to be out of reach', async () => {
+  open(() => Promise.reject(new Problem('gone', 404, '')));
+  await waitFor(() => {
+    expect(screen.getByRole('status').textContent).toBe(
+      `This is no longer on the server. What stands here is from ${moment(EARLIER)}.`,
+    );
   });
 });

@@ -1,17 +1,25 @@
 import { notifyManager, onlineManager, type QueryState, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useSyncExternalStore } from 'react';
 import { useTranslation } from '../messages';
+import { Problem } from '../api/client';
 import { moment } from './format';
 import { Notice } from './Notice';
 
-/** What could not be asked for again when it should have been. */
-const cannotAsk = (state: QueryState) =>
-  state.status === 'error' || state.fetchStatus === 'paused' || state.fetchFailureCount > 0 || !onlineManager.isOnline();
+/** Why what is shown may be old: the server cannot be asked, or it has said that it is gone. */
+type Why = 'away' | 'gone';
 
-/** The age of the oldest answer that is shown though the server cannot be asked, as its time; null where there is none. */
-function useOldest(): number | null {
+function whyOld({ fetchStatus, error, fetchFailureReason }: QueryState): Why | null {
+  const trouble = error ?? fetchFailureReason;
+  if (fetchStatus === 'paused' || !onlineManager.isOnline() || (trouble !== null && isAway(trouble))) return 'away';
+  return trouble instanceof Problem && trouble.status === GONE ? 'gone' : null;
+}
+const GONE = 404;
+const isAway = (trouble: Error) => !(trouble instanceof Problem) || trouble.status >= 500;
+
+/** The oldest answer that is shown though it could not be had again: why, and as of when; null where there is none. */
+function useOldest(): { why: Why; at: number } | null {
   const cache = useQueryClient().getQueryCache();
-  return useSyncExternalStore(
+  const told = useSyncExternalStore(
     useCallback(
       (changed: () => void) => {
         // After what is being drawn, as the cache tells its own observers.
@@ -24,15 +32,18 @@ function useOldest(): number | null {
       [cache],
     ),
     () => {
-      const ages = cache
-        .findAll({
-          type: 'active',
-          predicate: ({ queryKey, state }) => queryKey[0] !== 'session' && state.data !== undefined && cannotAsk(state),
+      const old = cache
+        .findAll({ type: 'active', predicate: ({ queryKey, state }) => queryKey[0] !== 'session' && state.data !== undefined })
+        .flatMap(({ state }) => {
+          const why = whyOld(state);
+          return why === null ? [] : [{ why, at: state.dataUpdatedAt }];
         })
-        .map(({ state }) => state.dataUpdatedAt);
-      return ages.length === 0 ? null : Math.min(...ages);
+        .sort((a, b) => a.at - b.at)[0];
+      return old === undefined ? '' : `${old.why} ${String(old.at)}`; // a word, so that the same is the same
     },
   );
+  const [why, at] = told.split(' ');
+  return at === undefined ? null : { why: why as Why, at: Number(at) };
 }
 
 /** While the server cannot be asked, a page says how old it is, what is kept here, and what has to wait. */
@@ -41,7 +52,7 @@ export function AsOf({ isShort = false }: { isShort?: boolean }) {
   const oldest = useOldest();
   return oldest === null ? null : (
     <Notice tone="attention" role="status" className="no-print mb-4">
-      {t(isShort ? 'app.asOfShort' : 'app.asOf', { at: moment(oldest) })}
+      {t(oldest.why === 'gone' ? 'app.gone' : isShort ? 'app.asOfShort' : 'app.asOf', { at: moment(oldest.at) })}
     </Notice>
   );
 }
