@@ -36,6 +36,25 @@ export function ButtonLink({ look = 'plain', className = '', ...rest }: Componen
   return <Link className={`${looks[look]} no-underline ${className}`} {...rest} />;
 }
 
+/** Takes one thing out of a list; what, it says to whoever does not see where it stands. */
+export function CrossButton({ className = '', ...rest }: ComponentProps<'button'> & { 'aria-label': string }) {
+  return (
+    <button
+      type="button"
+      className={`min-h-11 min-w-11 shrink-0 text-xl leading-none text-soft hover:text-persimmon ${className}`}
+      {...rest}
+    >
+      ×
+    </button>
+  );
+}
+
+/** One of several things that are on or off, each as high as a thumb. */
+export function Choice({ isOn, className = '', ...rest }: ComponentProps<'button'> & { isOn: boolean }) {
+  const look = isOn ? 'border-pine bg-straw-soft' : 'border-line bg-sheet';
+  return <button type="button" className={`min-h-11 rounded border px-3 text-left ${look} ${className}`} {...rest} />;
+}
+
 /** A link in a sentence; by itself it is as high as a finger. */
 export function TextLink({ isAlone = false, className = '', ...rest }: ComponentProps<typeof Link> & { isAlone?: boolean }) {
   const look = `${isAlone ? 'inline-flex min-h-11 items-center ' : ''}text-pine underline underline-offset-4`;

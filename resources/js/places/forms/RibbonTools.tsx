@@ -3,6 +3,7 @@ import { Tick } from '../../kit/Tick';
 import type { Arcs } from '../../pictures/Ribbon';
 import type { WidthBy } from '../../pictures/strip';
 import { WidthChoice } from './WidthChoice';
+import { Button } from '../../kit/controls';
 
 export const MOST_ZOOM = 16;
 
@@ -18,8 +19,6 @@ interface Props {
 /** What the widths of a ribbon show, and how near one looks. */
 export function RibbonTools({ by, onBy, zoom, onZoom, arcs, onArcs }: Props) {
   const { t } = useTranslation();
-  const step =
-    'min-h-11 px-2 text-pine underline-offset-4 hover:underline disabled:text-soft disabled:no-underline disabled:opacity-60';
   return (
     <div className="no-print mb-1 flex flex-wrap items-center gap-x-8 text-sm">
       <WidthChoice by={by} onChange={onBy} />
@@ -35,36 +34,33 @@ export function RibbonTools({ by, onBy, zoom, onZoom, arcs, onArcs }: Props) {
         <span className="pr-2 text-soft">
           {t('forms.zoom')} {zoom === 1 ? '' : `×${String(zoom)}`}
         </span>
-        <button
-          type="button"
-          className={step}
+        <Button
+          look="tool"
           disabled={zoom >= MOST_ZOOM}
           onClick={() => {
             onZoom(Math.min(zoom * 2, MOST_ZOOM));
           }}
         >
           {t('forms.closer')}
-        </button>
-        <button
-          type="button"
-          className={step}
+        </Button>
+        <Button
+          look="tool"
           disabled={zoom <= 1}
           onClick={() => {
             onZoom(Math.max(zoom / 2, 1));
           }}
         >
           {t('forms.further')}
-        </button>
+        </Button>
         {zoom > 2 ? (
-          <button
-            type="button"
-            className={step}
+          <Button
+            look="tool"
             onClick={() => {
               onZoom(1);
             }}
           >
             {t('forms.wholeForm')}
-          </button>
+          </Button>
         ) : null}
       </div>
     </div>

@@ -7,6 +7,7 @@ import { Button, DownloadLink } from '../../kit/controls';
 import { Heading } from '../../kit/page';
 import { useTell } from '../../kit/toasts';
 import { useOnce } from '../../kit/useOnce';
+import { copied } from '../../kit/copied';
 
 /** The dates of a group for calendar programs: as a file, and as a private address that can be revoked. */
 export function CalendarPanel({ group, hasFeed }: { group: string; hasFeed: boolean }) {
@@ -46,8 +47,8 @@ export function CalendarPanel({ group, hasFeed }: { group: string; hasFeed: bool
             <code className="min-w-0 border border-line bg-sheet px-2 py-1 break-all">{address}</code>
             <Button
               onClick={() => {
-                void navigator.clipboard.writeText(address).then(() => {
-                  tell(t('terms.feedCopied'));
+                void copied(address).then((is) => {
+                  tell(is ? t('terms.feedCopied') : t('app.notCopied'), { isProblem: !is });
                 });
               }}
             >

@@ -13,27 +13,29 @@ import { useTell } from '../../kit/toasts';
 import { useAsOne } from '../../kit/useAsOne';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
+import { useUnmaking } from '../useUnmaking';
 import type { WrittenLesson } from './lesson';
 
 /** Uses a written lesson for another group and term, or takes what was written away. */
 export function UseAgain({ form, written, course }: { form: Form; written: WrittenLesson; course: string | null }) {
   const { t } = useTranslation();
-  const tell = useTell();
+  const unmaking = useUnmaking();
   const [isOpen, setOpen] = useState(false);
   const [refusal, setProblem] = useProblem();
   const remove = useMutation({
     mutationFn: () => ask(api.DELETE('/api/lessons/{lesson}', { params: { path: { lesson: written.id } } })),
     onSuccess: async () => {
       await readAgain('lesson');
-      tell(t('lessons.page.removed'), {
-        takeBack: () => {
-          void ask(
+      unmaking({
+        text: t('lessons.page.removed'),
+        remove: () =>
+          ask(
             api.PUT('/api/forms/{form}/lessons', {
               params: { path: { form: form.id } },
               body: { course, version: 0, lesson: written as never },
             }),
-          ).then(() => readAgain('lesson'));
-        },
+          ),
+        touches: 'lesson',
       });
     },
     onError: setProblem,

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useTranslation } from '../../messages';
 import type { Doing, Form, MeetingPage, Passage } from '../../api/client';
-import { Button, TextArea, TextField } from '../../kit/controls';
+import { Button, closeField, CrossButton, TextArea, TextField } from '../../kit/controls';
 import { Tick } from '../../kit/Tick';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { Heading } from '../../kit/page';
@@ -302,7 +302,7 @@ function Row({ part, form, isNamed, isLocked, onChange, onRemove }: RowProps) {
               max={MOST_MINUTES}
               step="any"
               aria-label={t('log.minutesOf', { what, passage: part.passage === null ? '' : words.numbers(part.passage) })}
-              className="min-h-11 w-20 rounded border border-line bg-sheet px-2 text-right text-base text-ink"
+              className={`${closeField} !w-20 text-right`}
               value={part.minutes ?? ''}
               onChange={(event) => {
                 onChange({ minutes: event.target.value === '' ? null : event.target.valueAsNumber });
@@ -312,14 +312,10 @@ function Row({ part, form, isNamed, isLocked, onChange, onRemove }: RowProps) {
           </label>
         )}
         {isLocked ? null : (
-          <button
-            type="button"
-            className="min-h-11 min-w-11 text-xl text-soft hover:text-ink"
+          <CrossButton
             aria-label={t('log.removePart', { what, passage: part.passage === null ? '' : words.numbers(part.passage) })}
             onClick={onRemove}
-          >
-            ×
-          </button>
+          />
         )}
       </span>
     </li>

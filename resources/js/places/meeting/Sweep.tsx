@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useTranslation } from '../../messages';
 import type { Passage, Student } from '../../api/client';
-import { Button } from '../../kit/controls';
+import { Button, Choice } from '../../kit/controls';
 import { LADDER, type Support } from '../../pictures/reed';
 import { ReedGlyph } from '../../pictures/ReedGlyph';
 import { useSupportLadder } from './ladders';
@@ -46,14 +46,14 @@ export function Sweep({ students, passage, side, marks }: Props) {
           const isOn = given === level;
           return (
             <li key={student.id} className="row-of-many">
-              <button
-                type="button"
+              <Choice
+                isOn={isOn}
                 aria-pressed={isOn}
                 onClick={() => {
                   if (isOn) marks.takeBack(student, passage, side);
                   else marks.mark([student], passage, side, level);
                 }}
-                className={`flex min-h-14 w-full items-center gap-3 rounded border px-3 text-left ${isOn ? 'border-pine bg-straw-soft' : 'border-line bg-sheet'}`}
+                className="flex min-h-14 w-full items-center gap-3"
               >
                 <ReedGlyph reed={{ segments: at, sureness: at === 0 ? 'none' : 'solid' }} size={26} />
                 <span className="min-w-0 grow leading-tight break-words">
@@ -63,7 +63,7 @@ export function Sweep({ students, passage, side, marks }: Props) {
                 {marks.isUnsent(student.id, passage, side) ? (
                   <span role="img" aria-label={t('outbox.waits')} className="size-2 rounded-full border border-persimmon" />
                 ) : null}
-              </button>
+              </Choice>
             </li>
           );
         })}

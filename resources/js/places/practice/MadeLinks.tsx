@@ -3,11 +3,14 @@ import { useTranslation } from '../../messages';
 import type { MadeLink } from '../../api/client';
 import { Button } from '../../kit/controls';
 import { day } from '../../kit/format';
+import { copied } from '../../kit/copied';
+import { useTell } from '../../kit/toasts';
 
 /** Links that were made just now: sent, or each with a button that copies it. */
 export function MadeLinks({ links }: { links: MadeLink[] }) {
   const { t } = useTranslation();
-  const [copied, setCopied] = useState<string | null>(null);
+  const tell = useTell();
+  const [done, setCopied] = useState<string | null>(null);
   return (
     <>
       <ul className="m-0 list-none p-0" data-testid="links">
@@ -29,16 +32,13 @@ export function MadeLinks({ links }: { links: MadeLink[] }) {
               <Button
                 aria-label={t('practice.links.copy', { name: one.name })}
                 onClick={() => {
-                  // Where the browser allows no copying, the text is there to be chosen.
-                  void navigator.clipboard.writeText(one.address ?? '').then(
-                    () => {
-                      setCopied(one.studentId);
-                    },
-                    () => undefined,
-                  );
+                  void copied(one.address ?? '').then((is) => {
+                    if (is) setCopied(one.studentId);
+                    else tell(t('app.notCopied'), { isProblem: true });
+                  });
                 }}
               >
-                {copied === one.studentId ? t('practice.links.copied') : t('app.copy')}
+                {done === one.studentId ? t('practice.links.copied') : t('app.copy')}
               </Button>
             )}
           </li>

@@ -8,9 +8,9 @@ import { readAgain } from '../../api/touched';
 import { Button, RefusalLine, TextField } from '../../kit/controls';
 import { Asked } from '../../kit/page';
 import { Select } from '../../kit/Select';
-import { useTell } from '../../kit/toasts';
 import { useMay } from '../../kit/useMay';
 import { useProblem } from '../../kit/useProblem';
+import { useUnmaking } from '../useUnmaking';
 import { SchoolPages } from './SchoolPages';
 
 type Locale = paths['/api/school']['put']['requestBody']['content']['application/json']['locale'];
@@ -34,7 +34,7 @@ const example = (locale: Locale) =>
 
 function Details({ school }: { school: NonNullable<Session['school']> }) {
   const { t } = useTranslation();
-  const tell = useTell();
+  const unmaking = useUnmaking();
   const may = useMay();
   const [name, setName] = useState(school.name);
   const [locale, setLocale] = useState(school.locale as Locale);
@@ -47,15 +47,10 @@ function Details({ school }: { school: NonNullable<Session['school']> }) {
     onSuccess: async () => {
       const before = { name: school.name, locale: school.locale as Locale };
       await readAgain('school');
-      tell(t('school.details.saved'), {
-        takeBack: () => {
-          void ask<unknown>(api.PUT('/api/school', { body: before })).then(
-            () => readAgain('school'),
-            (error: unknown) => {
-              setProblem(error);
-            },
-          );
-        },
+      unmaking({
+        text: t('school.details.saved'),
+        remove: () => ask<unknown>(api.PUT('/api/school', { body: before })),
+        touches: 'school',
       });
     },
     onError: setProblem,

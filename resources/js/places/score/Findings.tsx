@@ -105,15 +105,14 @@ function One({ finding, onGo, onEdit }: { finding: Finding } & Pick<Props, 'onGo
           {position === null ? (
             t('score.wholeForm')
           ) : (
-            <button
-              type="button"
-              className="min-h-6 text-pine underline underline-offset-2"
+            <Button
+              look="tool"
               onClick={() => {
                 onGo(position);
               }}
             >
               {t('score.go', { position })}
-            </button>
+            </Button>
           )}
         </p>
         <p>{sentence(finding.says)}</p>

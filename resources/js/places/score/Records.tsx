@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from '../../messages';
 import { Select } from '../../kit/Select';
-import { Button, closeField } from '../../kit/controls';
+import { Button, closeField, CrossButton } from '../../kit/controls';
 import { Tick } from '../../kit/Tick';
 import type { Raw } from './edits';
 
@@ -161,16 +161,13 @@ function RecordList({ title, fields, rows, onChange, onLeave, onRemove, onAdd, a
                 onLeave={onLeave}
               />
             ))}
-            <button
-              type="button"
+            <CrossButton
               aria-label={t('score.remove', { what: `${title} ${String(at + 1)}` })}
-              className="min-h-11 min-w-11 text-xl leading-none text-soft hover:text-persimmon"
+
               onClick={() => {
                 onRemove(at);
               }}
-            >
-              ×
-            </button>
+            />
           </div>
         </div>
       ))}

@@ -5,8 +5,8 @@ import { api, ask, type StudentPage } from '../../api/client';
 import { readAgain } from '../../api/touched';
 import { Button, RefusalLine, TextField } from '../../kit/controls';
 import { Segmented } from '../../kit/Segmented';
-import { useTell } from '../../kit/toasts';
 import { useProblem } from '../../kit/useProblem';
+import { useUnmaking } from '../useUnmaking';
 
 const SIZES = ['none', 'small', 'middle', 'large'] as const;
 type Size = (typeof SIZES)[number];
@@ -14,7 +14,7 @@ type Size = (typeof SIZES)[number];
 /** Where a student's mail goes, and how large they are beside the others, for pairs. */
 export function Details({ data, onDone }: { data: StudentPage; onDone: () => void }) {
   const { t } = useTranslation();
-  const tell = useTell();
+  const unmaking = useUnmaking();
   const [email, setEmail] = useState(data.email ?? '');
   const [size, setSize] = useState<Size>(data.size ?? 'none');
   const [refusal, setProblem] = useProblem();
@@ -24,10 +24,10 @@ export function Details({ data, onDone }: { data: StudentPage; onDone: () => voi
     mutationFn: () => put({ email: email.trim() === '' ? null : email.trim(), size: size === 'none' ? null : size }),
     onSuccess: async () => {
       await readAgain('roster');
-      tell(t('students.keep.detailsKept', { name: data.name }), {
-        takeBack: () => {
-          void put({ email: data.email, size: data.size }).then(() => readAgain('roster'));
-        },
+      unmaking({
+        text: t('students.keep.detailsKept', { name: data.name }),
+        remove: () => put({ email: data.email, size: data.size }),
+        touches: 'roster',
       });
       onDone();
     },

@@ -128,6 +128,15 @@ describe('mail and size', () => {
     });
   });
 
+  test('where taking back fails, that is said', async () => {
+    await open();
+    await userEvent.clear(await screen.findByLabelText('Email'));
+    await userEvent.click(screen.getByRole('button', { name: 'Save' }));
+    server.refusals = { 'PUT /api/students/{student}/details': { status: 500, code: 'http.broken' } };
+    await userEvent.click(await screen.findByRole('button', { name: 'Take back' }));
+    expect(await screen.findByRole('alert')).toBeTruthy();
+  });
+
   test('what is no address is told beside what was typed', async () => {
     server.refusals = {
       'PUT /api/students/{student}/details': { status: 422, code: 'invalid.email', with: { field: 'The email address' } },

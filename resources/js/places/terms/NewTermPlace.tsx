@@ -17,7 +17,7 @@ import {
 import { formQuery, groupsQuery, sessionQuery, termQuery, termsQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
 import { keys } from '../../api/keys';
-import { Button, ButtonLink, TextField } from '../../kit/controls';
+import { Button, ButtonLink, Choice, TextField } from '../../kit/controls';
 import { Select } from '../../kit/Select';
 import { DateField, TimeField } from '../../kit/DateField';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
@@ -387,11 +387,11 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
             const closure = covering(meeting.on);
             return (
               <li key={meeting.startsAt}>
-                <button
-                  type="button"
+                <Choice
+                  isOn={false}
                   aria-pressed={closure !== undefined}
                   {...tip(t(closure ? 'terms.opens' : 'terms.closes'))}
-                  className={`min-h-11 rounded border px-3 text-[0.95rem] ${closure ? 'border-dashed border-soft text-soft line-through' : 'border-line bg-sheet'}`}
+                  className={closure ? '!border-dashed !border-soft text-soft line-through' : ''}
                   onClick={() => {
                     change({
                       closures: closure
@@ -402,7 +402,7 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
                 >
                   {day(meeting.on, 'weekday')}
                   {closure ? <span className="sr-only"> {t('season.noClass')}</span> : null}
-                </button>
+                </Choice>
               </li>
             );
           })}
