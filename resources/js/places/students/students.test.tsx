@@ -132,9 +132,9 @@ describe('mail and size', () => {
     await open();
     await userEvent.clear(await screen.findByLabelText('Email'));
     await userEvent.click(screen.getByRole('button', { name: 'Save' }));
-    server.refusals = { 'PUT /api/students/{student}/details': { status: 500, code: 'http.broken' } };
+    server.refusals = { 'PUT /api/students/{student}/details': { status: 404, code: 'http.gone' } };
     await userEvent.click(await screen.findByRole('button', { name: 'Take back' }));
-    expect(await screen.findByRole('alert')).toBeTruthy();
+    expect(await screen.findByText('There is nothing here, or it belongs to another school.')).toBeTruthy();
   });
 
   test('what is no address is told beside what was typed', async () => {
