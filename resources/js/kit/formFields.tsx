@@ -1,11 +1,22 @@
 import type { ComponentProps } from 'react';
 import { type Control, type FieldPath, type FieldValues, useController } from 'react-hook-form';
+import { TextField } from './controls';
 import { DateField, TimeField } from './DateField';
 import { Select } from './Select';
 
 interface Owned<V extends FieldValues> {
   control: Control<V>;
   name: FieldPath<V>;
+}
+
+/** A line of text in a form. */
+export function FormText<V extends FieldValues>({
+  control,
+  name,
+  ...rest
+}: Owned<V> & Omit<ComponentProps<typeof TextField>, 'value' | 'onChange' | 'onBlur' | 'error' | 'name'>) {
+  const { field, fieldState } = useController({ control, name });
+  return <TextField {...rest} {...field} value={String(field.value)} error={fieldState.error?.message} />;
 }
 
 /** A day of a form. */

@@ -5,6 +5,7 @@ import { dayLike, timeLike } from './format';
 /** What is wrong with a field, in the words of the catalogue. */
 const said: z.core.$ZodErrorMap = (issue) => {
   const letters = 'origin' in issue && issue.origin === 'string';
+  if (issue.code === 'too_small' && letters && issue.minimum === 1) return t('fields.required');
   if (issue.code === 'too_small') return t('fields.tooFew', { number: Number(issue.minimum) });
   if (issue.code === 'too_big') return t(letters ? 'fields.tooLong' : 'fields.tooMany', { number: Number(issue.maximum) });
   if (issue.code === 'invalid_format')

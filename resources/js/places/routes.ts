@@ -231,7 +231,7 @@ export const routes: PlaceRoute[] = [
   {
     path: '/school/details',
     load: async () => (await import('./school/DetailsPlace')).DetailsPlace,
-    words: ['school', 'told'],
+    words: ['fields', 'school', 'told'],
   },
   {
     path: '/school/mailbox',

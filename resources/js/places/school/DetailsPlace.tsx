@@ -1,27 +1,33 @@
+import { zodResolver } from '@hookform/resolvers/zod';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useForm } from 'react-hook-form';
 import { useTranslation } from '../../messages';
 import { api, ask, type Session } from '../../api/client';
 import type { paths } from '../../api/schema';
 import { sessionQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
-import { Button, RefusalLine, TextField } from '../../kit/controls';
+import { Button, RefusalLine } from '../../kit/controls';
+import { Form } from '../../kit/Form';
+import { FormSelect, FormText } from '../../kit/formFields';
 import { Asked } from '../../kit/page';
-import { Select } from '../../kit/Select';
+import { z } from '../../kit/schema';
 import { useMay } from '../../kit/useMay';
 import { useProblem } from '../../kit/useProblem';
 import { useUnmaking } from '../useUnmaking';
 import { SchoolPages } from './SchoolPages';
 
 type Locale = paths['/api/school']['put']['requestBody']['content']['application/json']['locale'];
-const LOCALES: readonly Locale[] = ['en-GB', 'en-IE', 'en-US', 'en-CA', 'en-AU', 'en-NZ', 'en-IN', 'en-ZA', 'en-SG'];
+const LOCALES = ['en-GB', 'en-IE', 'en-US', 'en-CA', 'en-AU', 'en-NZ', 'en-IN', 'en-ZA', 'en-SG'] as const satisfies Locale[];
+
+const details = z.object({ name: z.string().trim().min(1).max(120), locale: z.enum(LOCALES) });
+type Details = z.output<typeof details>;
 
 /** What the school is called, and how it writes days and times. */
 export function DetailsPlace() {
   const query = useQuery(sessionQuery);
   return (
     <SchoolPages>
-      <Asked query={query}>{({ school }) => (school === null ? null : <Details key={school.id} school={school} />)}</Asked>
+      <Asked query={query}>{({ school }) => (school === null ? null : <SchoolForm key={school.id} school={school} />)}</Asked>
     </SchoolPages>
   );
 }
@@ -32,20 +38,23 @@ const example = (locale: Locale) =>
     new Date('2026-12-31T19:00:00Z'),
   );
 
-function Details({ school }: { school: NonNullable<Session['school']> }) {
+function SchoolForm({ school }: { school: NonNullable<Session['school']> }) {
   const { t } = useTranslation();
   const unmaking = useUnmaking();
   const may = useMay();
-  const [name, setName] = useState(school.name);
-  const [locale, setLocale] = useState(school.locale as Locale);
+  const before = { name: school.name, locale: school.locale as Locale };
+  const { control, handleSubmit, formState } = useForm<Details>({
+    values: before,
+    resolver: zodResolver(details),
+    mode: 'onChange',
+  });
   const [refusal, setProblem] = useProblem();
   const save = useMutation({
-    mutationFn: (to: { name: string; locale: Locale }) => ask<unknown>(api.PUT('/api/school', { body: to })),
+    mutationFn: (to: Details) => ask<unknown>(api.PUT('/api/school', { body: to })),
     onMutate: () => {
       setProblem(null);
     },
     onSuccess: async () => {
-      const before = { name: school.name, locale: school.locale as Locale };
       await readAgain('school');
       unmaking({
         text: t('school.details.saved'),
@@ -55,7 +64,6 @@ function Details({ school }: { school: NonNullable<Session['school']> }) {
     },
     onError: setProblem,
   });
-  const isChanged = name.trim() !== school.name || locale !== school.locale;
   if (!may('run-school')) {
     return (
       <dl className="max-w-xl">
@@ -67,39 +75,29 @@ function Details({ school }: { school: NonNullable<Session['school']> }) {
     );
   }
   return (
-    <form
+    <Form
       className="flex max-w-xl flex-col gap-4"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (!save.isPending && isChanged) save.mutate({ name: name.trim(), locale });
-      }}
+      onSend={(event) =>
+        void handleSubmit((to) => {
+          if (!save.isPending) save.mutate(to);
+        })(event)
+      }
     >
-      <TextField
-        label={t('school.details.name')}
-        value={name}
-        maxLength={120}
-        error={name.trim() === '' ? t('school.details.nameless') : undefined}
-        onChange={(event) => {
-          setName(event.target.value);
-        }}
-      />
-      <Select
+      <FormText control={control} name="name" label={t('school.details.name')} />
+      <FormSelect
+        control={control}
+        name="locale"
         label={t('school.details.writing')}
         hint={t('school.details.writingHint')}
-        value={locale}
-        onValue={(value) => {
-          setLocale(value as Locale);
-        }}
         of={LOCALES.map((one) => ({ value: one, text: `${example(one)} · ${t(`school.details.places.${one}`)}` }))}
       />
       <p className="text-sm text-soft">{t('school.details.zone', { zone: school.timezone.replaceAll('_', ' ') })}</p>
       <RefusalLine refusal={refusal} className="" />
       <div>
-        <Button look="primary" type="submit" disabled={!isChanged || save.isPending || name.trim() === ''}>
+        <Button look="primary" type="submit" disabled={!formState.isDirty || save.isPending}>
           {t('school.details.save')}
         </Button>
       </div>
-    </form>
+    </Form>
   );
 }
