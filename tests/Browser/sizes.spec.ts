@@ -2,6 +2,9 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 import { open, openMarking, takeBack, test } from './teacher';
 
+// Each of these only looks, so that they need not wait for one another.
+test.describe.configure({ mode: 'parallel' });
+
 /** A page of the demo's long form. */
 async function formPage(page: Page, name: string): Promise<void> {
   await page.goto('/forms');
