@@ -59,6 +59,22 @@ function formOfGroup(group: string): Asking[] {
   return known === undefined ? [] : [formQuery(known.formId)];
 }
 
+/** What a group and its people say: one program has both. */
+const GROUP: Part[] = [
+  'book',
+  'fields',
+  'groups',
+  'meeting',
+  'practice',
+  'principles',
+  'recall',
+  'removing',
+  'support',
+  'supportSeen',
+  'terms',
+  'told',
+];
+
 /** Every address of the application, with what it needs to be shown; what is written out goes before what stands for anything. */
 export const routes: PlaceRoute[] = [
   { path: '/', Place: TodayPlace, words: [], asks: () => [todayQuery] },
@@ -248,20 +264,7 @@ export const routes: PlaceRoute[] = [
   {
     path: '/groups/:group',
     load: async () => (await import('./groups/GroupPlace')).GroupPlace,
-    words: [
-      'book',
-      'fields',
-      'groups',
-      'meeting',
-      'practice',
-      'principles',
-      'recall',
-      'removing',
-      'support',
-      'supportSeen',
-      'terms',
-      'told',
-    ],
+    words: GROUP,
     asks: (at) => [groupQuery(of(at, 'group'), ''), ...formOfGroup(of(at, 'group'))],
   },
   {
@@ -273,20 +276,7 @@ export const routes: PlaceRoute[] = [
   {
     path: '/groups/:group/people',
     load: async () => (await import('./groups/GroupPlace')).GroupPeoplePlace,
-    words: [
-      'book',
-      'fields',
-      'groups',
-      'meeting',
-      'practice',
-      'principles',
-      'recall',
-      'removing',
-      'support',
-      'supportSeen',
-      'terms',
-      'told',
-    ],
+    words: GROUP,
     asks: (at) => [groupQuery(of(at, 'group'), '')],
   },
   {
