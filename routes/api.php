@@ -138,6 +138,7 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::put('groups/{group}/room', [GroupController::class, 'room'])->can('plan', 'group');
 
     Route::get('terms', [TermController::class, 'index'])->can('read');
+    Route::get('terms/next', [TermController::class, 'next'])->can('plan');
     Route::post('terms/preview', [TermController::class, 'preview'])->can('plan');
     Route::post('terms/sketch', [TermController::class, 'sketch'])->can('plan');
     Route::post('terms', [TermController::class, 'store'])->can('plan')->middleware('once');

@@ -142,7 +142,7 @@ test('every route that takes an id in its body refuses another school’s', func
 
 test('lists name nothing of another school, and a mark id in use elsewhere is free here', function () {
     $this->actingAs($this->own['user']);
-    foreach (['/api/forms', '/api/groups', '/api/terms', '/api/today'] as $uri) {
+    foreach (['/api/forms', '/api/groups', '/api/terms', '/api/today', '/api/terms/next', "/api/terms/next?group={$this->theirs['group']}&after={$this->theirs['term']}"] as $uri) {
         $text = $this->getJson($uri)->assertOk()->getContent();
         foreach ($this->theirs as $id) {
             $this->assertStringNotContainsString($id, $text, $uri);

@@ -75,6 +75,29 @@ test('past meetings never logged stay as they were, and their lesson is still to
         ->and($meetings[2]['lessonNumber'])->toBe(1);
 });
 
+test('the next term is of the group whose turn it is, after its last, and of whichever is asked for', function () {
+    $last = $this->inside($this->user->school, fn () => App\Models\Term::firstOrFail());
+    $next = $this->getJson('/api/terms/next')->assertOk()->json();
+    expect($next)->group->toBe($this->group->id)->after->toBe($last->id)->afterTitle->toBe($last->title)
+        ->pattern->toEqual($last->pattern)
+        ->and($next['from'])->toBeGreaterThan($last->ends_on);
+    // A group that has had none comes first.
+    $free = $this->postJson('/api/groups', ['name' => 'Zenith', 'form' => $this->group->form_id, 'students' => []])->assertCreated()->json('id');
+    $this->getJson('/api/terms/next')->assertJson(['group' => $free, 'after' => null, 'approach' => 'piece']);
+    $this->getJson("/api/terms/next?group={$this->group->id}")->assertJson(['group' => $this->group->id, 'after' => $last->id]);
+    $this->getJson("/api/terms/next?group=$free&after=$last->id")->assertJson(['group' => $this->group->id, 'after' => $last->id]);
+    // One that is gone, or of somebody else: the next turn.
+    $this->getJson('/api/terms/next?group=00000000-0000-7000-8000-000000000000&after=00000000-0000-7000-8000-000000000000')->assertOk()->assertJson(['group' => $free]);
+    $this->getJson('/api/terms/next?group=x&after[]=y')->assertOk()->assertJson(['group' => $free]);
+});
+
+test('a school without groups is offered a term of nobody', function () {
+    auth()->forgetGuards();
+    $this->flushSession();
+    $this->actingAs($this->found('Empty School'));
+    $this->getJson('/api/terms/next')->assertOk()->assertJson(['group' => null, 'after' => null]);
+});
+
 test('a sketch says what the term would come to, and leaves nothing behind', function () {
     $draft = ['group' => $this->group->id, 'title' => 'Spring', 'from' => '2026-04-01', 'to' => '2026-06-30', 'pattern' => [['weekday' => 'Tue', 'at' => '19:00', 'minutes' => 60]], 'closures' => [['from' => '2026-05-01', 'to' => '2026-05-14']], 'approach' => 'piece'];
     $counts = fn (): array => $this->inside($this->user->school, fn () => [App\Models\Term::count(), App\Models\Meeting::count(), App\Models\Course::count(), App\Models\KeptLesson::count(), DB::table('jobs')->count()]);

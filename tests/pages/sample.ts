@@ -18,6 +18,7 @@ import type {
   Student,
   Term,
   WarmUps,
+  NextTerm,
 } from '../../resources/js/api/client';
 
 /** Small made-up data of the shapes the API answers with; each maker takes what is different. */
@@ -394,5 +395,17 @@ export const studentCare = (name: string, change: Partial<StudentCare> = {}): St
   everywhere: [],
   asks: false,
   needs: [],
+  ...change,
+});
+
+/** How a term would begin; of which group, and after what, is said. */
+export const nextTerm = (change: Partial<NextTerm> = {}): NextTerm => ({
+  group: 'group',
+  after: null,
+  afterTitle: null,
+  from: '2026-01-20',
+  to: '2026-04-13',
+  pattern: [{ weekday: 'Tue', at: '19:00', minutes: 75 }],
+  approach: 'piece',
   ...change,
 });

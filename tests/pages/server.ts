@@ -45,7 +45,12 @@ const by =
         : {
             // An answer that depends on what is asked for is made of the address.
             data:
-              typeof set === 'function' ? (set as (path: Record<string, string>) => unknown)(options?.params?.path ?? {}) : set,
+              typeof set === 'function'
+                ? (set as (asked: object) => unknown)({
+                    ...options?.params?.path,
+                    ...(options?.params?.query as object | undefined),
+                  })
+                : set,
             response: new Response(null, { status: 200 }),
           },
     );

@@ -13,6 +13,7 @@ use App\Actions\SketchTerm;
 use App\Http\Data\ClosureData;
 use App\Http\Data\DateData;
 use App\Http\Data\DatesData;
+use App\Http\Data\NextTermData;
 use App\Http\Data\RemovalData;
 use App\Http\Data\TermData;
 use App\Http\Data\TermSummary;
@@ -29,10 +30,14 @@ use App\Policies\Ability;
 use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Term\Approach;
 use Gorvan\Core\Term\MeetingDate;
+use Gorvan\Core\Term\NextTerm;
 use Gorvan\Core\Term\Showing;
+use Gorvan\Core\Term\Weekday;
+use Gorvan\Core\Term\WeeklyMeeting;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 
@@ -63,6 +68,26 @@ final class TermController extends Controller
         $terms = TermSummary::counted()->orderByDesc('starts_on')->orderBy('id')->get();
 
         return new JsonResponse($terms->map(TermSummary::of(...))->all());
+    }
+
+    #[Reads('/api/terms/next', 'nextTerm', 'How the next term would begin: of a group, after a term, or of the group whose turn it is', NextTermData::class, query: ['group' => 'string', 'after' => 'string'])]
+    public function next(Request $request, CurrentSchool $school): JsonResponse
+    {
+        // What is gone, or never was one, is not held against who follows an old link.
+        [$asked, $term] = array_map(static fn (string $key): ?string => Str::isUuid($request->query($key)) ? $request->string($key)->value() : null, ['group', 'after']);
+        $after = Term::find($term);
+        $group = $after->group ?? Group::find($asked) ?? self::turn();
+        // A group goes on where it left off, whichever term was asked for.
+        $after ??= $group === null ? null : Term::where('group_id', $group->id)->orderByDesc('ends_on')->orderBy('id')->first();
+        $today = $school->today();
+
+        return new JsonResponse(NextTermData::of($group, $after, $after === null ? NextTerm::first($today) : NextTerm::after(
+            $after->starts_on,
+            $after->ends_on,
+            array_map(static fn (array $row): WeeklyMeeting => new WeeklyMeeting(Weekday::from($row['weekday']), $row['at'], $row['minutes']), array_values($after->pattern)),
+            $after->courses->first()->approach ?? Approach::PieceByPiece,
+            $today,
+        )));
     }
 
     #[Makes('/api/terms/preview', 'previewTerm', 'The dates it would have', DatesData::class, takes: self::NEW_TERM)]
@@ -119,6 +144,18 @@ final class TermController extends Controller
         $remove($term);
 
         return response()->noContent();
+    }
+
+    /** The group whose turn it is, by name among equals. */
+    private static function turn(): ?Group
+    {
+        $query = Group::query()->orderBy('name');
+        $query->addSelect(['last_day' => Term::selectRaw('max(ends_on)')->whereColumn('group_id', 'groups.id')]);
+        /** @var \Illuminate\Database\Eloquent\Collection<int, Group> $groups */
+        $groups = $query->get();
+        $turn = NextTerm::turn($groups->mapWithKeys(static fn (Group $one): array => [$one->id => $one->getAttribute('last_day')])->all());
+
+        return $groups->firstWhere('id', $turn);
     }
 
     /** @return array{Group, array{title: string, from: string, to: string}, non-empty-list<NewCourse>, Term|null} the term it follows comes last */

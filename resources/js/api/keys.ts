@@ -49,6 +49,7 @@ export const keys = {
   considerations: (student: string) => ['considerations', student] as const,
 
   terms: () => ['terms'] as const,
+  nextTerm: (group: string, after: string) => ['nextTerm', group, after] as const,
   term: (term: string) => ['term', term] as const,
   changes: (term: string) => ['changes', term] as const,
   questions: (term: string) => ['questions', term] as const,

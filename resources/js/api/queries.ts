@@ -97,6 +97,14 @@ export const groupPrinciplesQuery = (group: string, on: string) =>
     queryFn: () => ask(api.GET('/api/groups/{group}/principles', { params: { path: { group }, query: on ? { on } : {} } })),
   });
 export const groupsQuery = queryOptions({ queryKey: keys.groups(), queryFn: () => ask(api.GET('/api/groups')) });
+/** How the next term would begin: asked anew whenever one is laid. */
+export const nextTermQuery = (group: string, after: string) =>
+  queryOptions({
+    queryKey: keys.nextTerm(group, after),
+    queryFn: () => ask(api.GET('/api/terms/next', { params: { query: { group, after } } })),
+    gcTime: 0,
+    staleTime: Infinity,
+  });
 export const termsQuery = queryOptions({ queryKey: keys.terms(), queryFn: () => ask(api.GET('/api/terms')) });
 /** A form; where it is taught as a course, as that course cuts it. */
 export const formQuery = (form: string, course: string | null = null) =>

@@ -20,4 +20,20 @@ z.config({ jitless: true, customError: said });
 /** A time of day, `HH:MM`. */
 export const timeOfDay = z.string().regex(/^\d{2}:\d{2}$/);
 
+/** Something that has to be written, without the room around it. */
+export const written = (most: number) => z.string().trim().min(1).max(most);
+
+/** A number typed as the school writes it, with a comma or a point. */
+export const decimal = (least: number, most: number) =>
+  z
+    .string()
+    .trim()
+    .min(1)
+    .transform((typed) => Number(typed.replace(',', '.')))
+    .pipe(z.number().min(least).max(most));
+
+/** A whole number, typed. */
+export const whole = (least: number, most: number) =>
+  z.string().trim().min(1).transform(Number).pipe(z.number().int().min(least).max(most));
+
 export { z };

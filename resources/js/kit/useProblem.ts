@@ -13,23 +13,27 @@ export interface Refusal {
   canBeSentAgain: boolean;
 }
 
-/** Turns whatever was thrown into something a form can show beside what was typed. */
-export function useProblem(): [Refusal | null, (error: unknown) => void] {
+/** Turns whatever was thrown into something a form can show beside what was typed, and answers what that is. */
+export function useProblem(): [Refusal | null, (error: unknown) => Refusal | null] {
   const { t } = useTranslation();
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   return [
     refusal,
     (error) => {
-      if (error === null) setRefusal(null);
-      else if (error instanceof Problem)
-        setRefusal({
-          message: error.message,
-          place: error.place,
-          fields: error.fields,
-          problems: error.problems,
-          canBeSentAgain: isPassing(error),
-        });
-      else setRefusal({ message: t('app.unreachable'), place: '', fields: {}, problems: [], canBeSentAgain: true });
+      const said =
+        error === null
+          ? null
+          : error instanceof Problem
+            ? {
+                message: error.message,
+                place: error.place,
+                fields: error.fields,
+                problems: error.problems,
+                canBeSentAgain: isPassing(error),
+              }
+            : { message: t('app.unreachable'), place: '', fields: {}, problems: [], canBeSentAgain: true };
+      setRefusal(said);
+      return said;
     },
   ];
 }

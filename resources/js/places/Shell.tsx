@@ -21,9 +21,11 @@ import { useOutboxNews } from './useOutboxNews';
 
 const keyList = wantedPart(async () => (await Promise.all([import('./shell/Keys'), words('keys')]))[0].Keys);
 const finder = wantedPart(async () => (await Promise.all([import('./shell/Finder'), words('find', 'keys')]))[0].Finder);
-const entry = wantedPart(async () => (await Promise.all([import('./entry/EntryPlace'), words('entry')]))[0].EntryPlace);
+const entry = wantedPart(async () => (await Promise.all([import('./entry/EntryPlace'), words('entry', 'fields')]))[0].EntryPlace);
 const tips = wantedPart(async () => (await import('../kit/Tips')).Tips);
-const again = wantedPart(async () => (await Promise.all([import('./entry/SignInAgain'), words('entry')]))[0].SignInAgain);
+const again = wantedPart(
+  async () => (await Promise.all([import('./entry/SignInAgain'), words('entry', 'fields')]))[0].SignInAgain,
+);
 
 /** The rail or bar of places round whatever is open; or, for who is not signed in, the way in. */
 export function Shell({ children }: { children: ReactNode }) {

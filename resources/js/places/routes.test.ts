@@ -47,6 +47,16 @@ test('every place loads all the words that it says, and no others', () => {
   }
 });
 
+test('what the shell opens over a place loads all the words that it says', () => {
+  const source = readFileSync(`${places}/Shell.tsx`, 'utf8');
+  const parts = [...source.matchAll(/import\('\.\/([^']+)'\), words\(([^)]*)\)/g)];
+  expect(parts.length).toBeGreaterThan(3);
+  for (const [, file = '', list = ''] of parts) {
+    const loaded = [...list.matchAll(/'(\w+)'/g)].map(([, one]) => one);
+    expect(loaded.sort(), file).toEqual([...said(`${places}/${file}.tsx`)].filter((part) => part !== 'told').sort());
+  }
+});
+
 test('a student’s own page loads all the words that it says', () => {
   const mine = readFileSync('resources/js/mine/mine.tsx', 'utf8');
   const words = [...(/const WORDS = \[([^\]]*)\]/.exec(mine)?.[1] ?? '').matchAll(/'(\w+)'/g)].map(([, part]) => part);

@@ -87,7 +87,7 @@ export const routes: PlaceRoute[] = [
   {
     path: '/forms/new',
     load: async () => (await import('./forms/NewFormPlace')).NewFormPlace,
-    words: ['forms', 'score', 'told'],
+    words: ['fields', 'forms', 'score', 'told'],
     asks: () => [startersQuery],
   },
   {
@@ -109,7 +109,7 @@ export const routes: PlaceRoute[] = [
   {
     path: '/forms/:form/lessons/:number',
     load: async () => (await import('./lessons/LessonPlace')).LessonPlace,
-    words: ['lessons', 'told'],
+    words: ['fields', 'lessons', 'told'],
     asks: (at, search) => [
       formQuery(of(at, 'form'), search.get('course')),
       lessonQuery(of(at, 'form'), of(at, 'number'), search.get('course')),
@@ -148,13 +148,13 @@ export const routes: PlaceRoute[] = [
   {
     path: '/forms/:form/files',
     load: async () => (await import('./files/FilesPlace')).FilesPlace,
-    words: ['difference', 'files', 'forms', 'score', 'told'],
+    words: ['fields', 'difference', 'files', 'forms', 'score', 'told'],
     asks: (at) => [formQuery(of(at, 'form'))],
   },
   {
     path: '/principles',
     load: async () => (await import('./principles/PrinciplesPlace')).PrinciplesPlace,
-    words: ['principles', 'told'],
+    words: ['fields', 'principles', 'told'],
     asks: () => [principleSetsQuery],
   },
   {
@@ -217,7 +217,7 @@ export const routes: PlaceRoute[] = [
   {
     path: '/terms/:term/letters',
     load: async () => (await import('./letters/LettersPlace')).LettersPlace,
-    words: ['book', 'groups', 'letters', 'practice', 'principles', 'told'],
+    words: ['fields', 'book', 'groups', 'letters', 'practice', 'principles', 'told'],
     asks: (at) => [termEndQuery(of(at, 'term'))],
   },
   {
@@ -258,7 +258,7 @@ export const routes: PlaceRoute[] = [
   {
     path: '/groups',
     load: async () => (await import('./groups/GroupsPlace')).GroupsPlace,
-    words: ['forms', 'groups', 'told'],
+    words: ['fields', 'forms', 'groups', 'told'],
     asks: () => [groupsQuery, formsQuery],
   },
   {
@@ -288,7 +288,7 @@ export const routes: PlaceRoute[] = [
   {
     path: '/groups/:group/practice',
     load: async () => (await import('./practice/PracticePlace')).PracticePlace,
-    words: ['book', 'groups', 'practice', 'principles', 'told'],
+    words: ['fields', 'book', 'groups', 'practice', 'principles', 'told'],
     asks: (at) => [groupsQuery, groupPracticeQuery(of(at, 'group')), groupHomeQuery(of(at, 'group'))],
   },
   {

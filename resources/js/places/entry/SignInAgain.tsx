@@ -1,14 +1,17 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { type FormEvent, useState } from 'react';
 import { useTranslation } from '../../messages';
 import { api, ask, type Session } from '../../api/client';
 import { forgetAnswers } from '../../api/kept';
 import { flush } from '../../api/outbox';
 import { sessionQuery } from '../../api/queries';
-import { Button, RefusalLine, TextField } from '../../kit/controls';
+import { Button, RefusalLine } from '../../kit/controls';
 import { Dialog } from '../../kit/Dialog';
 import { dropDrafts } from '../../kit/draft';
-import { useProblem } from '../../kit/useProblem';
+import { Form } from '../../kit/Form';
+import { FormText } from '../../kit/formFields';
+import type { z } from '../../kit/schema';
+import { useFields } from '../../kit/useFields';
+import { signed } from './signed';
 
 interface Props {
   /** Who was signed in here. */
@@ -21,11 +24,9 @@ interface Props {
 export function SignInAgain({ was, onLeave }: Props) {
   const { t } = useTranslation();
   const client = useQueryClient();
-  const [refusal, setProblem] = useProblem();
-  const [email, setEmail] = useState(was.email);
-  const [password, setPassword] = useState('');
+  const { control, send, refusal, refuse } = useFields(signed, { email: was.email, password: '' });
   const enter = useMutation({
-    mutationFn: () => ask(api.POST('/api/session', { body: { email, password } })),
+    mutationFn: (body: z.output<typeof signed>) => ask(api.POST('/api/session', { body })),
     onSuccess: async (session) => {
       if (session.person?.id !== was.id) {
         // Somebody else: nothing of what is open is theirs to see.
@@ -38,37 +39,14 @@ export function SignInAgain({ was, onLeave }: Props) {
       void client.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'session' });
       void flush();
     },
-    onError: setProblem,
+    onError: refuse,
   });
-  function submit(event: FormEvent) {
-    event.preventDefault();
-    setProblem(null);
-    enter.mutate();
-  }
   return (
     <Dialog title={t('entry.overTitle')}>
-      <form onSubmit={submit} className="flex flex-col gap-3" noValidate>
+      <Form onSend={send(enter.mutate)} className="flex flex-col gap-3">
         <p>{t('entry.overHint')}</p>
-        <TextField
-          label={t('entry.email')}
-          type="email"
-          autoComplete="username"
-          value={email}
-          onChange={(event) => {
-            setEmail(event.target.value);
-          }}
-          required
-        />
-        <TextField
-          label={t('entry.password')}
-          type="password"
-          autoComplete="current-password"
-          value={password}
-          onChange={(event) => {
-            setPassword(event.target.value);
-          }}
-          required
-        />
+        <FormText control={control} name="email" label={t('entry.email')} type="email" autoComplete="username" />
+        <FormText control={control} name="password" label={t('entry.password')} type="password" autoComplete="current-password" />
         <RefusalLine refusal={refusal} className="" />
         <div className="mt-2 flex flex-wrap gap-2">
           <Button look="primary" type="submit" disabled={enter.isPending}>
@@ -78,7 +56,7 @@ export function SignInAgain({ was, onLeave }: Props) {
             {t('entry.overLeave')}
           </Button>
         </div>
-      </form>
+      </Form>
     </Dialog>
   );
 }

@@ -1,16 +1,21 @@
 import { useMutation } from '@tanstack/react-query';
-import { type FormEvent, useEffect, useState } from 'react';
+import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
 import { useTranslation } from '../../messages';
 import { FileField } from '../../kit/FileField';
 import { useNavigate } from '../../kit/router';
 import { api, ask, type FormPreview } from '../../api/client';
 import { readAgain } from '../../api/touched';
-import { Button, RefusalLine, TextArea, TextField } from '../../kit/controls';
-import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
+import { Button, RefusalLine } from '../../kit/controls';
+import { dropDraft } from '../../kit/draft';
+import { Form } from '../../kit/Form';
+import { FormArea, FormText } from '../../kit/formFields';
 import { number } from '../../kit/format';
 import { Fold } from '../../kit/Fold';
 import { Heading, Page, Warnings } from '../../kit/page';
+import { z } from '../../kit/schema';
 import { useAsOne } from '../../kit/useAsOne';
+import { useFields } from '../../kit/useFields';
 import { useOnce } from '../../kit/useOnce';
 import { type Refusal, useProblem } from '../../kit/useProblem';
 import { Ribbon } from '../../pictures/Ribbon';
@@ -29,11 +34,9 @@ export const MOST_BYTES = 2_097_152;
 const EXAMPLE =
   '# A first short form\nAt the gate:\n1. Opening\n2. Gather the mist\n3. Heron looks up (L)\n4. Heron looks up (R)\nOn the water:\n5. Part the reeds (L-R-L)\n6. Heron looks up (L)\n7. Stand in the shallows (20 s)\n8. Closing\n';
 
+const pasted = z.object({ text: z.string(), title: z.string() });
 /** What a preview was read from; the same is saved, so that nobody saves what they have not seen. */
-interface Source {
-  text: string;
-  title: string;
-}
+type Source = z.output<typeof pasted>;
 
 /** Pasting or importing a form: what would be made is shown, and what was supposed is confirmed, before anything is saved. */
 export function NewFormPlace() {
@@ -41,16 +44,21 @@ export function NewFormPlace() {
   const navigate = useNavigate();
   const unmaking = useUnmaking();
   const { asOne, made } = useAsOne(DRAFT);
-  const [text, setText] = useState(() => readDraft<Source>(DRAFT)?.text ?? '');
-  const [title, setTitle] = useState(() => readDraft<Source>(DRAFT)?.title ?? '');
   const [read, setRead] = useState<{ found: FormPreview; from: Source } | null>(null);
   const [declined, setDeclined] = useState<string[]>([]);
+  const [unread, setUnread] = useProblem();
+  const { control, form, put, send } = useFields(
+    pasted,
+    { text: '', title: '' },
+    {
+      draft: DRAFT,
+      onTyped: () => {
+        setUnread(null);
+      },
+    },
+  );
   const [refusal, setProblem] = useProblem();
-  const [isTooLarge, setTooLarge] = useState(false);
-
-  useEffect(() => {
-    keepDraft(DRAFT, { text, title });
-  }, [text, title]);
+  const isEmpty = useWatch({ control, name: 'text' }) === '';
 
   const reading = useMutation({
     mutationFn: (from: Source) => ask(api.POST('/api/forms/preview', { body: from })),
@@ -59,21 +67,24 @@ export function NewFormPlace() {
       setRead({ found, from });
       window.scrollTo(0, 0);
     },
-    onError: setProblem,
+    onError: (error) => {
+      // Whatever cannot be read stands in the text, wherever that came from.
+      form.setError('text', { message: setUnread(error)?.message ?? '' });
+    },
   });
   const save = useMutation({
     mutationFn: (from: Source) => {
       const body = { ...from, declined };
       return ask(api.POST('/api/forms', { params: { header: asOne(body) }, body }));
     },
-    onSuccess: async (form, from) => {
+    onSuccess: async (saved, from) => {
       dropDraft(DRAFT);
       made();
       await readAgain('form');
-      await navigate(`/forms/${form.id}`);
+      await navigate(`/forms/${saved.id}`);
       unmaking({
         text: t('forms.saved'),
-        remove: () => ask(api.DELETE('/api/forms/{form}', { params: { path: { form: form.id } } })),
+        remove: () => ask(api.DELETE('/api/forms/{form}', { params: { path: { form: saved.id } } })),
         touches: 'form',
         back: { to: '/forms/new', draft: DRAFT, typed: from },
       });
@@ -84,19 +95,12 @@ export function NewFormPlace() {
 
   async function choose(file: File) {
     if (file.size > MOST_BYTES) {
-      setTooLarge(true);
+      form.setError('text', { message: t('forms.fileTooLarge') });
       return;
     }
-    setTooLarge(false);
-    setProblem(null);
-    setText(await file.text());
-    setTitle(file.name.replace(/\.[^.]*$/, ''));
-  }
-  function submit(event: FormEvent) {
-    event.preventDefault();
-    setProblem(null);
-    setTooLarge(false);
-    reading.mutate({ text, title });
+    form.clearErrors();
+    put('text', await file.text());
+    put('title', file.name.replace(/\.[^.]*$/, ''));
   }
 
   if (read) {
@@ -116,24 +120,26 @@ export function NewFormPlace() {
       />
     );
   }
-  const error = isTooLarge ? t('forms.fileTooLarge') : refusal?.message;
   return (
     <Page title={t('forms.pasteTitle')}>
-      <form onSubmit={submit} className="grid max-w-5xl gap-6 md:grid-cols-[1fr_17rem]">
-        <TextArea
+      <Form
+        onSend={send((from) => {
+          setUnread(null);
+          reading.mutate(from);
+        })}
+        className="grid max-w-5xl gap-6 md:grid-cols-[1fr_17rem]"
+      >
+        <FormArea
+          control={control}
+          name="text"
           label={t('forms.pasteLabel')}
           hint={t('forms.pasteHint')}
-          error={error}
           rows={18}
           readOnly={reading.isPending}
-          value={text}
-          onChange={(event) => {
-            setText(event.target.value);
-          }}
           spellCheck={false}
           className="font-sans leading-relaxed"
         />
-        <Problems problems={refusal?.problems ?? []} />
+        <Problems problems={unread?.problems ?? []} />
         <div className="flex flex-col gap-5 md:col-start-2 md:row-start-1">
           <FileField
             label={t('forms.file')}
@@ -142,36 +148,28 @@ export function NewFormPlace() {
             disabled={reading.isPending}
             onFile={(file) => void choose(file)}
           />
-          <TextField
-            label={t('forms.name')}
-            readOnly={reading.isPending}
-            value={title}
-            onChange={(event) => {
-              setTitle(event.target.value);
-            }}
-          />
+          <FormText control={control} name="title" label={t('forms.name')} readOnly={reading.isPending} />
           <Button look="primary" type="submit" disabled={reading.isPending}>
             {t(reading.isPending ? 'forms.reading' : 'forms.read')}
           </Button>
-          {text === '' ? (
+          {isEmpty ? (
             <Button
               look="quiet"
               onClick={() => {
-                setText(EXAMPLE);
+                put('text', EXAMPLE);
               }}
             >
               {t('forms.example')}
             </Button>
           ) : null}
         </div>
-      </form>
+      </Form>
       <Starters
         isBusy={reading.isPending}
         onUse={(starter) => {
-          setProblem(null);
-          setTooLarge(false);
-          setText(starter);
-          reading.mutate({ text: starter, title });
+          form.clearErrors();
+          put('text', starter);
+          reading.mutate({ text: starter, title: form.getValues('title') });
         }}
       />
     </Page>

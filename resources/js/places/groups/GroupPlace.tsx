@@ -1,21 +1,24 @@
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
-import { type FormEvent, useState } from 'react';
+import { useState } from 'react';
 import { useTranslation } from '../../messages';
 import { useParams } from '../../kit/router';
-import { api, ask, type Form, type Group, type GroupAnswer } from '../../api/client';
+import { api, ask, type Form as FormData, type Group, type GroupAnswer } from '../../api/client';
 import { groupQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
-import { Button, ButtonLink, DownloadLink, TextArea, TextLink } from '../../kit/controls';
+import { Button, ButtonLink, DownloadLink, RefusalLine, TextLink } from '../../kit/controls';
 import { Select } from '../../kit/Select';
 import { Dialog } from '../../kit/Dialog';
 import { DateField } from '../../kit/DateField';
+import { Form } from '../../kit/Form';
+import { FormArea } from '../../kit/formFields';
 import { ranges } from '../../kit/format';
 import { Asked, Empty, Heading, Page } from '../../kit/page';
+import { z } from '../../kit/schema';
 import { WithForms } from '../../kit/WithForms';
 import { useAddressed } from '../../kit/useAddressed';
 import { useAsOne } from '../../kit/useAsOne';
+import { useFields } from '../../kit/useFields';
 import { useOnce } from '../../kit/useOnce';
-import { useProblem } from '../../kit/useProblem';
 import { ReedLegend } from '../../pictures/ReedLegend';
 import { StandingMap } from '../../pictures/StandingMap';
 import { Removing } from '../Removing';
@@ -44,7 +47,7 @@ export function GroupPlace() {
         <WithForms of={[data.form]}>
           {([form]) => (
             <Standings
-              data={{ ...data, form: form as Form }}
+              data={{ ...data, form: form as FormData }}
               onDay={(day) => {
                 setAddress({ day: day === '' ? null : day });
               }}
@@ -266,15 +269,16 @@ function Standings({ data, onDay, against, before, onAgainst }: StandingsProps) 
   );
 }
 
+const added = z.object({ names: z.string().trim().min(1) });
+
 function Adding({ group, onDone }: { group: string; onDone: () => void }) {
   const { t } = useTranslation();
   const unmaking = useUnmaking();
   const { asOne } = useAsOne();
-  const [names, setNames] = useState('');
-  const [refusal, setProblem] = useProblem();
   const people = useSamePeople();
+  const { control, send, refusal, refuse } = useFields(added, { names: '' }, { onTyped: people.forget });
   const add = useMutation({
-    mutationFn: () => {
+    mutationFn: ({ names }: z.output<typeof added>) => {
       const body = { students: namesIn(names), ...told(people.meant) };
       return ask(api.POST('/api/groups/{group}/students', { params: { path: { group }, header: asOne(body) }, body }));
     },
@@ -288,30 +292,18 @@ function Adding({ group, onDone }: { group: string; onDone: () => void }) {
       });
     },
     onError: (error) => {
-      setProblem(people.asks(error) ? null : error);
+      if (!people.asks(error)) refuse(error);
     },
   });
-  const send = useOnce(add);
-  function submit(event: FormEvent) {
-    event.preventDefault();
-    send();
-  }
+  const once = useOnce(add);
   return (
-    <form onSubmit={submit} className="flex flex-col gap-3">
-      <TextArea
-        label={t('groups.names')}
-        rows={8}
-        value={names}
-        error={refusal?.message}
-        onChange={(event) => {
-          setNames(event.target.value);
-          people.forget();
-        }}
-      />
+    <Form onSend={send(once)} className="flex flex-col gap-3">
+      <FormArea control={control} name="names" label={t('groups.names')} rows={8} />
       <SamePeople known={people.known} meant={people.meant} onMean={people.setMeant} />
+      <RefusalLine refusal={refusal} className="" />
       <Button look="primary" type="submit" disabled={add.isPending}>
         {t('groups.add')}
       </Button>
-    </form>
+    </Form>
   );
 }

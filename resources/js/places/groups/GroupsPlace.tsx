@@ -1,18 +1,22 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { type FormEvent, useState } from 'react';
+import { useWatch } from 'react-hook-form';
 import { useTranslation } from '../../messages';
 import { useNavigate, useSearchParams } from '../../kit/router';
 import { api, ask } from '../../api/client';
 import { formsQuery, groupsQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
-import { Button, ButtonLink, TextArea, TextField } from '../../kit/controls';
+import { Button, ButtonLink, RefusalLine } from '../../kit/controls';
 import { Select } from '../../kit/Select';
 import { Dialog } from '../../kit/Dialog';
-import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
+import { dropDraft } from '../../kit/draft';
+import { Form } from '../../kit/Form';
+import { FormArea, FormText } from '../../kit/formFields';
 import { Asked, Empty, Listing, Page } from '../../kit/page';
+import { written, z } from '../../kit/schema';
 import { useAsOne } from '../../kit/useAsOne';
+import { useFields } from '../../kit/useFields';
 import { useOnce } from '../../kit/useOnce';
-import { useProblem } from '../../kit/useProblem';
+
 import { useUnmaking } from '../useUnmaking';
 import { namesIn } from './names';
 import { SamePeople, told, useSamePeople } from './SamePeople';
@@ -63,58 +67,51 @@ export function GroupsPlace() {
   );
 }
 
-interface Given {
-  name: string;
-  room: string;
-  form: string;
-  names: string;
-}
+const made = z.object({ name: written(120), room: z.string().trim().max(120), form: z.string(), names: z.string() });
+type Given = z.output<typeof made>;
 
 function Making({ form: wanted }: { form: string }) {
   const { t } = useTranslation();
   const navigate = useNavigate();
   const forms = useQuery(formsQuery);
-  const [refusal, setProblem] = useProblem();
   const unmaking = useUnmaking();
-  const { asOne, made } = useAsOne(DRAFT);
+  const one = useAsOne(DRAFT);
   const people = useSamePeople();
-  const [given, setGiven] = useState(() => {
-    const typed = readDraft<Given>(DRAFT) ?? { name: '', room: '', form: '', names: '' };
-    return wanted ? { ...typed, form: wanted } : typed;
-  });
-  const form = forms.data?.find((one) => one.id === given.form)?.id ?? forms.data?.[0]?.id ?? '';
+  const { control, form, put, send, refusal, refuse } = useFields(
+    made,
+    { name: '', room: '', form: '', names: '' },
+    {
+      draft: DRAFT,
+      over: wanted ? { form: wanted } : {},
+      onTyped: (name) => {
+        if (name === 'names') people.forget();
+      },
+    },
+  );
+  const named = useWatch({ control, name: 'form' });
+  const chosen = forms.data?.find((other) => other.id === named)?.id ?? forms.data?.[0]?.id ?? '';
   const make = useMutation({
-    mutationFn: () => {
-      const body = { name: given.name, room: given.room || null, form, students: namesIn(given.names), ...told(people.meant) };
-      return ask(api.POST('/api/groups', { params: { header: asOne(body) }, body }));
+    mutationFn: ({ name, room, names }: Given) => {
+      const body = { name, room: room || null, form: chosen, students: namesIn(names), ...told(people.meant) };
+      return ask(api.POST('/api/groups', { params: { header: one.asOne(body) }, body }));
     },
     onSuccess: async (group) => {
       dropDraft(DRAFT);
-      made();
+      one.made();
       await readAgain('group');
       await navigate(`/groups/${group.id}`);
       unmaking({
         text: t('groups.made'),
         remove: () => ask(api.DELETE('/api/groups/{group}', { params: { path: { group: group.id } } })),
         touches: 'group',
-        back: { to: '/groups?new', draft: DRAFT, typed: given },
+        back: { to: '/groups?new', draft: DRAFT, typed: form.getValues() },
       });
     },
     onError: (error) => {
-      setProblem(people.asks(error) ? null : error);
+      if (!people.asks(error)) refuse(error);
     },
   });
-  const send = useOnce(make);
-  const put = (key: keyof Given) => ({
-    value: given[key],
-    onChange: (event: { target: { value: string } }) => {
-      const next = { ...given, [key]: event.target.value };
-      keepDraft(DRAFT, next);
-      setGiven(next);
-      if (key === 'names') people.forget();
-    },
-    error: refusal?.fields[key]?.[0],
-  });
+  const once = useOnce(make);
   if (forms.data?.length === 0) {
     return (
       <Empty title={t('groups.needForm')} hint={t('forms.emptyHint')}>
@@ -124,33 +121,24 @@ function Making({ form: wanted }: { form: string }) {
       </Empty>
     );
   }
-  function submit(event: FormEvent) {
-    event.preventDefault();
-    setProblem(null);
-    send();
-  }
   return (
-    <form onSubmit={submit} className="flex flex-col gap-3" noValidate>
-      <TextField label={t('groups.name')} {...put('name')} />
+    <Form onSend={send(once)} className="flex flex-col gap-3">
+      <FormText control={control} name="name" label={t('groups.name')} />
       <Select
         label={t('groups.form')}
-        value={form}
+        value={chosen}
         onValue={(value) => {
-          put('form').onChange({ target: { value } });
+          put('form', value);
         }}
-        of={(forms.data ?? []).map((one) => ({ value: one.id, text: one.title }))}
+        of={(forms.data ?? []).map((other) => ({ value: other.id, text: other.title }))}
       />
-      <TextField label={t('groups.room')} {...put('room')} />
-      <TextArea label={t('groups.names')} rows={8} {...put('names')} />
+      <FormText control={control} name="room" label={t('groups.room')} />
+      <FormArea control={control} name="names" label={t('groups.names')} rows={8} />
       <SamePeople known={people.known} meant={people.meant} onMean={people.setMeant} />
-      {refusal && Object.keys(refusal.fields).length === 0 ? (
-        <p role="alert" className="font-medium text-persimmon">
-          {refusal.message}
-        </p>
-      ) : null}
-      <Button look="primary" type="submit" disabled={make.isPending || form === ''}>
+      <RefusalLine refusal={refusal} className="" />
+      <Button look="primary" type="submit" disabled={make.isPending || chosen === ''}>
         {t('groups.make')}
       </Button>
-    </form>
+    </Form>
   );
 }

@@ -1,15 +1,20 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { DropdownMenu } from 'radix-ui';
-import { type FormEvent, useState } from 'react';
+import { useState } from 'react';
 import { useTranslation } from '../../messages';
 import { api, ask, Problem, type Student } from '../../api/client';
 import { groupsQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
-import { Button, RefusalLine, TextField } from '../../kit/controls';
+import { Button, RefusalLine } from '../../kit/controls';
 import { Select } from '../../kit/Select';
+import { Form } from '../../kit/Form';
+import { FormText } from '../../kit/formFields';
+import { written, z } from '../../kit/schema';
 import { Dialog } from '../../kit/Dialog';
 import { useTell } from '../../kit/toasts';
 import { asNew } from '../../kit/useAsOne';
+import { useFields } from '../../kit/useFields';
+import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
 import { useUnmaking } from '../useUnmaking';
 import { useSamePeople } from './SamePeople';
@@ -116,50 +121,41 @@ async function backOn(group: string, id: string, name: string): Promise<unknown>
   }
 }
 
+const renamed = z.object({ name: written(120) });
+
 function Renaming({ student, onDone }: { student: Student; onDone: () => void }) {
   const { t } = useTranslation();
   const unmaking = useUnmaking();
-  const [name, setName] = useState(student.name);
-  const [refusal, setProblem] = useProblem();
   const people = useSamePeople();
+  const { control, send, refusal, refuse } = useFields(renamed, { name: student.name }, { onTyped: people.forget });
   const call = (to: string, isOther: boolean) =>
     ask(api.PATCH('/api/students/{student}', { params: { path: { student: student.id } }, body: { name: to, isOther } }));
   const rename = useMutation({
     // Somebody else has the name, and that was said: two people may be called the same.
-    mutationFn: () => call(name.trim(), people.known.length > 0),
-    onSuccess: async () => {
+    mutationFn: ({ name }: z.output<typeof renamed>) => call(name, people.known.length > 0),
+    onSuccess: async (_, { name }) => {
       await readAgain('roster');
       onDone();
       unmaking({
-        text: t('groups.renamed', { before: student.name, name: name.trim() }),
+        text: t('groups.renamed', { before: student.name, name }),
         remove: () => call(student.name, true),
         touches: 'roster',
       });
     },
     onError: (error) => {
       people.asks(error);
-      setProblem(error);
+      refuse(error);
     },
   });
-  function submit(event: FormEvent) {
-    event.preventDefault();
-    rename.mutate();
-  }
+  const once = useOnce(rename);
   return (
-    <form onSubmit={submit} className="flex flex-col gap-3" noValidate>
-      <TextField
-        label={t('groups.newName')}
-        value={name}
-        error={refusal?.message}
-        onChange={(event) => {
-          setName(event.target.value);
-          people.forget();
-        }}
-      />
-      <Button look="primary" type="submit" disabled={rename.isPending || name.trim() === ''}>
+    <Form onSend={send(once)} className="flex flex-col gap-3">
+      <FormText control={control} name="name" label={t('groups.newName')} maxLength={120} />
+      <RefusalLine refusal={refusal} className="" />
+      <Button look="primary" type="submit" disabled={rename.isPending}>
         {t(people.known.length > 0 ? 'groups.renameAnyway' : 'groups.rename')}
       </Button>
-    </form>
+    </Form>
   );
 }
 
@@ -186,13 +182,15 @@ function Moving({ group, student, onDone }: { group: string; student: Student; o
     },
     onError: setProblem,
   });
+  const once = useOnce(move);
   if (groups.data !== undefined && to === undefined) return <p>{t('groups.noOtherGroup')}</p>;
-  function submit(event: FormEvent) {
-    event.preventDefault();
-    if (to) move.mutate(to);
-  }
   return (
-    <form onSubmit={submit} className="flex flex-col gap-3">
+    <Form
+      onSend={() => {
+        if (to) once(to);
+      }}
+      className="flex flex-col gap-3"
+    >
       <p className="text-soft">{t('groups.moveHint')}</p>
       <Select
         label={t('groups.moveTo')}
@@ -204,6 +202,6 @@ function Moving({ group, student, onDone }: { group: string; student: Student; o
       <Button look="primary" type="submit" disabled={move.isPending || to === undefined}>
         {t('groups.move')}
       </Button>
-    </form>
+    </Form>
   );
 }

@@ -1,19 +1,23 @@
 import { useMutation } from '@tanstack/react-query';
-import { type FormEvent, useState } from 'react';
+import { useState } from 'react';
 import { useTranslation } from '../../messages';
-import { DateField } from '../../kit/DateField';
 import { ulid } from 'ulid';
-import { api, ask, type Form } from '../../api/client';
+import { api, ask, type Form as FormData } from '../../api/client';
 import { readAgain } from '../../api/touched';
 import { Button, RefusalLine } from '../../kit/controls';
-import { Select } from '../../kit/Select';
+import { Form } from '../../kit/Form';
+import { FormDate, FormSelect } from '../../kit/formFields';
+import { z } from '../../kit/schema';
+import { useFields } from '../../kit/useFields';
+import { useOnce } from '../../kit/useOnce';
 import { entryName } from '../../kit/entryName';
 import { useTell } from '../../kit/toasts';
-import { useProblem } from '../../kit/useProblem';
+
+const taught = z.object({ to: z.string().transform(Number), on: z.string() });
 
 interface Props {
   group: string;
-  form: Form;
+  form: FormData;
   /** How far it is known to be taught: the place it is offered from. */
   upTo: number;
   onDone: () => void;
@@ -23,24 +27,30 @@ interface Props {
 export function TaughtBefore({ group, form, upTo, onDone }: Props) {
   const { t } = useTranslation();
   const tell = useTell();
-  const [to, setTo] = useState(String(Math.max(upTo, 1)));
-  const [on, setOn] = useState('');
   // Made once, so that sending it again changes nothing; what is said differently is another saying.
   const [id, setId] = useState(() => ulid());
-  const [refusal, setProblem] = useProblem();
+  const { control, send, refusal, refuse } = useFields(
+    taught,
+    { to: String(Math.max(upTo, 1)), on: '' },
+    {
+      onTyped: () => {
+        setId(ulid());
+      },
+    },
+  );
   const say = useMutation({
-    mutationFn: () =>
+    mutationFn: ({ to, on }: z.output<typeof taught>) =>
       ask(
         api.POST('/api/groups/{group}/before', {
           params: { path: { group } },
-          body: { id, to: Number(to), on: on || null, at: new Date().toISOString() },
+          body: { id, to, on: on || null, at: new Date().toISOString() },
         }),
       ),
-    onSuccess: async () => {
+    onSuccess: async (_, { to }) => {
       await readAgain('roster');
       await readAgain('term');
       onDone();
-      tell(t('groups.beforeDone', { title: form.entries[Number(to) - 1]?.title ?? '' }), {
+      tell(t('groups.beforeDone', { title: form.entries[to - 1]?.title ?? '' }), {
         takeBack: () => {
           void ask(
             api.POST('/api/withdrawals', { body: { withdrawals: [{ id: ulid(), of: id, at: new Date().toISOString() }] } }),
@@ -57,30 +67,23 @@ export function TaughtBefore({ group, form, upTo, onDone }: Props) {
         },
       });
     },
-    onError: setProblem,
+    onError: refuse,
   });
-  const change = (put: (value: string) => void) => (value: string) => {
-    put(value);
-    setId(ulid());
-  };
-  function submit(event: FormEvent) {
-    event.preventDefault();
-    say.mutate();
-  }
+  const once = useOnce(say);
   return (
-    <form onSubmit={submit} className="flex flex-col gap-3" noValidate>
+    <Form onSend={send(once)} className="flex flex-col gap-3">
       <p className="text-soft">{t('groups.beforeHint')}</p>
-      <Select
+      <FormSelect
+        control={control}
+        name="to"
         label={t('groups.beforeTo')}
-        value={to}
-        onValue={change(setTo)}
         of={form.entries.map((entry) => ({ value: String(entry.position), text: entryName(entry) }))}
       />
-      <DateField label={t('groups.beforeOn')} hint={t('groups.beforeOnHint')} value={on} onValue={change(setOn)} />
+      <FormDate control={control} name="on" label={t('groups.beforeOn')} hint={t('groups.beforeOnHint')} />
       <RefusalLine refusal={refusal} />
       <Button look="primary" type="submit" disabled={say.isPending}>
         {t('groups.beforeSave')}
       </Button>
-    </form>
+    </Form>
   );
 }

@@ -7,7 +7,7 @@ import { showAt } from '../../../../tests/pages/show';
 import type { LessonPage } from '../../api/client';
 import { queryClient } from '../../api/queryClient';
 import '../../messages';
-import { lineWithoutArrow } from './LessonEditor';
+import { lineWithoutArrow } from './lessonFields';
 import { LessonPlace } from './LessonPlace';
 
 vi.mock('../../api/client', async (original) => ({ ...(await original<typeof import('../../api/client')>()), api: standIn }));

@@ -1,40 +1,51 @@
 import { useMutation } from '@tanstack/react-query';
-import { type FormEvent, useState } from 'react';
-import { useTranslation } from '../../messages';
-import { api, ask, type Form, type TermEnd } from '../../api/client';
+import { useWatch } from 'react-hook-form';
+import { t, useTranslation } from '../../messages';
+import { api, ask, type Form as FormData, type TermEnd } from '../../api/client';
 import { readAgain } from '../../api/touched';
-import { Button, RefusalLine, TextArea } from '../../kit/controls';
-import { Tick } from '../../kit/Tick';
-import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
+import { Button, RefusalLine } from '../../kit/controls';
+import { dropDraft } from '../../kit/draft';
+import { Form } from '../../kit/Form';
+import { FormArea, FormTick } from '../../kit/formFields';
 import { list } from '../../kit/format';
+import { z } from '../../kit/schema';
 import { useTell } from '../../kit/toasts';
+import { useFields } from '../../kit/useFields';
 import { useOnce } from '../../kit/useOnce';
-import { useProblem } from '../../kit/useProblem';
 import { FILLED, letterText, type Sentence, SENTENCES, unknownIn } from './letterText';
 import { sentencesOf, useLetterWords } from './useLetterWords';
 
-interface Typed {
-  words: Partial<Record<Sentence, string>>;
-  numbers: boolean;
-}
+const sentence = (of: Sentence) =>
+  z
+    .string()
+    .max(1000)
+    .superRefine((text, context) => {
+      const name = unknownIn(of, text);
+      if (name !== null) context.addIssue({ code: 'custom', message: t('letters.words.unknown', { name }) });
+    });
+const letterWords = z.object({
+  words: z.object(Object.fromEntries(SENTENCES.map((one) => [one, sentence(one)])) as Record<Sentence, z.ZodString>),
+  numbers: z.boolean(),
+});
+type Typed = z.output<typeof letterWords>;
 
 const DRAFT = 'letterWords';
 
 /** The sentences a school writes its letters in, with a letter beside them as they are typed. */
-export function SchoolWords({ end, forms }: { end: TermEnd; forms: Record<string, Form> }) {
+export function SchoolWords({ end, forms }: { end: TermEnd; forms: Record<string, FormData> }) {
   const { t } = useTranslation();
   const tell = useTell();
   const usual = useLetterWords(end, forms);
-  const [typed, setTyped] = useState<Typed>(
-    () => readDraft<Typed>(DRAFT) ?? { words: end.words.words as Typed['words'], numbers: end.words.hasNumbers },
+  const words = end.words.words as Partial<Record<Sentence, string>>;
+  const { control, send, refusal, refuse } = useFields(
+    letterWords,
+    {
+      words: Object.fromEntries(SENTENCES.map((one) => [one, words[one] ?? ''])) as Typed['words'],
+      numbers: end.words.hasNumbers,
+    },
+    { draft: DRAFT, isCheckedAtOnce: true },
   );
-  const [refusal, setProblem] = useProblem();
-  const type = (part: Partial<Typed>) => {
-    const next = { ...typed, ...part };
-    keepDraft(DRAFT, next);
-    setProblem(null);
-    setTyped(next);
-  };
+  const typed = useWatch({ control }) as Typed;
   const save = useMutation({
     mutationFn: (body: Typed) =>
       ask(
@@ -50,51 +61,33 @@ export function SchoolWords({ end, forms }: { end: TermEnd; forms: Record<string
       await readAgain('letters');
       tell(t('letters.words.kept'));
     },
-    onError: setProblem,
+    onError: refuse,
   });
-  const send = useOnce(save);
+  const once = useOnce(save);
   const sentences = sentencesOf(typed.words, t);
-  const wrong = SENTENCES.find((one) => unknownIn(one, typed.words[one] ?? '') !== null);
   const sample = end.students[0];
   return (
-    <form
-      className="grid gap-x-10 gap-y-6 lg:grid-cols-2"
-      onSubmit={(event: FormEvent) => {
-        event.preventDefault();
-        if (wrong === undefined) send(typed);
-      }}
-    >
+    <Form className="grid gap-x-10 gap-y-6 lg:grid-cols-2" onSend={send(once)}>
       <div className="flex flex-col gap-3">
         <p className="text-soft">{t('letters.words.hint')}</p>
-        {SENTENCES.map((one) => {
-          const unknown = unknownIn(one, typed.words[one] ?? '');
-          return (
-            <TextArea
-              key={one}
-              label={t(`letters.words.of.${one}`)}
-              hint={t('letters.words.can', { names: list(FILLED[one].map((name) => `{${name}}`)) })}
-              error={unknown === null ? undefined : t('letters.words.unknown', { name: unknown })}
-              rows={2}
-              maxLength={1000}
-              placeholder={t(`letters.words.usual.${one}`)}
-              value={typed.words[one] ?? ''}
-              onChange={(event) => {
-                type({ words: { ...typed.words, [one]: event.target.value } });
-              }}
-            />
-          );
-        })}
-        <Tick
-          checked={typed.numbers}
-          onTick={(numbers) => {
-            type({ numbers });
-          }}
-        >
+        {SENTENCES.map((one) => (
+          <FormArea
+            key={one}
+            control={control}
+            name={`words.${one}`}
+            label={t(`letters.words.of.${one}`)}
+            hint={t('letters.words.can', { names: list(FILLED[one].map((name) => `{${name}}`)) })}
+            rows={2}
+            maxLength={1000}
+            placeholder={t(`letters.words.usual.${one}`)}
+          />
+        ))}
+        <FormTick control={control} name="numbers">
           {t('letters.words.numbers')}
-        </Tick>
+        </FormTick>
         <RefusalLine refusal={refusal} />
         <div>
-          <Button type="submit" look="primary" disabled={save.isPending || wrong !== undefined}>
+          <Button type="submit" look="primary" disabled={save.isPending}>
             {t(save.isPending ? 'letters.keeping' : 'letters.words.keep')}
           </Button>
         </div>
@@ -110,6 +103,6 @@ export function SchoolWords({ end, forms }: { end: TermEnd; forms: Record<string
           </div>
         </section>
       )}
-    </form>
+    </Form>
   );
 }

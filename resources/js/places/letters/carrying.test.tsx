@@ -2,7 +2,7 @@ import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { choose as pick } from '../../../../tests/pages/choose';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import { form, term } from '../../../../tests/pages/sample';
+import { form, nextTerm, term } from '../../../../tests/pages/sample';
 import { server, standIn } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
 import { end, endCourse } from '../../../../tests/pages/termEnd';
@@ -24,6 +24,7 @@ beforeEach(() => {
     },
     'GET /api/groups': [group('group', 'Tuesdays'), group('other', 'Fridays')],
     'GET /api/terms/{term}': term(),
+    'GET /api/terms/next': ({ after }: { after: string }) => nextTerm({ after: after || null, afterTitle: 'Winter' }),
     'GET /api/terms/{term}/end': end({
       courses: [endCourse(), endCourse({ courseId: 'd', title: 'Nine Lamps', next: null, more: [], written: 0 })],
     }),

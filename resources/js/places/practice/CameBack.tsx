@@ -1,16 +1,18 @@
 import { useMutation } from '@tanstack/react-query';
-import { useState } from 'react';
 import { useTranslation } from '../../messages';
 import { Link } from '../../kit/router';
 import { api, ask, type HomeNotes } from '../../api/client';
 import { readAgain } from '../../api/touched';
-import { Button, RefusalLine, TextArea } from '../../kit/controls';
-import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
+import { Button, RefusalLine } from '../../kit/controls';
+import { dropDraft } from '../../kit/draft';
+import { Form } from '../../kit/Form';
+import { FormArea } from '../../kit/formFields';
 import { day } from '../../kit/format';
+import { written, z } from '../../kit/schema';
+import { useFields } from '../../kit/useFields';
 import { useMay } from '../../kit/useMay';
 import { useTell } from '../../kit/toasts';
 import { useOnce } from '../../kit/useOnce';
-import { useProblem } from '../../kit/useProblem';
 
 type Question = HomeNotes['questions'][number];
 
@@ -50,14 +52,15 @@ export function CameBack({ notes, hasNames = true }: { notes: HomeNotes; hasName
   );
 }
 
+const answered = z.object({ text: written(2000) });
+
 /** A question, and the way to answer it. */
 function Asked({ question }: { question: Question }) {
   const { t } = useTranslation();
   const tell = useTell();
   const may = useMay();
   const name = `answer.${question.id}`;
-  const [text, setText] = useState(() => readDraft<string>(name) ?? '');
-  const [refusal, setProblem] = useProblem();
+  const { control, send, refusal, refuse } = useFields(answered, { text: '' }, { draft: name });
   const answer = useMutation({
     mutationFn: (said: string | null) =>
       ask(
@@ -76,9 +79,9 @@ function Asked({ question }: { question: Question }) {
           },
         });
     },
-    onError: setProblem,
+    onError: refuse,
   });
-  const send = useOnce(answer);
+  const once = useOnce(answer);
   return (
     <div className="mb-3 border-l-4 border-straw bg-straw-soft px-4 py-2">
       <p>
@@ -88,30 +91,26 @@ function Asked({ question }: { question: Question }) {
       {question.answer !== null ? (
         <p className="whitespace-pre-line">{question.answer}</p>
       ) : may('mark') ? (
-        <form
+        <Form
           className="no-print mt-2 flex flex-wrap items-end gap-2"
-          onSubmit={(event) => {
-            event.preventDefault();
-            if (text.trim() !== '') send(text.trim());
-          }}
+          onSend={send(({ text }) => {
+            once(text);
+          })}
         >
           <div className="min-w-64 grow">
-            <TextArea
+            <FormArea
+              control={control}
+              name="text"
               label={t('practice.back.answerTo', { name: question.name })}
               rows={1}
               maxLength={2000}
-              value={text}
-              onChange={(event) => {
-                setText(event.target.value);
-                keepDraft(name, event.target.value);
-              }}
             />
           </div>
-          <Button type="submit" disabled={answer.isPending || text.trim() === ''}>
+          <Button type="submit" disabled={answer.isPending}>
             {t(answer.isPending ? 'practice.back.sending' : 'practice.back.send')}
           </Button>
           <RefusalLine refusal={refusal} className="w-full" />
-        </form>
+        </Form>
       ) : null}
     </div>
   );

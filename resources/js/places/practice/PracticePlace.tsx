@@ -1,17 +1,21 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { type FormEvent, useState } from 'react';
+import { useState } from 'react';
 import { useTranslation } from '../../messages';
 import { useParams } from '../../kit/router';
 import { api, ask, type HomeWeek, type MadeLink, Problem, type StudentSheet } from '../../api/client';
 import { groupHomeQuery, groupPracticeQuery, groupsQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
-import { Button, PrintButton, RefusalLine, TextField } from '../../kit/controls';
+import { Button, PrintButton, RefusalLine } from '../../kit/controls';
 import { Tick } from '../../kit/Tick';
 import { Dialog } from '../../kit/Dialog';
+import { Form } from '../../kit/Form';
+import { FormText } from '../../kit/formFields';
 import { day, number } from '../../kit/format';
 import { Asked, Empty, Heading, Page } from '../../kit/page';
+import { decimal, whole, z } from '../../kit/schema';
 import { Segmented } from '../../kit/Segmented';
 import { useAddressed } from '../../kit/useAddressed';
+import { useFields } from '../../kit/useFields';
 import { useMay } from '../../kit/useMay';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
@@ -123,54 +127,31 @@ function Sheet({ sheet, week }: { sheet: StudentSheet; week: HomeWeek }) {
   );
 }
 
+const amount = z.object({ minutes: decimal(1, 120), days: whole(1, 14) });
+
 function Amount({ group, week }: { group: string; week: HomeWeek }) {
   const { t } = useTranslation();
-  const [minutes, setMinutes] = useState(number(week.minutes));
-  const [days, setDays] = useState(String(week.days));
-  const [isTried, setTried] = useState(false);
-  const [refusal, setProblem] = useProblem();
+  const { control, send, refusal, refuse } = useFields(amount, { minutes: number(week.minutes), days: String(week.days) });
   const save = useMutation({
-    mutationFn: (body: { minutes: number; days: number }) =>
+    mutationFn: (body: z.output<typeof amount>) =>
       ask(api.PUT('/api/groups/{group}/practice', { params: { path: { group } }, body })),
-    onSuccess: async () => {
-      setProblem(null);
-      await readAgain('home');
-    },
-    onError: setProblem,
+    onSuccess: () => readAgain('home'),
+    onError: refuse,
   });
-  const send = useOnce(save);
-  const [a, b] = [Number(minutes.replace(',', '.')), Number(days)];
-  const isRight = a >= 1 && a <= 120 && Number.isInteger(b) && b >= 1 && b <= 14;
+  const once = useOnce(save);
   return (
-    <form
-      className="flex flex-wrap items-end gap-3"
-      onSubmit={(event: FormEvent) => {
-        event.preventDefault();
-        setTried(true);
-        if (isRight) send({ minutes: a, days: b });
-      }}
-    >
+    <Form className="flex flex-wrap items-start gap-3" onSend={send(once)}>
       <div className="w-36">
-        <TextField
-          label={t('practice.minutes')}
-          inputMode="decimal"
-          value={minutes}
-          onChange={(event) => setMinutes(event.target.value)}
-        />
+        <FormText control={control} name="minutes" label={t('practice.minutes')} inputMode="decimal" />
       </div>
       <div className="w-52">
-        <TextField
-          label={t('practice.days')}
-          inputMode="numeric"
-          value={days}
-          onChange={(event) => setDays(event.target.value)}
-        />
+        <FormText control={control} name="days" label={t('practice.days')} inputMode="numeric" />
       </div>
-      <Button type="submit" disabled={save.isPending}>
+      <Button type="submit" className="mt-6" disabled={save.isPending}>
         {t(save.isPending ? 'practice.choosing' : 'practice.choose')}
       </Button>
-      <RefusalLine refusal={isTried && !isRight ? { message: t('practice.wrong') } : refusal} className="w-full" />
-    </form>
+      <RefusalLine refusal={refusal} className="w-full" />
+    </Form>
   );
 }
 

@@ -117,7 +117,7 @@ describe('the sheets of a group', () => {
     await userEvent.clear(minutes);
     await userEvent.type(minutes, '0');
     await userEvent.click(screen.getByRole('button', { name: 'Choose anew' }));
-    expect(screen.getByRole('alert').textContent).toBe('1 to 120 minutes, and 1 to 14 days.');
+    expect(screen.getByRole('alert').textContent).toBe('At least 1.');
     await userEvent.clear(minutes);
     await userEvent.type(minutes, '7,5');
     await userEvent.click(screen.getByRole('button', { name: 'Choose anew' }));

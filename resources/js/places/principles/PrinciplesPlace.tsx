@@ -8,7 +8,11 @@ import { principleSetsQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
 import { queryClient } from '../../api/queryClient';
 import { keys } from '../../api/keys';
-import { Button, RefusalLine, TextField } from '../../kit/controls';
+import { Button, RefusalLine } from '../../kit/controls';
+import { Form } from '../../kit/Form';
+import { FormText } from '../../kit/formFields';
+import { z } from '../../kit/schema';
+import { useFields } from '../../kit/useFields';
 import { Notice } from '../../kit/Notice';
 import { Asked, Heading, Listing, Page } from '../../kit/page';
 import { StarterList } from '../../kit/StarterList';
@@ -54,6 +58,9 @@ function useMaking() {
   return { make: useOnce(make), isBusy: make.isPending, refusal, warnings };
 }
 
+/** Without a name of its own it keeps the one in the file. */
+const named = z.object({ title: z.string().trim().max(300) });
+
 /** The sets of principles of the school, and where to begin. */
 export function PrinciplesPlace() {
   const { t } = useTranslation();
@@ -61,11 +68,11 @@ export function PrinciplesPlace() {
   const starters = useQuery(startersQuery).data ?? [];
   const making = useMaking();
   const [file, setFile] = useState<{ name: string; text: string } | null>(null);
-  const [title, setTitle] = useState('');
+  const { control, form, put, send } = useFields(named, { title: '' });
   const choose = (chosen: File) => {
     void chosen.text().then((text) => {
       setFile({ name: chosen.name, text });
-      setTitle((was) => (was === '' ? chosen.name.replace(/\.[a-z.]+$/i, '') : was));
+      if (form.getValues('title') === '') put('title', chosen.name.replace(/\.[a-z.]+$/i, ''));
     });
   };
   return (
@@ -134,26 +141,19 @@ export function PrinciplesPlace() {
         <div className="flex flex-wrap items-end gap-3">
           <FileField label={t('principles.importChoose')} accept=".json,.csv,application/json,text/csv" onFile={choose} />
           {file === null ? null : (
-            <>
+            <Form
+              className="flex grow flex-wrap items-end gap-3"
+              onSend={send(({ title }) => {
+                making.make({ text: file.text, title });
+              })}
+            >
               <div className="min-w-64 grow">
-                <TextField
-                  label={t('principles.importName')}
-                  value={title}
-                  onChange={(event) => {
-                    setTitle(event.target.value);
-                  }}
-                />
+                <FormText control={control} name="title" label={t('principles.importName')} maxLength={300} />
               </div>
-              <Button
-                look="primary"
-                disabled={making.isBusy}
-                onClick={() => {
-                  making.make({ text: file.text, title });
-                }}
-              >
+              <Button look="primary" type="submit" disabled={making.isBusy}>
                 {t('principles.take')}
               </Button>
-            </>
+            </Form>
           )}
         </div>
       </section>

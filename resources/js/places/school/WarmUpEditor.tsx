@@ -1,9 +1,12 @@
-import { type FormEvent, useState } from 'react';
+import { useFieldArray } from 'react-hook-form';
 import { useTranslation } from '../../messages';
 import type { WarmUp } from '../../api/client';
-import { Button, TextArea, TextField } from '../../kit/controls';
-import { Tick } from '../../kit/Tick';
-import { Select } from '../../kit/Select';
+import { Button } from '../../kit/controls';
+import { Form } from '../../kit/Form';
+import { FormArea, FormSelect, FormText, FormTicks } from '../../kit/formFields';
+import { number } from '../../kit/format';
+import { decimal, written, z } from '../../kit/schema';
+import { useFields } from '../../kit/useFields';
 import { ADAPTATIONS } from '../care/care';
 import { useBodyWords } from '../care/useBodyWords';
 
@@ -18,128 +21,80 @@ interface Props {
   onClose: () => void;
 }
 
+const filled = z
+  .string()
+  .trim()
+  .max(2000)
+  .transform((text) => (text === '' ? null : text));
+const warmUp = z.object({
+  title: written(300),
+  kind: z.string(),
+  minutes: decimal(0.25, MOST_MINUTES),
+  joints: z.array(z.string()),
+  note: filled,
+  cautions: z.array(z.object({ for: z.string(), do: z.string(), text: filled })),
+});
+
 /** One warm-up: what it is, how long, which joints, and who does it otherwise. */
 export function WarmUpEditor({ title, from, isSaving, onSave, onClose }: Props) {
   const { t } = useTranslation();
-  const [one, setOne] = useState(from);
-  const [minutes, setMinutes] = useState(String(from.minutes));
-  const [isTried, setTried] = useState(false);
   const { joints, considerations: bodies } = useBodyWords();
-  const change = (part: Partial<WarmUp>) => {
-    setOne((was) => ({ ...was, ...part }));
-  };
-  const length = Number(minutes.replace(',', '.'));
-  const isWrong = !(length >= 0.25 && length <= MOST_MINUTES);
-  const caution = (at: number, part: Partial<WarmUp['cautions'][number]>) => {
-    change({ cautions: one.cautions.map((old, nth) => (nth === at ? { ...old, ...part } : old)) });
-  };
+  const { control, send } = useFields(warmUp, {
+    title: from.title,
+    kind: from.kind,
+    minutes: number(from.minutes),
+    joints: from.joints,
+    note: from.note ?? '',
+    cautions: from.cautions.map((one) => ({ for: one.for, do: one.do, text: one.text ?? '' })),
+  });
+  const { fields: cautions, append, remove } = useFieldArray({ control, name: 'cautions' });
   return (
-    <form
+    <Form
       aria-label={title}
       className="my-3 grid max-w-3xl gap-3 border-l-4 border-pine bg-sheet p-4"
-      onSubmit={(event: FormEvent) => {
-        event.preventDefault();
-        setTried(true);
-        if (one.title.trim() === '' || isWrong) return;
-        const note = one.note?.trim() ?? '';
-        void onSave({
-          ...one,
-          title: one.title.trim(),
-          minutes: length,
-          note: note === '' ? null : note,
-          cautions: one.cautions.map((old) => ({
-            ...old,
-            text: old.text === null || old.text.trim() === '' ? null : old.text.trim(),
-          })),
-        });
-      }}
+      onSend={send((said) => void onSave({ ...from, ...said }))}
     >
-      <TextField
-        label={t('school.warm.name')}
-        value={one.title}
-        maxLength={300}
-        error={isTried && one.title.trim() === '' ? t('fields.required') : undefined}
-        onChange={(event) => {
-          change({ title: event.target.value });
-        }}
-      />
+      <FormText control={control} name="title" label={t('school.warm.name')} maxLength={300} />
       <div className="grid gap-3 sm:grid-cols-2">
-        <Select
+        <FormSelect
+          control={control}
+          name="kind"
           label={t('school.warm.kind')}
-          value={one.kind}
-          onValue={(kind) => {
-            change({ kind });
-          }}
           of={KINDS.map((value) => ({ value, text: t(`school.warm.kinds.${value}`) }))}
         />
-        <TextField
-          label={t('school.warm.minutes')}
-          inputMode="decimal"
-          value={minutes}
-          error={isTried && isWrong ? t('school.warm.minutesWrong') : undefined}
-          onChange={(event) => {
-            setMinutes(event.target.value);
-          }}
-        />
+        <FormText control={control} name="minutes" label={t('school.warm.minutes')} inputMode="decimal" />
       </div>
       <fieldset>
         <legend className="text-sm font-medium">{t('school.warm.joints')}</legend>
         <div className="grid grid-cols-2 sm:grid-cols-4">
-          {Object.entries(joints).map(([joint, text]) => (
-            <Tick
-              key={joint}
-              checked={one.joints.includes(joint)}
-              onTick={(is) => {
-                change({ joints: is ? [...one.joints, joint] : one.joints.filter((other) => other !== joint) });
-              }}
-            >
-              {text}
-            </Tick>
-          ))}
+          <FormTicks control={control} name="joints" of={Object.entries(joints).map(([value, text]) => ({ value, text }))} />
         </div>
       </fieldset>
-      <TextArea
-        label={t('school.warm.note')}
-        rows={2}
-        maxLength={2000}
-        value={one.note ?? ''}
-        onChange={(event) => {
-          change({ note: event.target.value });
-        }}
-      />
+      <FormArea control={control} name="note" label={t('school.warm.note')} rows={2} maxLength={2000} />
       <fieldset>
         <legend className="text-sm font-medium">{t('school.warm.cautions')}</legend>
-        {one.cautions.map((old, at) => (
-          // Cautions have no names of their own: they are known by their place.
-          <div key={at} className="mb-2 grid items-end gap-2 sm:grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)_minmax(0,1.6fr)_auto]">
-            <Select
+        {cautions.map((one, at) => (
+          <div
+            key={one.id}
+            className="mb-2 grid items-end gap-2 sm:grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)_minmax(0,1.6fr)_auto]"
+          >
+            <FormSelect
+              control={control}
+              name={`cautions.${at}.for`}
               label={t('school.warm.who')}
-              value={old.for}
-              onValue={(value) => {
-                caution(at, { for: value });
-              }}
               of={Object.entries(bodies).map(([value, text]) => ({ value, text }))}
             />
-            <Select
+            <FormSelect
+              control={control}
+              name={`cautions.${at}.do`}
               label={t('school.warm.doWhat')}
-              value={old.do}
-              onValue={(value) => {
-                caution(at, { do: value });
-              }}
               of={ADAPTATIONS.map((value) => ({ value, text: t(`care.variantDo.${value}`) }))}
             />
-            <TextField
-              label={t('school.warm.text')}
-              value={old.text ?? ''}
-              maxLength={2000}
-              onChange={(event) => {
-                caution(at, { text: event.target.value });
-              }}
-            />
+            <FormText control={control} name={`cautions.${at}.text`} label={t('school.warm.text')} maxLength={2000} />
             <Button
               look="quiet"
               onClick={() => {
-                change({ cautions: one.cautions.filter((_, nth) => nth !== at) });
+                remove(at);
               }}
             >
               {t('school.warm.removeCaution')}
@@ -148,7 +103,7 @@ export function WarmUpEditor({ title, from, isSaving, onSave, onClose }: Props) 
         ))}
         <Button
           onClick={() => {
-            change({ cautions: [...one.cautions, { for: 'knee', do: 'smaller', text: null }] });
+            append({ for: 'knee', do: 'smaller', text: '' });
           }}
         >
           {t('school.warm.addCaution')}
@@ -160,6 +115,6 @@ export function WarmUpEditor({ title, from, isSaving, onSave, onClose }: Props) 
         </Button>
         <Button onClick={onClose}>{t('school.warm.close')}</Button>
       </div>
-    </form>
+    </Form>
   );
 }

@@ -1,26 +1,25 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { type FormEvent, useState } from 'react';
+import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
 import { useTranslation } from '../../messages';
 import { v4 as uuid } from 'uuid';
 import { api, ask, Problem, type Consideration } from '../../api/client';
 import { considerationsQuery, sessionQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
-import { Button, RefusalLine, TextArea } from '../../kit/controls';
+import { Button, RefusalLine } from '../../kit/controls';
 import { Dialog } from '../../kit/Dialog';
-import { DateField } from '../../kit/DateField';
+import { Form } from '../../kit/Form';
+import { FormArea, FormDate, FormSelect } from '../../kit/formFields';
 import { day } from '../../kit/format';
 import { Asked, Heading } from '../../kit/page';
-import { Select } from '../../kit/Select';
+import { z } from '../../kit/schema';
 import { useTell } from '../../kit/toasts';
+import { useFields } from '../../kit/useFields';
 import { useOnce } from '../../kit/useOnce';
-import { useProblem } from '../../kit/useProblem';
 import { useBodyWords } from '../care/useBodyWords';
 
 /** What has a left and a right. */
 const SIDED = ['knee', 'hip', 'ankle', 'shoulder', 'elbow', 'wrist'];
-
-/** What says of itself what is wrong with it. */
-const FIELDS = ['what', 'since', 'until', 'note'];
 
 type Draft = Omit<Consideration, 'holds' | 'isReadable'>;
 const draftOf = ({ id, what, side, since, until, note }: Consideration): Draft => ({ id, what, side, since, until, note });
@@ -165,52 +164,57 @@ function Noted({ student }: { student: string }) {
   );
 }
 
+const noted = z.object({
+  what: z.string(),
+  side: z.enum(['', 'left', 'right']),
+  since: z.string(),
+  until: z.string(),
+  note: z.string().trim().max(2000),
+});
+
 function Editor({ student, from, onDone }: { student: string; from: Draft; onDone: () => void }) {
   const { t } = useTranslation();
   const tell = useTell();
-  const [draft, setDraft] = useState(from);
-  const [refusal, setProblem] = useProblem();
+  const { control, send, refusal, refuse } = useFields(noted, {
+    what: from.what,
+    side: (from.side ?? '') as 'left',
+    since: from.since ?? '',
+    until: from.until ?? '',
+    note: from.note ?? '',
+  });
+  const what = useWatch({ control, name: 'what' });
   const { considerations: bodies } = useBodyWords();
-  const change = (part: Partial<Draft>) => {
-    setDraft((was) => ({ ...was, ...part }));
-    setProblem(null);
-  };
   const save = useMutation({
-    mutationFn: (one: Draft) => put(student, one),
+    mutationFn: ({ side, since, until, note, ...one }: z.output<typeof noted>) =>
+      put(student, {
+        id: from.id,
+        ...one,
+        side: SIDED.includes(one.what) && side !== '' ? side : null,
+        since: since === '' ? null : since,
+        until: until === '' ? null : until,
+        note: note === '' ? null : note,
+      }),
     onSuccess: async () => {
       await readAgain('care');
       tell(t('care.saved'));
       onDone();
     },
-    onError: setProblem,
+    onError: refuse,
   });
   const once = useOnce(save);
-  const wrong = (place: string) => (refusal?.place === place ? refusal.message : undefined);
   return (
-    <form
-      className="flex flex-col gap-3"
-      onSubmit={(event: FormEvent) => {
-        event.preventDefault();
-        const note = draft.note?.trim() ?? '';
-        once({ ...draft, side: SIDED.includes(draft.what) ? draft.side : null, note: note === '' ? null : note });
-      }}
-    >
-      <Select
+    <Form className="flex flex-col gap-3" onSend={send(once)}>
+      <FormSelect
+        control={control}
+        name="what"
         label={t('care.what')}
-        value={draft.what}
-        error={wrong('what')}
-        onValue={(what) => {
-          change({ what });
-        }}
         of={Object.entries(bodies).map(([value, text]) => ({ value, text }))}
       />
-      {SIDED.includes(draft.what) ? (
-        <Select
+      {SIDED.includes(what) ? (
+        <FormSelect
+          control={control}
+          name="side"
           label={t('care.side')}
-          value={draft.side ?? ''}
-          onValue={(side) => {
-            change({ side: side === '' ? null : side });
-          }}
           of={(['none', 'left', 'right'] as const).map((one) => ({
             value: one === 'none' ? '' : one,
             text: t(`care.sides.${one}`),
@@ -219,31 +223,14 @@ function Editor({ student, from, onDone }: { student: string; from: Draft; onDon
       ) : null}
       <div className="grid gap-3 sm:grid-cols-2">
         {(['since', 'until'] as const).map((which) => (
-          <DateField
-            key={which}
-            label={t(`care.${which}`)}
-            value={draft[which] ?? ''}
-            error={wrong(which)}
-            onValue={(value) => {
-              change({ [which]: value === '' ? null : value });
-            }}
-          />
+          <FormDate key={which} control={control} name={which} label={t(`care.${which}`)} />
         ))}
       </div>
-      <TextArea
-        label={t('care.note')}
-        rows={3}
-        maxLength={2000}
-        value={draft.note ?? ''}
-        error={wrong('note')}
-        onChange={(event) => {
-          change({ note: event.target.value });
-        }}
-      />
-      <RefusalLine refusal={refusal !== null && FIELDS.includes(refusal.place) ? null : refusal} />
+      <FormArea control={control} name="note" label={t('care.note')} rows={3} maxLength={2000} />
+      <RefusalLine refusal={refusal} />
       <Button type="submit" look="primary" disabled={save.isPending}>
         {t('care.save')}
       </Button>
-    </form>
+    </Form>
   );
 }

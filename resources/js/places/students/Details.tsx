@@ -1,27 +1,28 @@
 import { useMutation } from '@tanstack/react-query';
-import { type FormEvent, useState } from 'react';
 import { useTranslation } from '../../messages';
 import { api, ask, type StudentPage } from '../../api/client';
 import { readAgain } from '../../api/touched';
-import { Button, RefusalLine, TextField } from '../../kit/controls';
-import { Segmented } from '../../kit/Segmented';
-import { useProblem } from '../../kit/useProblem';
+import { Button, RefusalLine } from '../../kit/controls';
+import { Form } from '../../kit/Form';
+import { FormSegmented, FormText } from '../../kit/formFields';
+import { z } from '../../kit/schema';
+import { useFields } from '../../kit/useFields';
+import { useOnce } from '../../kit/useOnce';
 import { useUnmaking } from '../useUnmaking';
 
 const SIZES = ['none', 'small', 'middle', 'large'] as const;
-type Size = (typeof SIZES)[number];
+const details = z.object({ email: z.string().trim().max(254), size: z.enum(SIZES) });
 
 /** Where a student's mail goes, and how large they are beside the others, for pairs. */
 export function Details({ data, onDone }: { data: StudentPage; onDone: () => void }) {
   const { t } = useTranslation();
   const unmaking = useUnmaking();
-  const [email, setEmail] = useState(data.email ?? '');
-  const [size, setSize] = useState<Size>(data.size ?? 'none');
-  const [refusal, setProblem] = useProblem();
+  const { control, send, refusal, refuse } = useFields(details, { email: data.email ?? '', size: data.size ?? 'none' });
   const put = (body: { email: string | null; size: StudentPage['size'] }) =>
     ask(api.PUT('/api/students/{student}/details', { params: { path: { student: data.id } }, body }));
   const save = useMutation({
-    mutationFn: () => put({ email: email.trim() === '' ? null : email.trim(), size: size === 'none' ? null : size }),
+    mutationFn: ({ email, size }: z.output<typeof details>) =>
+      put({ email: email === '' ? null : email, size: size === 'none' ? null : size }),
     onSuccess: async () => {
       await readAgain('roster');
       unmaking({
@@ -31,38 +32,29 @@ export function Details({ data, onDone }: { data: StudentPage; onDone: () => voi
       });
       onDone();
     },
-    onError: setProblem,
+    onError: refuse,
   });
+  const once = useOnce(save);
   return (
-    <form
-      noValidate
-      className="flex flex-col gap-3"
-      onSubmit={(event: FormEvent) => {
-        event.preventDefault();
-        if (!save.isPending) save.mutate();
-      }}
-    >
-      <TextField
+    <Form className="flex flex-col gap-3" onSend={send(once)}>
+      <FormText
+        control={control}
+        name="email"
         label={t('students.keep.email')}
         hint={t('students.keep.emailHint')}
         type="email"
         inputMode="email"
         autoComplete="off"
         maxLength={254}
-        value={email}
-        onChange={(event) => {
-          setProblem(null);
-          setEmail(event.target.value);
-        }}
       />
       <div>
         <p aria-hidden className="mb-1 text-sm font-medium">
           {t('students.keep.size')}
         </p>
-        <Segmented
+        <FormSegmented
+          control={control}
+          name="size"
           label={t('students.keep.size')}
-          value={size}
-          onValue={setSize}
           of={SIZES.map((value) => ({ value, text: t(`students.keep.sizes.${value}`) }))}
         />
         <p className="mt-1 text-sm text-soft">{t('students.keep.sizeHint')}</p>
@@ -71,6 +63,6 @@ export function Details({ data, onDone }: { data: StudentPage; onDone: () => voi
       <Button type="submit" look="primary" disabled={save.isPending}>
         {t('students.keep.save')}
       </Button>
-    </form>
+    </Form>
   );
 }

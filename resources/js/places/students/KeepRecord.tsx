@@ -1,17 +1,21 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { DropdownMenu } from 'radix-ui';
-import { type FormEvent, type ReactNode, useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { useTranslation } from '../../messages';
 import { useNavigate } from '../../kit/router';
 import { api, ask, Problem, type StudentPage } from '../../api/client';
 import { groupsQuery, studentsQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
-import { Button, RefusalLine, TextField, TextLink } from '../../kit/controls';
+import { Button, RefusalLine, TextLink } from '../../kit/controls';
 import { Dialog } from '../../kit/Dialog';
+import { Form } from '../../kit/Form';
+import { FormText } from '../../kit/formFields';
 import { Notice } from '../../kit/Notice';
+import { written, z } from '../../kit/schema';
 import { Select } from '../../kit/Select';
 import { useTell } from '../../kit/toasts';
 import { asNew } from '../../kit/useAsOne';
+import { useFields } from '../../kit/useFields';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
 import { SamePeople, told, useSamePeople } from '../groups/SamePeople';
@@ -260,19 +264,20 @@ interface DialogProps {
   onDone: () => void;
 }
 
+const renamed = z.object({ name: written(120) });
+
 function Rename({ data, step, onDone }: DialogProps) {
   const { t } = useTranslation();
   const tell = useTell();
-  const [name, setName] = useState(data.name);
-  const [refusal, setProblem] = useProblem();
   const same = useSamePeople();
+  const { control, send, refusal, refuse } = useFields(renamed, { name: data.name }, { onTyped: same.forget });
   const put = (as: string, isOther: boolean) =>
     ask(api.PATCH('/api/students/{student}', { ...path(data.id), body: { name: as, isOther } }));
   const rename = useMutation({
-    mutationFn: () => put(name.trim(), same.known.length > 0 && told(same.meant).others.length > 0),
-    onSuccess: async () => {
+    mutationFn: ({ name }: z.output<typeof renamed>) => put(name, same.known.length > 0 && told(same.meant).others.length > 0),
+    onSuccess: async (_, { name }) => {
       await readAgain('roster');
-      tell(t('students.keep.renamed', { name: name.trim() }), {
+      tell(t('students.keep.renamed', { name }), {
         takeBack: () => {
           step({ say: t('app.takenBack'), go: plainly(() => put(data.name, true)) });
         },
@@ -280,34 +285,19 @@ function Rename({ data, step, onDone }: DialogProps) {
       onDone();
     },
     onError: (error) => {
-      if (!same.asks(error)) setProblem(error);
+      if (!same.asks(error)) refuse(error);
     },
   });
+  const once = useOnce(rename);
   return (
-    <form
-      className="flex flex-col gap-3"
-      onSubmit={(event: FormEvent) => {
-        event.preventDefault();
-        if (!rename.isPending) rename.mutate();
-      }}
-    >
-      <TextField
-        label={t('students.keep.name')}
-        value={name}
-        maxLength={120}
-        required
-        onChange={(event) => {
-          setName(event.target.value);
-          setProblem(null);
-          same.forget();
-        }}
-      />
+    <Form className="flex flex-col gap-3" onSend={send(once)}>
+      <FormText control={control} name="name" label={t('students.keep.name')} maxLength={120} />
       <SamePeople known={same.known} meant={same.meant} onMean={same.setMeant} />
       <RefusalLine refusal={refusal} />
-      <Button type="submit" look="primary" disabled={rename.isPending || name.trim() === ''}>
+      <Button type="submit" look="primary" disabled={rename.isPending}>
         {t('students.keep.save')}
       </Button>
-    </form>
+    </Form>
   );
 }
 

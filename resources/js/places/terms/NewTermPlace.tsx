@@ -1,31 +1,26 @@
-import { keepPreviousData, useMutation, useQuery, type UseQueryResult } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import type { Say } from '../../messages';
 import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
 import { useTranslation } from '../../messages';
 import { FileField } from '../../kit/FileField';
 import { useNavigate, useSearchParams } from '../../kit/router';
-import {
-  api,
-  ask,
-  type Closure,
-  type NewTerm,
-  type Form as FormData,
-  Problem,
-  type TermAnswer,
-  type TermSummary,
-} from '../../api/client';
-import { formQuery, groupsQuery, sessionQuery, termQuery, termsQuery } from '../../api/queries';
+import { api, ask, type Form as FormData, type NewTerm, type NextTerm, Problem } from '../../api/client';
+import { formQuery, groupsQuery, nextTermQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
 import { keys } from '../../api/keys';
-import { Button, ButtonLink, Choice, TextField } from '../../kit/controls';
+import { Button, ButtonLink, Choice } from '../../kit/controls';
 import { Select } from '../../kit/Select';
-import { DateField, TimeField } from '../../kit/DateField';
+import { DateField } from '../../kit/DateField';
+import { FormDate, FormSelect, FormText, FormTime } from '../../kit/formFields';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { entryName } from '../../kit/entryName';
-import { wall, day } from '../../kit/format';
+import { day } from '../../kit/format';
 import { Form } from '../../kit/Form';
 import { Asked, Empty, Heading, Page, Waiting, Warnings } from '../../kit/page';
 import { useAsOne } from '../../kit/useAsOne';
+import { timeOfDay, whole, written, z } from '../../kit/schema';
+import { useFields } from '../../kit/useFields';
 import { useOnce } from '../../kit/useOnce';
 import { usePaused } from '../../kit/usePaused';
 import { Weave } from '../../pictures/Weave';
@@ -37,30 +32,40 @@ import { Outlook } from './Outlook';
 import { tip } from '../../kit/tip';
 
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
-/** A draft belongs to the group it is for, or to the term it follows. */
-const draftOf = ({ group, after }: Pick<Draft, 'group' | 'after'>) => `term.${after ?? group}`;
+const APPROACHES = ['piece', 'outline', 'sides'] as const;
 const LAST = 'term.last';
 /** A sketch is asked for once one has stopped for so long, milliseconds: it is more work than the dates. */
 const SETTLED_MS = 600;
-type Draft = Omit<NewTerm, 'pattern' | 'showing'> & {
-  pattern: { weekday: string; at: string; minutes: number }[];
-  showing?: { on: string; to: number };
-};
+
+const laid = z.object({
+  group: z.string(),
+  /** The term it follows; empty for none. */
+  after: z.string(),
+  title: written(120),
+  from: z.iso.date(),
+  to: z.iso.date(),
+  pattern: z.array(z.object({ weekday: z.enum(WEEKDAYS), at: timeOfDay, minutes: whole(10, 480) })),
+  closures: z.array(z.object({ from: z.iso.date(), to: z.iso.date() })),
+  approach: z.enum(APPROACHES),
+  showingOn: z.string(),
+  showingTo: z.string(),
+});
+type Typed = z.input<typeof laid>;
+
+/** A draft belongs to the group it is for, or to the term it follows. */
+const draftOf = ({ group, after }: Pick<Typed, 'group' | 'after'>) => `term.${after === '' ? group : after}`;
+
+/** What the server is told of what was typed. */
+function bodyOf({ after, showingOn, showingTo, ...rest }: z.output<typeof laid>): NewTerm {
+  return {
+    ...rest,
+    after: after === '' ? null : after,
+    ...(showingOn === '' ? {} : { showing: { on: showingOn, to: Number(showingTo) } }),
+  };
+}
 
 function daysLater(on: string, days: number): string {
   return new Date(Date.parse(`${on}T12:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
-}
-
-function fresh(today: string, group: string, title: string): Draft {
-  return {
-    group,
-    title,
-    from: today,
-    to: daysLater(today, 83),
-    pattern: [{ weekday: 'Tue', at: '19:00', minutes: 75 }],
-    closures: [],
-    approach: 'piece',
-  };
 }
 
 const SEASONS = ['winter', 'spring', 'summer', 'autumn'] as const;
@@ -75,17 +80,13 @@ function nextTitle(from: string, t: Say): string {
 export function NewTermPlace() {
   const { t } = useTranslation();
   const groups = useQuery(groupsQuery);
-  const session = useQuery(sessionQuery);
-  const terms = useQuery(termsQuery);
   const [search] = useSearchParams();
-  const group = nextGroup(groups.data ?? [], terms.data ?? [], search.get('group') ?? readDraft<string>(LAST) ?? '');
-  // A group goes on where it left off: after the last term it has, whichever was asked for.
-  const after = search.get('after') ?? lastOf(group, terms.data ?? []) ?? '';
-  const before = useQuery({ ...termQuery(after), enabled: after !== '' });
-  const open = [groups, terms, ...(after === '' ? [] : [before])].find((one) => one.data === undefined && !one.isError);
-  if (open !== undefined) return <Asked query={open as UseQueryResult}>{() => null}</Asked>;
+  // What was being laid goes on where it was, unless another is asked for.
+  const [last] = useState(() => readDraft<string>(LAST) ?? '');
+  const next = useQuery(nextTermQuery(search.get('group') ?? last, search.get('after') ?? ''));
+  const after = next.data?.afterTitle ?? null;
   return (
-    <Page title={t('terms.layTitle')} kicker={before.data ? t('terms.follow', { term: before.data.term.title }) : undefined}>
+    <Page title={t('terms.layTitle')} kicker={after === null ? undefined : t('terms.follow', { term: after })}>
       <Asked query={groups}>
         {(found) =>
           found.length === 0 ? (
@@ -95,12 +96,7 @@ export function NewTermPlace() {
               </ButtonLink>
             </Empty>
           ) : (
-            <Laying
-              groups={found}
-              today={session.data?.school?.today ?? new Date().toISOString().slice(0, 10)}
-              group={group}
-              before={before.data ?? null}
-            />
+            <Asked query={next}>{(begins) => <Laying groups={found} begins={begins} />}</Asked>
           )
         }
       </Asked>
@@ -108,92 +104,63 @@ export function NewTermPlace() {
   );
 }
 
-type Terms = Pick<TermSummary, 'id' | 'groupId' | 'endsOn'>[];
-
-/** The term of a group that ends last. */
-const lastOf = (group: string, terms: Terms): string | undefined =>
-  terms.filter((one) => one.groupId === group).sort((a, b) => b.endsOn.localeCompare(a.endsOn))[0]?.id;
-
-/** Which group a term is laid for: the one that is named, else one without a term, else the one whose term ends first. */
-function nextGroup(groups: LayingProps['groups'], terms: Terms, named: string): string {
-  if (groups.some((one) => one.id === named)) return named;
-  const free = groups.find((one) => one.termId === null);
-  if (free !== undefined) return free.id;
-  const ends = (group: string) => terms.find((one) => one.id === lastOf(group, terms))?.endsOn ?? '';
-  return [...groups].sort((a, b) => ends(a.id).localeCompare(ends(b.id)))[0]?.id ?? '';
-}
-
-/** A term that goes on where another leaves off: the same evenings, as many weeks, the same way. */
-function following(term: TermAnswer, today: string, t: Say): Draft {
-  const from = [daysLater(term.term.endsOn, 1), today].sort()[1] as string;
-  const days = (Date.parse(term.term.endsOn) - Date.parse(term.term.startsOn)) / 86_400_000;
-  const seen = new Map<string, { weekday: string; at: string; minutes: number }>();
-  for (const meeting of term.meetings.filter((one) => one.state === 'laid')) {
-    const weekday = WEEKDAYS[(new Date(`${meeting.on}T12:00:00Z`).getUTCDay() + 6) % 7] as string;
-    const row = { weekday, at: wall(meeting.startsAt), minutes: meeting.minutes };
-    seen.set(`${row.weekday} ${row.at}`, row);
-  }
-  const usual = [...seen.values()].slice(0, 7);
-  return {
-    ...fresh(from, term.term.groupId, nextTitle(from, t)),
-    to: daysLater(from, Math.round(days)),
-    ...(usual.length > 0 ? { pattern: usual } : {}),
-    after: term.term.id,
-    approach: (term.courses[0]?.approach ?? 'piece') as Draft['approach'],
-  };
-}
-
 interface LayingProps {
-  groups: { id: string; name: string; termId: string | null; formId: string }[];
-  today: string;
-  /** The group that is laid for, where that is known. */
-  group: string;
-  before: TermAnswer | null;
+  groups: { id: string; name: string; formId: string }[];
+  /** How it would begin before anything was typed. */
+  begins: NextTerm;
 }
 
-function Laying({ groups, today, group: wanted, before }: LayingProps) {
+function Laying({ groups, begins }: LayingProps) {
   const { t } = useTranslation();
   const navigate = useNavigate();
-  const [draft, setDraft] = useState<Draft>(() => {
-    if (before !== null) {
-      const next = following(before, today, t);
-      // What was typed for the group before its last term was looked at is not lost.
-      return readDraft<Draft>(draftOf(next)) ?? readDraft<Draft>(draftOf({ ...next, after: null })) ?? next;
-    }
-    const next = fresh(today, wanted, t('terms.nextTitle'));
-    return readDraft<Draft>(draftOf(next)) ?? next;
-  });
   const unmaking = useUnmaking();
-  const { asOne, made } = useAsOne(draftOf(draft));
+  const [start] = useState<Typed>(() => {
+    const usual: Typed = {
+      group: begins.group ?? '',
+      after: begins.after ?? '',
+      title: begins.after === null ? t('terms.nextTitle') : nextTitle(begins.from, t),
+      from: begins.from,
+      to: begins.to,
+      pattern: begins.pattern.map((row) => ({ ...row, weekday: row.weekday as 'Mon', minutes: String(row.minutes) })),
+      closures: [],
+      approach: begins.approach,
+      showingOn: '',
+      showingTo: '',
+    };
+    // What was typed for the group before its last term was looked at is not lost.
+    return { ...usual, ...(readDraft<Typed>(draftOf(usual)) ?? readDraft<Typed>(draftOf({ ...usual, after: '' }))) };
+  });
   const [refusal, setProblem] = useProblem();
-  const put = (next: Draft) => {
-    keepDraft(draftOf(next), next);
-    keepDraft(LAST, next.group);
-    setProblem(null);
-    setDraft(next);
-  };
-  const change = (part: Partial<Draft>) => {
-    put({ ...draft, ...part });
-  };
+  const {
+    control,
+    form: typing,
+    put,
+    send,
+  } = useFields(laid, start, {
+    isCheckedAtOnce: true,
+    onTyped: () => {
+      const now = typing.getValues();
+      keepDraft(draftOf(now), now);
+      keepDraft(LAST, now.group);
+      setProblem(null);
+    },
+  });
+  const draft = useWatch({ control }) as Typed;
+  const { asOne, made } = useAsOne(draftOf(draft));
+  // Dates and sketch are of what can be read; they stay as they were while something cannot.
+  const read = laid.safeParse(draft);
+  const body = read.success ? JSON.stringify(bodyOf(read.data)) : '';
   // The dates without closures, so that one can be closed by choosing it; and what is wrong, as one types.
-  const asked = usePaused(draft);
-  const settled = usePaused(draft, SETTLED_MS);
-  const dates = useQuery({
-    queryKey: keys.dates(asked),
-    queryFn: () => ask(api.POST('/api/terms/preview', { body: asked })),
-    placeholderData: keepPreviousData,
-    retry: false,
-  });
-  const open = useQuery({
-    queryKey: keys.dates({ ...asked, closures: [] }),
-    queryFn: () => ask(api.POST('/api/terms/preview', { body: { ...asked, closures: [] } })),
-    placeholderData: keepPreviousData,
-    retry: false,
-  });
+  const asked = usePaused(body);
+  const settled = usePaused(body, SETTLED_MS);
+  const dates = useDates(asked);
+  const open = useDates(asked === '' ? '' : JSON.stringify({ ...(JSON.parse(asked) as NewTerm), closures: [] }));
   const lay = useMutation({
-    mutationFn: (sent: Draft) => ask(api.POST('/api/terms', { params: { header: asOne(sent) }, body: sent })),
+    mutationFn: (sent: NewTerm) => ask(api.POST('/api/terms', { params: { header: asOne(sent) }, body: sent })),
     onSuccess: async (term, sent) => {
-      dropDraft(draftOf(sent));
+      const [typed, after] = [typing.getValues(), sent.after ?? ''];
+      const name = draftOf({ group: sent.group, after });
+      dropDraft(name);
       dropDraft(LAST);
       made();
       await readAgain('term');
@@ -203,20 +170,15 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
         text: t('terms.laid'),
         remove: () => ask(api.DELETE('/api/terms/{term}', { params: { path: { term: term.id } } })),
         touches: 'term',
-        back: {
-          to: `/terms/new?${sent.after ? `after=${sent.after}` : `group=${sent.group}`}`,
-          draft: draftOf(sent),
-          typed: sent,
-        },
+        back: { to: `/terms/new?${after === '' ? `group=${sent.group}` : `after=${after}`}`, draft: name, typed },
       });
     },
     onError: setProblem,
   });
   // A refusal that comes when the draft has changed already is about something that is no longer there.
-  const refused = lay.variables === draft ? refusal?.message : undefined;
+  const refused = JSON.stringify(lay.variables) === body ? refusal?.message : undefined;
   const wrong = refused ?? (dates.error instanceof Problem ? dates.error.message : undefined);
   const covering = (on: string) => draft.closures.find((closure) => closure.from <= on && on <= closure.to);
-  const isSingle = (closure: Closure) => closure.from === closure.to;
 
   const formId = groups.find((group) => group.id === draft.group)?.formId ?? '';
   const form = useQuery({ ...formQuery(formId), enabled: formId !== '' });
@@ -225,26 +187,27 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
     mutationFn: async (chosen: File) =>
       ask(api.POST('/api/calendar/closures', { body: { text: await chosen.text(), from: draft.from, to: draft.to } })),
     onSuccess: (found) => {
-      change({
-        closures: [
-          ...draft.closures,
-          ...found.closures
-            .map(({ from, to }) => ({ from, to }))
-            .filter((one) => !draft.closures.some((other) => other.from === one.from && other.to === one.to)),
-        ],
-      });
+      const known = typing.getValues('closures');
+      put('closures', [
+        ...known,
+        ...found.closures
+          .map(({ from, to }) => ({ from, to }))
+          .filter((one) => !known.some((other) => other.from === one.from && other.to === one.to)),
+      ]);
       setFileSays([t('terms.closuresFound', { count: found.closures.length }), ...found.warnings.map(sentence)].join(' '));
     },
     onError: (error) => {
       setFileSays(error instanceof Problem ? error.message : t('app.unreachable'));
     },
   });
-  const send = useOnce(lay);
-  const submit = () => {
-    send(draft);
-  };
+  const once = useOnce(lay);
   return (
-    <Form onSend={submit} className="grid max-w-6xl grid-cols-1 gap-x-12 gap-y-4 lg:grid-cols-[24rem_1fr]">
+    <Form
+      onSend={send((said) => {
+        once(bodyOf(said));
+      })}
+      className="grid max-w-6xl grid-cols-1 gap-x-12 gap-y-4 lg:grid-cols-[24rem_1fr]"
+    >
       <div className="flex flex-col gap-3">
         <Select
           label={t('terms.group')}
@@ -252,118 +215,76 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
           of={groups.map((group) => ({ value: group.id, text: group.name }))}
           onValue={(value) => {
             // What is typed goes along, unless that group has a draft of its own; what carries over is the other group's.
-            const next = { ...draft, group: value, after: null };
+            const next = { ...draft, group: value, after: '' };
             dropDraft(draftOf(draft));
-            put(readDraft<Draft>(draftOf(next)) ?? next);
+            typing.reset(readDraft<Typed>(draftOf(next)) ?? next);
           }}
         />
-        <TextField
-          label={t('terms.name')}
-          value={draft.title}
-          onChange={(event) => {
-            change({ title: event.target.value });
-          }}
-        />
+        <FormText control={control} name="title" label={t('terms.name')} maxLength={120} />
         <div className="grid grid-cols-2 gap-3">
-          <DateField
-            label={t('terms.from')}
-            value={draft.from}
-            onValue={(value) => {
-              change({ from: value });
-            }}
-          />
-          <DateField
-            label={t('terms.to')}
-            value={draft.to}
-            onValue={(value) => {
-              change({ to: value });
-            }}
-          />
+          <FormDate control={control} name="from" label={t('terms.from')} />
+          <FormDate control={control} name="to" label={t('terms.to')} />
         </div>
-        {draft.pattern.map((row, at) => {
-          const put = (part: Partial<typeof row>) => {
-            change({ pattern: draft.pattern.map((one, other) => (other === at ? { ...one, ...part } : one)) });
-          };
-          return (
-            <div key={at} className="grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_minmax(0,1fr)] gap-3">
-              <Select
-                label={t('terms.weekday')}
-                value={row.weekday}
-                onValue={(weekday) => {
-                  put({ weekday });
+        {draft.pattern.map((_, at) => (
+          <div key={at} className="grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_minmax(0,1fr)] gap-3">
+            <FormSelect
+              control={control}
+              name={`pattern.${at}.weekday`}
+              label={t('terms.weekday')}
+              of={WEEKDAYS.map((value) => ({ value, text: t(`terms.weekdays.${value}`) }))}
+            />
+            <FormTime control={control} name={`pattern.${at}.at`} label={t('terms.at')} />
+            <FormText control={control} name={`pattern.${at}.minutes`} label={t('terms.minutes')} inputMode="numeric" />
+            {draft.pattern.length > 1 ? (
+              <Button
+                look="quiet"
+                className="col-span-3 justify-self-start"
+                onClick={() => {
+                  put(
+                    'pattern',
+                    draft.pattern.filter((__, other) => other !== at),
+                  );
                 }}
-                of={WEEKDAYS.map((value) => ({ value, text: t(`terms.weekdays.${value}`) }))}
-              />
-              <TimeField
-                label={t('terms.at')}
-                value={row.at}
-                onValue={(value) => {
-                  put({ at: value });
-                }}
-              />
-              <TextField
-                label={t('terms.minutes')}
-                type="number"
-                min={10}
-                max={480}
-                value={row.minutes}
-                onChange={(event) => {
-                  put({ minutes: Number(event.target.value) });
-                }}
-              />
-              {draft.pattern.length > 1 ? (
-                <Button
-                  look="quiet"
-                  className="col-span-3 justify-self-start"
-                  onClick={() => {
-                    change({ pattern: draft.pattern.filter((_, other) => other !== at) });
-                  }}
-                >
-                  {t('terms.removeDay')}
-                </Button>
-              ) : null}
-            </div>
-          );
-        })}
+              >
+                {t('terms.removeDay')}
+              </Button>
+            ) : null}
+          </div>
+        ))}
         <Button
           look="quiet"
           className="self-start"
           onClick={() => {
-            change({ pattern: [...draft.pattern, { weekday: 'Thu', at: '19:00', minutes: 75 }] });
+            put('pattern', [...draft.pattern, { weekday: 'Thu', at: '19:00', minutes: '75' }]);
           }}
         >
           {t('terms.addDay')}
         </Button>
-        <Select
+        <FormSelect
+          control={control}
+          name="approach"
           label={t('terms.approach')}
-          value={draft.approach}
-          onValue={(approach) => {
-            change({ approach: approach as Draft['approach'] });
-          }}
-          of={(['piece', 'outline', 'sides'] as const).map((value) => ({ value, text: t(`terms.approaches.${value}`) }))}
+          of={APPROACHES.map((value) => ({ value, text: t(`terms.approaches.${value}`) }))}
         />
         <div className="grid grid-cols-2 gap-3">
           <DateField
             label={t('terms.showingOn')}
             min={draft.from}
             max={draft.to}
-            value={draft.showing?.on ?? ''}
+            value={draft.showingOn}
             onValue={(on) => {
-              const { showing, ...rest } = draft;
-              const to = showing?.to ?? form.data?.entries.length ?? 1;
-              put(on === '' ? rest : { ...rest, showing: { on, to } });
+              if (draft.showingTo === '') put('showingTo', String(form.data?.entries.length ?? 1));
+              put('showingOn', on);
             }}
           />
-          {draft.showing ? (
-            <Select
+          {draft.showingOn === '' ? null : (
+            <FormSelect
+              control={control}
+              name="showingTo"
               label={t('terms.showingTo')}
-              value={String(draft.showing.to)}
-              onValue={(to) => {
-                change({ showing: { on: draft.showing?.on ?? draft.to, to: Number(to) } });
-              }}
               of={(form.data?.entries ?? []).map((entry) => ({ value: String(entry.position), text: entryName(entry) }))}
             />
-          ) : null}
+          )}
         </div>
       </div>
       <div>
@@ -393,11 +314,12 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
                   {...tip(t(closure ? 'terms.opens' : 'terms.closes'))}
                   className={closure ? '!border-dashed !border-soft text-soft line-through' : ''}
                   onClick={() => {
-                    change({
-                      closures: closure
+                    put(
+                      'closures',
+                      closure
                         ? draft.closures.filter((one) => one !== closure)
                         : [...draft.closures, { from: meeting.on, to: meeting.on }],
-                    });
+                    );
                   }}
                 >
                   {day(meeting.on, 'weekday')}
@@ -409,38 +331,26 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
         </ul>
         <p className="mt-2 text-sm text-soft">{t('terms.closeHint')}</p>
         <h2 className="mt-6 mb-2 text-lg">{t('terms.closures')}</h2>
-        {draft.closures.map((closure, at) => {
-          if (isSingle(closure)) return null;
-          const put = (part: Partial<Closure>) => {
-            change({ closures: draft.closures.map((one, other) => (other === at ? { ...one, ...part } : one)) });
-          };
-          return (
+        {draft.closures.map((closure, at) =>
+          // A single day is one of the dates above.
+          closure.from === closure.to ? null : (
             <div key={at} className="mb-2 flex flex-wrap items-end gap-3">
-              <DateField
-                label={t('terms.closureFrom')}
-                value={closure.from}
-                onValue={(value) => {
-                  put({ from: value });
-                }}
-              />
-              <DateField
-                label={t('terms.closureTo')}
-                value={closure.to}
-                onValue={(value) => {
-                  put({ to: value });
-                }}
-              />
+              <FormDate control={control} name={`closures.${at}.from`} label={t('terms.closureFrom')} />
+              <FormDate control={control} name={`closures.${at}.to`} label={t('terms.closureTo')} />
               <Button
                 look="quiet"
                 onClick={() => {
-                  change({ closures: draft.closures.filter((_, other) => other !== at) });
+                  put(
+                    'closures',
+                    draft.closures.filter((_, other) => other !== at),
+                  );
                 }}
               >
                 {t('terms.remove')}
               </Button>
             </div>
-          );
-        })}
+          ),
+        )}
         {fileSays ? (
           <p role="status" className="mb-2">
             {fileSays}
@@ -456,7 +366,7 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
           />
           <Button
             onClick={() => {
-              change({ closures: [...draft.closures, { from: daysLater(draft.from, 28), to: daysLater(draft.from, 34) }] });
+              put('closures', [...draft.closures, { from: daysLater(draft.from, 28), to: daysLater(draft.from, 34) }]);
             }}
           >
             {t('terms.addClosure')}
@@ -465,32 +375,42 @@ function Laying({ groups, today, group: wanted, before }: LayingProps) {
       </div>
       <div className="min-w-0 lg:col-span-2">
         <Heading aside={t('terms.sketchHint')}>{t('terms.sketch')}</Heading>
-        <Sketch draft={settled} isWrong={wrong !== undefined} form={form.data} />
+        <Sketch body={settled} isWrong={wrong !== undefined || body === ''} form={form.data} />
         <Button look="primary" type="submit" className="mt-4" disabled={lay.isPending}>
           {t(lay.isPending ? 'terms.laying' : 'terms.lay')}
         </Button>
         <p className="mt-4 text-sm text-soft">{t('terms.planHint')}</p>
-        {draft.after ? (
+        {draft.after === '' ? null : (
           <CarriesOver
             term={draft.after}
             onLeave={() => {
-              change({ after: null });
+              put('after', '');
             }}
           />
-        ) : null}
+        )}
       </div>
     </Form>
   );
 }
 
+/** The dates of what was typed, and what is wrong with it. */
+const useDates = (body: string) =>
+  useQuery({
+    queryKey: keys.dates(body),
+    queryFn: () => ask(api.POST('/api/terms/preview', { body: JSON.parse(body) as NewTerm })),
+    placeholderData: keepPreviousData,
+    enabled: body !== '',
+    retry: false,
+  });
+
 /** What the term would come to, as it would be planned today; nothing is laid yet. */
-function Sketch({ draft, isWrong, form }: { draft: Draft; isWrong: boolean; form: FormData | undefined }) {
+function Sketch({ body, isWrong, form }: { body: string; isWrong: boolean; form: FormData | undefined }) {
   const { t } = useTranslation();
   const query = useQuery({
-    queryKey: keys.sketch(draft),
-    queryFn: () => ask(api.POST('/api/terms/sketch', { body: draft })),
+    queryKey: keys.sketch(body),
+    queryFn: () => ask(api.POST('/api/terms/sketch', { body: JSON.parse(body) as NewTerm })),
     placeholderData: keepPreviousData,
-    enabled: !isWrong,
+    enabled: !isWrong && body !== '',
     retry: false,
     // It rests on everything that is on record, and is asked for whenever it is looked at.
     gcTime: 0,

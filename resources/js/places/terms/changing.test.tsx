@@ -2,7 +2,7 @@ import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { choose as pick } from '../../../../tests/pages/choose';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import { course, form, meeting, term } from '../../../../tests/pages/sample';
+import { course, form, meeting, nextTerm, term } from '../../../../tests/pages/sample';
 import { server, standIn } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
 import type { Term } from '../../api/client';
@@ -55,6 +55,7 @@ beforeEach(() => {
     'GET /api/forms/{form}': (at: { form: string }) => (at.form === 'lamps' ? form({ id: 'lamps', title: 'Old lamps' }) : form()),
     'PATCH /api/courses/{course}': {},
     'POST /api/terms/{term}/courses': {},
+    'GET /api/terms/next': ({ group }: { group: string }) => nextTerm({ group: group || 'group' }),
     'POST /api/terms/sketch': laid(),
     'POST /api/terms/{term}/changes/preview': { moved: [], cost: 0, meetings: laid().meetings, forecasts: [] },
   });
@@ -353,34 +354,67 @@ test('a term is laid from what is typed, and what is refused stays on the page',
   expect(document.activeElement).toBe(last);
 });
 
-test('the next term is that of a group without one, else it goes on after the last of the group whose term ends first', async () => {
-  const group = (id: string, name: string, termId: string | null) => ({ id, name, termId, formId: 'form', students: 3 });
-  const ends = (id: string, groupId: string, endsOn: string) => ({ id, groupId, endsOn, title: id });
+test('a term begins as the server says: of the group whose turn it is, or after the term that is named', async () => {
+  const asks = vi.fn();
   server.answers = {
     ...server.answers,
-    'GET /api/groups': [group('dawn', 'Dawn', 'a'), group('dusk', 'Dusk', 'c'), group('noon', 'Noon', null)],
-    'GET /api/session': { person: null, school: { today: '2026-01-20' } },
-    'GET /api/terms': [ends('a', 'dawn', '2026-03-01'), ends('b', 'dusk', '2025-12-01'), ends('c', 'dusk', '2026-02-03')],
+    'GET /api/groups': ['dawn', 'dusk'].map((id) => ({ id, name: id, termId: null, formId: 'form', students: 3 })),
+    'GET /api/terms/next': (asked: object) => {
+      asks(asked);
+      return nextTerm({
+        group: 'dusk',
+        after: 'c',
+        afterTitle: 'Winter 2026',
+        from: '2026-02-04',
+        to: '2026-04-01',
+        pattern: [
+          { weekday: 'Mon', at: '18:30', minutes: 60 },
+          { weekday: 'Fri', at: '07:00', minutes: 45 },
+        ],
+        approach: 'outline',
+      });
+    },
     'POST /api/terms/preview': { meetings: [], warnings: [] },
   };
-  const open = async () => {
-    cleanup();
-    sessionStorage.clear();
-    queryClient.clear();
-    showAt('/terms/new', [{ path: '/terms/new', Component: NewTermPlace }]);
-    return screen.findByRole('combobox', { name: 'Group' });
-  };
-  expect((await open()).textContent).toContain('Noon');
-  server.answers['GET /api/groups'] = [group('dawn', 'Dawn', 'a'), group('dusk', 'Dusk', 'c')];
-  const own = laid();
-  server.answers['GET /api/terms/{term}'] = (at: { term: string }) => ({
-    ...own,
-    term: { ...own.term, id: at.term, groupId: 'dusk' },
-  });
-  expect((await open()).textContent).toContain('Dusk');
-  // The day after the last one ends, on the same evenings.
+  showAt('/terms/new', [{ path: '/terms/new', Component: NewTermPlace }]);
+  expect((await screen.findByRole('combobox', { name: 'Group' })).textContent).toContain('dusk');
+  expect(screen.getByText(/It goes on where Winter 2026 leaves off/)).toBeTruthy();
   expect(screen.getByLabelText<HTMLInputElement>('First day').value).toBe('4 Feb 2026');
-  expect(server.got('POST', '/api/terms/preview').at(-1)?.body).toMatchObject({ group: 'dusk', after: 'c' });
+  expect(screen.getByLabelText<HTMLInputElement>('Name').value).toBe('Winter 2026');
+  expect(screen.getAllByLabelText<HTMLInputElement>('Minutes').map((one) => one.value)).toEqual(['60', '45']);
+  expect(server.got('POST', '/api/terms/preview').at(-1)?.body).toMatchObject({ group: 'dusk', after: 'c', approach: 'outline' });
+  cleanup();
+  showAt('/terms/new?after=c', [{ path: '/terms/new', Component: NewTermPlace }]);
+  await screen.findByRole('combobox', { name: 'Group' });
+  expect(asks.mock.calls).toEqual([[{ group: '', after: '' }], [{ group: '', after: 'c' }]]);
+});
+
+test('minutes can be cleared and typed anew; while they cannot be read nothing is asked, and nothing laid', async () => {
+  server.answers = {
+    ...server.answers,
+    'GET /api/groups': [{ id: 'group', name: 'Evening', termId: null, formId: 'form', students: 3 }],
+    'POST /api/terms/preview': { meetings: [], warnings: [] },
+  };
+  showAt('/terms/new', [{ path: '/terms/new', Component: NewTermPlace }]);
+  const minutes = await screen.findByLabelText<HTMLInputElement>('Minutes');
+  await userEvent.clear(minutes);
+  expect(minutes.value).toBe('');
+  expect(await screen.findByText('Write something here.')).toBeTruthy();
+  await userEvent.click(screen.getByRole('button', { name: 'Lay the term' }));
+  await userEvent.type(minutes, '600');
+  expect(await screen.findByText('At most 480.')).toBeTruthy();
+  await userEvent.click(screen.getByRole('button', { name: 'Lay the term' }));
+  expect(server.got('POST', '/api/terms')).toHaveLength(0);
+  await userEvent.clear(minutes);
+  await userEvent.type(minutes, '90');
+  await userEvent.click(screen.getByRole('button', { name: 'Lay the term' }));
+  await waitFor(() => {
+    expect(server.got('POST', '/api/terms').map((one) => one.body)).toMatchObject([{ pattern: [{ minutes: 90 }] }]);
+  });
+  const asked = server
+    .got('POST', '/api/terms/preview')
+    .map((one) => (one.body as { pattern: { minutes: number }[] }).pattern[0]);
+  expect(asked.filter((row) => row !== undefined && (row.minutes < 10 || row.minutes > 480))).toEqual([]);
 });
 
 test('what a term would come to is sketched before it is laid, and nothing in it leads anywhere', async () => {
