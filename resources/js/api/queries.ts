@@ -32,12 +32,6 @@ export const bitesQuery = (principleSet: string, form: string) =>
     queryKey: keys.bites(principleSet, form),
     queryFn: () => ask(api.GET('/api/principle-sets/{principleSet}/forms/{form}', { params: { path: { principleSet, form } } })),
   });
-export const principleVersionsQuery = (principleSet: string) =>
-  queryOptions({
-    queryKey: keys.principleVersions(principleSet),
-    queryFn: () => ask(api.GET('/api/principle-sets/{principleSet}/versions', { params: { path: { principleSet } } })),
-    staleTime: 0,
-  });
 /** What principles the entries of a form show. */
 export const shownInQuery = (form: string) =>
   queryOptions({
@@ -45,42 +39,10 @@ export const shownInQuery = (form: string) =>
     queryFn: () => ask(api.GET('/api/forms/{form}/principles', { params: { path: { form } } })),
   });
 export const studentsQuery = queryOptions({ queryKey: keys.students(), queryFn: () => ask(api.GET('/api/students')) });
-/** Where everyone in a group stands: a line each. */
-export const studentLinesQuery = (group: string) =>
-  queryOptions({
-    queryKey: keys.studentLines(group),
-    queryFn: () => ask(api.GET('/api/groups/{group}/lines', { params: { path: { group } } })),
-  });
 export const studentQuery = (student: string, on: string) =>
   queryOptions({
     queryKey: keys.student(student, on),
     queryFn: () => ask(api.GET('/api/students/{student}', { params: { path: { student }, query: on ? { on } : {} } })),
-  });
-export const studentLineQuery = (student: string, group: string) =>
-  queryOptions({
-    queryKey: keys.studentLine(student, group),
-    queryFn: () => ask(api.GET('/api/students/{student}/line', { params: { path: { student }, query: { group } } })),
-  });
-export const recallCurveQuery = (student: string, entry: string) =>
-  queryOptions({
-    queryKey: keys.recallCurve(student, entry),
-    queryFn: () => ask(api.GET('/api/students/{student}/curve', { params: { path: { student }, query: { entry } } })),
-  });
-/** What a teacher plans around: private, so nothing of it outlives the page that shows it. */
-export const considerationsQuery = (student: string) =>
-  queryOptions({
-    queryKey: keys.considerations(student),
-    queryFn: () => ask(api.GET('/api/students/{student}/considerations', { params: { path: { student } } })),
-    staleTime: 0,
-    gcTime: 0,
-  });
-/** Why somebody does something otherwise tonight: as private. */
-export const careReasonsQuery = (meeting: string) =>
-  queryOptions({
-    queryKey: keys.careReasons(meeting),
-    queryFn: () => ask(api.GET('/api/meetings/{meeting}/care', { params: { path: { meeting } } })),
-    staleTime: 0,
-    gcTime: 0,
   });
 export const warmUpsQuery = queryOptions({ queryKey: keys.warmUps(), queryFn: () => ask(api.GET('/api/school/warm-ups')) });
 /** Whether the forecasts were true. */
@@ -97,14 +59,6 @@ export const groupPrinciplesQuery = (group: string, on: string) =>
     queryFn: () => ask(api.GET('/api/groups/{group}/principles', { params: { path: { group }, query: on ? { on } : {} } })),
   });
 export const groupsQuery = queryOptions({ queryKey: keys.groups(), queryFn: () => ask(api.GET('/api/groups')) });
-/** How the next term would begin: asked anew whenever one is laid. */
-export const nextTermQuery = (group: string, after: string) =>
-  queryOptions({
-    queryKey: keys.nextTerm(group, after),
-    queryFn: () => ask(api.GET('/api/terms/next', { params: { query: { group, after } } })),
-    gcTime: 0,
-    staleTime: Infinity,
-  });
 export const termsQuery = queryOptions({ queryKey: keys.terms(), queryFn: () => ask(api.GET('/api/terms')) });
 /** A form; where it is taught as a course, as that course cuts it. */
 export const formQuery = (form: string, course: string | null = null) =>
@@ -113,12 +67,6 @@ export const formQuery = (form: string, course: string | null = null) =>
     queryFn: () => ask(api.GET('/api/forms/{form}', { params: { path: { form }, query: course === null ? {} : { course } } })),
   });
 const ofCourse = (course: string | null) => (course === null ? {} : { course });
-/** The lessons of a form, or of a course of it, each with whether something is written for it. */
-export const lessonsQuery = (form: string, course: string | null) =>
-  queryOptions({
-    queryKey: keys.lessons(form, course),
-    queryFn: () => ask(api.GET('/api/forms/{form}/lessons', { params: { path: { form }, query: ofCourse(course) } })),
-  });
 /** Who learns a form in which term. */
 export const formCoursesQuery = (form: string) =>
   queryOptions({
@@ -139,20 +87,13 @@ export interface TriedSize {
   minutesPerLoad?: number;
   lambda?: number;
 }
-const sizeAsked = (course: string | null, size: TriedSize) => ({ ...ofCourse(course), ...size });
+export const sizeAsked = (course: string | null, size: TriedSize) => ({ ...ofCourse(course), ...size });
 /** The lessons as they are and as they would be. */
 export const workbenchQuery = (form: string, course: string | null, size: TriedSize) =>
   queryOptions({
     queryKey: keys.workbench(form, course, size),
     queryFn: () => ask(api.GET('/api/forms/{form}/workbench', { params: { path: { form }, query: sizeAsked(course, size) } })),
     placeholderData: (before) => before,
-  });
-/** What a notch in the hand costs at each join. */
-export const pricesQuery = (form: string, course: string | null, size: TriedSize, moving: number) =>
-  queryOptions({
-    queryKey: keys.prices(form, course, size, moving),
-    queryFn: () =>
-      ask(api.GET('/api/forms/{form}/prices', { params: { path: { form }, query: { ...sizeAsked(course, size), moving } } })),
   });
 export const scoreQuery = (form: string) =>
   queryOptions({
@@ -175,11 +116,6 @@ export const termQuery = (term: string) =>
     queryKey: keys.term(term),
     queryFn: () => ask(api.GET('/api/terms/{term}', { params: { path: { term } } })),
     refetchInterval: ({ state }) => isBeingMade(state.data?.term),
-  });
-export const changesQuery = (term: string) =>
-  queryOptions({
-    queryKey: keys.changes(term),
-    queryFn: () => ask(api.GET('/api/terms/{term}/changes', { params: { path: { term } } })),
   });
 /** What was asked about a plan; looked at again while an answer is being worked out. */
 export const questionsQuery = (term: string) =>
@@ -209,35 +145,6 @@ export const classQuery = (meeting: string) =>
     // It rests on the plan and on everyone's marks: it is asked for anew whenever a class is opened.
     staleTime: 0,
   });
-/** Those who are here in pods, and what they have to catch up with. */
-export const podsQuery = (meeting: string, count: number) =>
-  queryOptions({
-    queryKey: keys.pods(meeting, count),
-    queryFn: () => ask(api.GET('/api/meetings/{meeting}/pods', { params: { path: { meeting }, query: { count } } })),
-    // It rests on who is here and on everyone's marks, which change while it is looked at.
-    staleTime: 0,
-    refetchInterval: 10_000,
-  });
-/** Who works with whom in a partner drill, among those who want to. */
-export const pairsQuery = (meeting: string, lesson: string, without: string[]) =>
-  queryOptions({
-    queryKey: keys.pairs(meeting, lesson, without),
-    queryFn: () =>
-      ask(
-        api.GET('/api/meetings/{meeting}/pairs', {
-          params: { path: { meeting }, query: { lesson, without: without.join(',') } },
-        }),
-      ),
-    // It rests on who is here, which changes while it is looked at.
-    staleTime: 0,
-    refetchInterval: 10_000,
-  });
-/** What a class did hold, as it was logged. */
-export const logQuery = (meeting: string) =>
-  queryOptions({
-    queryKey: keys.log(meeting),
-    queryFn: () => ask(api.GET('/api/meetings/{meeting}/log', { params: { path: { meeting } } })),
-  });
 
 /** What everyone in a group takes home from the last class. */
 export const groupPracticeQuery = (group: string) =>
@@ -251,13 +158,6 @@ export const groupHomeQuery = (group: string) =>
     queryKey: keys.groupHome(group),
     queryFn: () => ask(api.GET('/api/groups/{group}/home', { params: { path: { group } } })),
     // It comes from elsewhere at any time: it is asked for anew whenever it is looked at.
-    staleTime: 0,
-  });
-/** A student at home: link, practice, questions. */
-export const studentHomeQuery = (student: string) =>
-  queryOptions({
-    queryKey: keys.studentHome(student),
-    queryFn: () => ask(api.GET('/api/students/{student}/home', { params: { path: { student } } })),
     staleTime: 0,
   });
 
@@ -277,4 +177,9 @@ export const findQuery = (find: string, on: string | null) =>
   queryOptions({
     queryKey: keys.find(find, on),
     queryFn: ({ signal }) => ask(api.GET('/api/find', { params: { query: on === null ? { find } : { find, on } }, signal })),
+  });
+export const changesQuery = (term: string) =>
+  queryOptions({
+    queryKey: keys.changes(term),
+    queryFn: () => ask(api.GET('/api/terms/{term}/changes', { params: { path: { term } } })),
   });

@@ -18,7 +18,10 @@ for (const route of routes) if (route.Place !== undefined) ready.set(route, rout
 export function loadPlace(route: PlaceRoute): Promise<ComponentType> {
   const before = loading.get(route);
   if (before !== undefined) return before;
-  const promise = Promise.all([route.Place ?? route.load?.(), words(...route.words)]).then(
+  const promise = Promise.all([
+    route.Place ?? route.load?.(),
+    words(...(route.load === undefined ? [] : (['told'] as const)), ...route.words),
+  ]).then(
     ([Place]) => {
       if (Place === undefined) throw new PlaceNotLoaded();
       ready.set(route, Place);

@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from '../../messages';
 import type { Attendance, StudentCare } from '../../api/client';
-import { careReasonsQuery, sessionQuery } from '../../api/queries';
+import { careReasonsQuery } from './queries';
+import { sessionQuery } from '../../api/queries';
 import { Asked } from '../../kit/page';
 import { Why } from '../../kit/Why';
 import { everywhereOf } from './care';

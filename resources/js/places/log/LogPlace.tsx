@@ -5,7 +5,7 @@ import { useSearchParams } from '../../kit/router';
 import { ulid } from 'ulid';
 import type { ClassLog, Form, MeetingPage } from '../../api/client';
 import { outbox } from '../../api/outbox';
-import { logQuery } from '../../api/queries';
+import { logQuery } from './queries';
 import { useOutbox, useShownMeeting } from '../../api/useOutbox';
 import { ButtonLink, TextLink } from '../../kit/controls';
 import { day } from '../../kit/format';

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useTranslation } from '../../messages';
 import { Fold } from '../../kit/Fold';
 import type { Form } from '../../api/client';
-import { podsQuery } from '../../api/queries';
+import { podsQuery } from './queries';
 import { entryCall, entryName } from '../../kit/entryName';
 import { Asked } from '../../kit/page';
 import { Segmented } from '../../kit/Segmented';

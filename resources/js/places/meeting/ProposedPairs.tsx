@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from '../../messages';
 import type { PartnerDrill, Student } from '../../api/client';
-import { pairsQuery } from '../../api/queries';
+import { pairsQuery } from './queries';
 import { Button } from '../../kit/controls';
 import { Tick } from '../../kit/Tick';
 import { Asked } from '../../kit/page';

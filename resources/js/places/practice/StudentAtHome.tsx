@@ -2,7 +2,7 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from '../../messages';
 import { api, ask, type MadeLink } from '../../api/client';
-import { studentHomeQuery } from '../../api/queries';
+import { studentHomeQuery } from './queries';
 import { readAgain } from '../../api/touched';
 import { Button, RefusalLine } from '../../kit/controls';
 import { day } from '../../kit/format';

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
 import { useTranslation } from '../../messages';
 import type { Entry } from '../../api/client';
-import { recallCurveQuery } from '../../api/queries';
+import { recallCurveQuery } from './queries';
 import { entryName } from '../../kit/entryName';
 import { day } from '../../kit/format';
 import { Asked } from '../../kit/page';

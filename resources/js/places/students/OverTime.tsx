@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
 import { useTranslation } from '../../messages';
 import { Fold } from '../../kit/Fold';
-import { studentLineQuery } from '../../api/queries';
+import { studentLineQuery } from './queries';
 import { day, number } from '../../kit/format';
 import { Asked, Heading } from '../../kit/page';
 
