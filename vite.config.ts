@@ -6,6 +6,7 @@ import laravel from 'laravel-vite-plugin';
 import { defineConfig, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 import { generateSW } from 'workbox-build';
+import { WORDS } from './resources/js/mine/words';
 
 /** The page all addresses are drawn in; with it a class can be opened without a network. */
 const PAGE = 'resources/views/app.blade.php';
@@ -23,6 +24,23 @@ const MINE = 'resources/views/mine.blade.php';
 const FIRST =
   /node_modules[\\/](?:react|react-dom|scheduler|use-sync-external-store|wouter|regexparam|@tanstack[\\/](?:react-query|query-core)|openapi-fetch|idb|rosetta|dlv|templite|ulid)[\\/]|resources[\\/]js[\\/](?:api[\\/](?:client|device|stores|outbox|lease|noted|commands|keys|queries|queryClient|touched|kept)|messages[\\/](?:index|say|en[\\/]first))/;
 
+/** The programs that an entry loads or may load, and of the catalogue what its page says: a student's phone gets no teacher's pages. */
+function filesOf(entry: string): string[] {
+  type Part = { file: string; imports?: string[]; dynamicImports?: string[] };
+  const parts = JSON.parse(readFileSync('public/build/manifest.json', 'utf8')) as Record<string, Part>;
+  const found = new Set<string>();
+  const add = (name: string): void => {
+    const words = /messages\/\w+\/(\w+)\.json$/.exec(name)?.[1];
+    const part = parts[name];
+    if (part === undefined || found.has(part.file) || (words !== undefined && !(WORDS as readonly string[]).includes(words)))
+      return;
+    found.add(part.file);
+    for (const next of [...(part.imports ?? []), ...(part.dynamicImports ?? [])]) add(next);
+  };
+  add(entry);
+  return [...found];
+}
+
 function minePages(): Plugin {
   return {
     name: 'mine-worker',
@@ -31,7 +49,7 @@ function minePages(): Plugin {
       await generateSW({
         swDest: 'public/mine/sw.js',
         globDirectory: 'public/build',
-        globPatterns: ['assets/*.{js,css}', 'assets/{alegreya,atkinson}*latin-wght*.woff2'],
+        globPatterns: [...filesOf('resources/js/mine/mine.tsx'), 'assets/*.css', 'assets/{alegreya,atkinson}*latin-wght*.woff2'],
         modifyURLPrefix: { '': '/build/' },
         maximumFileSizeToCacheInBytes: 4_000_000,
         cacheId: 'gorvan-mine',

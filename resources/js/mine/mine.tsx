@@ -5,6 +5,7 @@ import { words } from '../messages';
 import { watchForChinese } from '../kit/chinese';
 import { followTheme } from '../kit/theme';
 import { MinePage } from './MinePage';
+import { WORDS } from './words';
 
 followTheme();
 watchForChinese(document);
@@ -12,9 +13,6 @@ watchForChinese(document);
 const client = new QueryClient({
   defaultOptions: { queries: { retry: false, networkMode: 'always' }, mutations: { networkMode: 'always' } },
 });
-
-/** The words of a student's page. Without a network they are there from the last visit. */
-const WORDS = ['cards', 'mine', 'practice', 'recall', 'students', 'support', 'supportSeen', 'time', 'told'] as const;
 
 async function draw(at: HTMLElement): Promise<void> {
   await words(...WORDS).catch(() => undefined);

@@ -3,6 +3,7 @@ import { dirname, resolve } from 'node:path';
 import { expect, test } from 'vitest';
 import { en } from '../messages/en';
 import { first } from '../messages/en/first';
+import { WORDS } from '../mine/words';
 import { routeAt } from './opening';
 import { routes } from './routes';
 
@@ -56,9 +57,17 @@ test('what the shell opens over a place loads all the words that it says', () =>
 });
 
 test('a student’s own page loads all the words that it says', () => {
-  const mine = readFileSync('resources/js/mine/mine.tsx', 'utf8');
-  const words = [...(/const WORDS = \[([^\]]*)\]/.exec(mine)?.[1] ?? '').matchAll(/'(\w+)'/g)].map(([, part]) => part);
-  for (const part of said(resolve('resources/js/mine/mine.tsx'))) expect(words).toContain(part);
+  for (const part of said(resolve('resources/js/mine/mine.tsx'))) expect(WORDS).toContain(part);
+});
+
+test.each(['places/Shell.tsx', 'places/today/TodayPlace.tsx', 'mine/mine.tsx'])('%s waits for no chart and no form', (file) => {
+  const seen = new Set<string>();
+  said(resolve('resources/js', file), seen);
+  const heavy = [...seen].filter((one) =>
+    /from '(?:recharts|react-hook-form|zod|@hookform[^']*)'/.test(readFileSync(one, 'utf8').replace(/import type[^;]*;/g, '')),
+  );
+  expect(seen.size).toBeGreaterThan(5);
+  expect(heavy).toEqual([]);
 });
 
 test('an address leads to its place: what is written out goes before what stands for anything', () => {

@@ -1,5 +1,4 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { lazy, Suspense } from 'react';
 import { useTranslation } from '../../messages';
 import { api, ask, Problem, type Reliability, type ReliabilityPage } from '../../api/client';
 import { reliabilityQuery, sessionQuery } from '../../api/queries';
@@ -8,14 +7,13 @@ import { Button } from '../../kit/controls';
 import { number } from '../../kit/format';
 import { Why } from '../../kit/Why';
 import { Asked, Empty, Heading } from '../../kit/page';
+import { useWanted, wantedPart } from '../../kit/wanted';
 import { useTell } from '../../kit/toasts';
 import { useOnce } from '../../kit/useOnce';
 import { SchoolPages } from './SchoolPages';
 
 // Charts are heavy: they come when one is looked at.
-const ReliabilityDiagram = lazy(async () => ({
-  default: (await import('../../pictures/ReliabilityDiagram')).ReliabilityDiagram,
-}));
+const diagram = wantedPart(async () => (await import('../../pictures/ReliabilityDiagram')).ReliabilityDiagram);
 
 /** Fewer looks than this say little. */
 const FEW = 50;
@@ -27,6 +25,7 @@ const percent = (share: number | null): number => Math.round(100 * (share ?? 0))
 export function ReliabilityPlace() {
   const { t } = useTranslation();
   const query = useQuery(reliabilityQuery);
+  const Diagram = useWanted(diagram, true);
   return (
     <SchoolPages>
       <Asked query={query}>
@@ -47,9 +46,7 @@ export function ReliabilityPlace() {
               <p className="max-w-3xl text-soft">{t('school.forecast.hint')}</p>
               <Told of={data.school} />
               <Heading>{t('school.forecast.diagram')}</Heading>
-              <Suspense fallback={<div className="h-80" />}>
-                <ReliabilityDiagram of={data.school} />
-              </Suspense>
+              <div className="min-h-80">{Diagram === null ? null : <Diagram of={data.school} />}</div>
               <Tenths of={data.school} />
               <Groups of={data} />
               <Factor of={data} now={data.school} />

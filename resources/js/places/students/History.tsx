@@ -1,20 +1,21 @@
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense } from 'react';
 import { useTranslation } from '../../messages';
 import type { Entry } from '../../api/client';
 import { recallCurveQuery } from './queries';
 import { entryName } from '../../kit/entryName';
 import { day } from '../../kit/format';
 import { Asked } from '../../kit/page';
+import { useWanted, wantedPart } from '../../kit/wanted';
 import { isSupport } from '../../pictures/reed';
 
 // Charts are heavy: they come when one is looked at.
-const RecallLine = lazy(async () => ({ default: (await import('../../pictures/RecallLine')).RecallLine }));
+const recallLine = wantedPart(async () => (await import('../../pictures/RecallLine')).RecallLine);
 
 /** The history of one movement: its recall day by day, and every contact on it, drawn and in words. */
 export function History({ student, entry }: { student: string; entry: Entry }) {
   const { t } = useTranslation();
   const query = useQuery(recallCurveQuery(student, entry.id));
+  const RecallLine = useWanted(recallLine, true);
   return (
     <section className="my-3 border-l-4 border-pine bg-sheet p-4" aria-label={t('students.curve', { entry: entryName(entry) })}>
       <h3 className="text-lg">{t('students.curve', { entry: entryName(entry) })}</h3>
@@ -30,9 +31,7 @@ export function History({ student, entry }: { student: string; entry: Entry }) {
                   {curve.side === null ? null : (
                     <h4 className="mt-2">{t('students.curveSide', { side: t(`side.${curve.side as 'left'}`) })}</h4>
                   )}
-                  <Suspense fallback={<div className="h-52" />}>
-                    <RecallLine curve={curve} />
-                  </Suspense>
+                  <div className="min-h-52">{RecallLine === null ? null : <RecallLine curve={curve} />}</div>
                   <ul className="m-0 grid list-none gap-x-8 p-0 text-sm sm:grid-cols-2">
                     {curve.contacts.map((one) => (
                       <li key={one.on}>

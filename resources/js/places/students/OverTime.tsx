@@ -1,13 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense } from 'react';
 import { useTranslation } from '../../messages';
 import { Fold } from '../../kit/Fold';
 import { studentLineQuery } from './queries';
 import { day, number } from '../../kit/format';
 import { Asked, Heading } from '../../kit/page';
+import { useWanted, wantedPart } from '../../kit/wanted';
 
 // Charts are heavy: they come when one is looked at.
-const LineOverTime = lazy(async () => ({ default: (await import('../../pictures/LineOverTime')).LineOverTime }));
+const overTime = wantedPart(async () => (await import('../../pictures/LineOverTime')).LineOverTime);
 
 interface Props {
   student: string;
@@ -19,6 +19,7 @@ interface Props {
 export function OverTime({ student, group, title }: Props) {
   const { t } = useTranslation();
   const query = useQuery(studentLineQuery(student, group));
+  const LineOverTime = useWanted(overTime, true);
   return (
     <section>
       <Heading aside={title}>{t('students.overTime')}</Heading>
@@ -29,9 +30,7 @@ export function OverTime({ student, group, title }: Props) {
           ) : (
             <>
               <p className="text-sm text-soft">{t('students.lineHint')}</p>
-              <Suspense fallback={<div className="h-64" />}>
-                <LineOverTime points={points} />
-              </Suspense>
+              <div className="min-h-64">{LineOverTime === null ? null : <LineOverTime points={points} />}</div>
               <Fold look="link" className="mt-2" title={t('students.table')}>
                 <table className="border-collapse text-sm">
                   <thead>
