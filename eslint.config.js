@@ -14,6 +14,20 @@ export default tseslint.config(
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
   {
+    // What is touched looks and answers alike everywhere: places compose it and draw none of their own.
+    files: ['resources/js/{places,mine}/**/*.tsx'],
+    ignores: ['**/*.test.tsx'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'JSXOpeningElement[name.name=/^(a|button|input|textarea|select|details|dialog|form)$/]',
+          message: 'Take it from kit/, or add it there.',
+        },
+      ],
+    },
+  },
+  {
     files: ['resources/js/first-look.js'],
     languageOptions: { globals: { localStorage: 'readonly', matchMedia: 'readonly', document: 'readonly' } },
   },

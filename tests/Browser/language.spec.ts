@@ -4,7 +4,7 @@ import { buildPseudo } from './pseudo';
 import { test } from './teacher';
 
 /** What stands on pages in any language: the name of the application, and how keys and the world's own things are called. */
-const ANYWHERE = ['gorvan', 'min', 'csv', 'json', 'letter', 'ctrl', 'alt', 'shift', 'esc', 'page', 'down', 'space', 'enter', 'tab', 'home', 'end', 'delete', 'insert', 'escape', 'europe', 'london', 'ics', 'http', 'https']; // prettier-ignore
+const ANYWHERE = ['gorvan', 'csv', 'json', 'letter', 'ctrl', 'alt', 'shift', 'esc', 'page', 'down', 'space', 'enter', 'tab', 'home', 'end', 'delete', 'insert', 'escape', 'europe', 'london', 'ics', 'http', 'https']; // prettier-ignore
 const DAYS = Array.from({ length: 12 }, (_, month) => new Date(Date.UTC(2026, month, 4 + month)))
   .flatMap((date) => [
     new Intl.DateTimeFormat('en-GB', { weekday: 'long', month: 'long' }).format(date),

@@ -9,6 +9,8 @@ const looks = {
   plain: `${base} px-4 border-line bg-sheet text-ink hover:border-pine2`,
   /** One of many in a row of tools. */
   tool: `${base} border-transparent bg-transparent px-1.5 text-sm font-normal text-pine underline-offset-4 hover:underline`,
+  /** Below the rail, one under the other. */
+  corner: 'min-h-11 pr-4 text-left text-sm text-pine underline-offset-4 hover:underline',
   quiet: `${base} border-transparent bg-transparent text-pine underline-offset-4 hover:underline`,
 };
 type Look = keyof typeof looks;
@@ -72,9 +74,6 @@ export function DownloadLink({ to, look = 'plain', children }: { to: string; loo
 
 export const field =
   'min-h-11 w-full rounded border border-line bg-sheet px-3 py-2 text-ink aria-[invalid=true]:border-persimmon';
-
-/** The same in a table of fields, where many stand close together. */
-export const closeField = 'min-h-11 w-full rounded border border-line bg-sheet px-2 py-1 text-[0.95rem] text-ink';
 
 /** What every control tells assistive technology about its label, its hint and its error. */
 interface Shared {

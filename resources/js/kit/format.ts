@@ -1,3 +1,5 @@
+import { t } from '../messages';
+
 /** How the school writes days, times and numbers (BCP 47); as they are written in Britain until the school is known. */
 let locale = 'en-GB';
 
@@ -88,10 +90,13 @@ export function share(value: number | null): string {
   return value === null ? '–' : `${number(100 * value, 0)} %`;
 }
 
+/** So many minutes, as they are read: 7.5 min. */
+export const inMinutes = (minutes: number, places = 2): string => t('app.min', { minutes: number(minutes, places) });
+
 export function duration(seconds: number): string {
   const minutes = Math.floor(seconds / 60);
-  const rest = Math.round(seconds % 60);
-  return minutes === 0 ? `${String(rest)} s` : rest === 0 ? `${String(minutes)} min` : `${String(minutes)} min ${String(rest)} s`;
+  const rest = t('app.s', { seconds: Math.round(seconds % 60) });
+  return minutes === 0 ? rest : Math.round(seconds % 60) === 0 ? inMinutes(minutes) : `${inMinutes(minutes)} ${rest}`;
 }
 
 /** Numbers in order as ranges: 1–3, 7, 9–10. */

@@ -1,9 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { type FormEvent, useState } from 'react';
+import { useState } from 'react';
 import { useTranslation } from '../messages';
 import type { HomeNotes } from '../api/client';
 import { Button, RefusalLine, TextArea } from '../kit/controls';
 import { dropDraft, keepDraft, readDraft } from '../kit/draft';
+import { Form } from '../kit/Form';
 import { useProblem } from '../kit/useProblem';
 import { note } from './sending';
 
@@ -34,10 +35,9 @@ export function AskTeacher({ questions }: { questions: HomeNotes['questions'] })
   return (
     <section className="mt-6 border-t border-line pt-3">
       <h2 className="text-xl">{t('mine.ask')}</h2>
-      <form
+      <Form
         className="mt-1 flex flex-col gap-2"
-        onSubmit={(event: FormEvent) => {
-          event.preventDefault();
+        onSend={() => {
           if (!isBusy && text.trim() !== '') void send();
         }}
       >
@@ -57,7 +57,7 @@ export function AskTeacher({ questions }: { questions: HomeNotes['questions'] })
         </Button>
         <RefusalLine refusal={refusal} className="" />
         {isAsked ? <p role="status">{t('mine.asked')}</p> : null}
-      </form>
+      </Form>
       <ul className="m-0 mt-2 list-none p-0">
         {questions.map((one) => (
           <li key={one.id} className="border-b border-line py-2">

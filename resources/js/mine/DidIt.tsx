@@ -1,8 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { type FormEvent, useState } from 'react';
+import { useState } from 'react';
 import { useTranslation } from '../messages';
 import type { HomeNotes } from '../api/client';
 import { Button, RefusalLine, TextField } from '../kit/controls';
+import { Form } from '../kit/Form';
 import { day } from '../kit/format';
 import { Segmented } from '../kit/Segmented';
 import { useProblem } from '../kit/useProblem';
@@ -63,10 +64,9 @@ export function DidIt({ entries, notes }: { entries: string[]; notes: HomeNotes 
     void client.invalidateQueries({ queryKey: ['mine'] });
   }
   return (
-    <form
+    <Form
       className="mt-5 border-t-2 border-ink pt-3"
-      onSubmit={(event: FormEvent) => {
-        event.preventDefault();
+      onSend={() => {
         setTried(true);
         if (!isBusy && isRight) void send();
       }}
@@ -124,6 +124,6 @@ export function DidIt({ entries, notes }: { entries: string[]; notes: HomeNotes 
           </li>
         ))}
       </ul>
-    </form>
+    </Form>
   );
 }

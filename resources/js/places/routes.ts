@@ -98,7 +98,7 @@ export const routes: PlaceRoute[] = [
   {
     path: '/forms/:form/cut',
     load: async () => (await import('./lessons/WorkbenchPlace')).WorkbenchPlace,
-    words: ['forms', 'lessons', 'practice'],
+    words: ['forms', 'lessons'],
     asks: (at, search) => [
       formQuery(of(at, 'form'), search.get('course')),
       workbenchQuery(of(at, 'form'), search.get('course'), {}),

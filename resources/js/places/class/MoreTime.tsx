@@ -1,5 +1,6 @@
 import { useTranslation } from '../../messages';
 import { Button } from '../../kit/controls';
+import { Tile } from '../../kit/touch';
 import { whole } from './ClockFace';
 import { type ClassClock, costs } from './clock';
 import { back, type Run, stretch } from './run';
@@ -24,10 +25,9 @@ export function MoreTime({
         const then = stretch(run, 60 * minutes, instant);
         const lost = costs(then.clock, clock);
         return (
-          <button
+          <Tile
             key={minutes}
-            type="button"
-            className="min-h-14 rounded border border-line bg-sheet px-4 py-2 text-left text-lg"
+            className="text-lg"
             onClick={() => {
               change((was) => was && stretch(was, 60 * minutes, Date.now()));
             }}
@@ -37,7 +37,7 @@ export function MoreTime({
               {lost.map((cost) => t('class.falls', { box: t(`boxes.${cost.box}`), to: whole(cost.to) })).join(' · ')}
               {then.clock.over > clock.over ? ` ${t('class.overBy', { minutes: Math.ceil(then.clock.over / 60) })}` : ''}
             </span>
-          </button>
+          </Tile>
         );
       })}
       <Button

@@ -3,6 +3,7 @@ import { useTranslation } from '../../messages';
 import type { CareNeed, CueCard, Entry, Form, MeetingPage, StudentCare } from '../../api/client';
 import { useShownMeeting } from '../../api/useOutbox';
 import { entryCall, entryLine } from '../../kit/entryName';
+import { FloorButton } from '../../kit/floorControls';
 import { number } from '../../kit/format';
 import { sided } from '../../kit/sided';
 import { sentence } from '../../messages/say';
@@ -12,8 +13,6 @@ import { focusesOf, type ShownFocus } from '../meeting/focus';
 import { usePresence } from '../meeting/usePresence';
 import type { Run } from './run';
 import type { Step } from './steps';
-
-const QUIET = 'min-h-11 text-left text-[clamp(1rem,3vmin,1.5rem)] text-pine underline underline-offset-4 sm:min-h-14';
 
 interface Props {
   page: MeetingPage;
@@ -57,20 +56,19 @@ export function Movement({ page, form, run, step, card, following, isTurned, onT
           </p>
           {card === undefined ? null : (
             <>
-              <button type="button" onClick={onTurn} aria-keyshortcuts="M" className={QUIET}>
+              <FloorButton look="word" onClick={onTurn} aria-keyshortcuts="M">
                 {t(isTurned ? 'class.sameWay' : 'class.mirrored')}
-              </button>
+              </FloorButton>
               {card.cues.length === 0 ? null : (
-                <button
-                  type="button"
-                  className={QUIET}
+                <FloorButton
+                  look="word"
                   aria-label={t('class.fade', { now: t(`lessons.page.fading.${fading}`) })}
                   onClick={() => {
                     setFading(FADINGS[(FADINGS.indexOf(fading) + 1) % FADINGS.length] ?? 'all');
                   }}
                 >
                   {t(`lessons.page.fading.${fading}`)}
-                </button>
+                </FloorButton>
               )}
             </>
           )}
@@ -98,13 +96,12 @@ export function Movement({ page, form, run, step, card, following, isTurned, onT
               ))}
             </ul>
             {card.cautions.length > 0 || needs.length > 0 ? (
-              <button
-                type="button"
+              <FloorButton
+                look="caution"
                 onClick={() => {
                   setAsksWhom(!asksWhom);
                 }}
                 aria-expanded={asksWhom}
-                className="mt-2 min-h-14 border-l-8 border-persimmon bg-straw-soft px-4 py-2 text-left text-[clamp(1.2rem,4.4vmin,2.5rem)] leading-tight font-medium"
               >
                 {/* A caution says for whom it is: beside a name it would be a reason. */}
                 {asksWhom
@@ -117,7 +114,7 @@ export function Movement({ page, form, run, step, card, following, isTurned, onT
                 <span className="block text-[clamp(1rem,3vmin,1.5rem)] font-normal text-soft">
                   {asksWhom ? <Concerned page={page} needs={needs} /> : t('class.whom')}
                 </span>
-              </button>
+              </FloorButton>
             ) : null}
           </>
         )}
@@ -177,16 +174,17 @@ function WarmUpLarge({ page }: { page: MeetingPage }) {
         ))}
       </ul>
       {care.some((one) => one.needs.some((need) => need.box === 'warm_up')) ? (
-        <button
-          type="button"
+        <FloorButton
+          look="caution"
           aria-expanded={asksWhom}
           onClick={() => {
             setAsksWhom(!asksWhom);
           }}
-          className="mt-2 min-h-14 border-l-8 border-persimmon bg-straw-soft px-4 py-2 text-left text-[clamp(1rem,3vmin,1.5rem)]"
         >
-          {asksWhom ? <BoxCare care={care} box="warm_up" forms={{}} /> : t('class.whom')}
-        </button>
+          <span className="text-[clamp(1rem,3vmin,1.5rem)] font-normal">
+            {asksWhom ? <BoxCare care={care} box="warm_up" forms={{}} /> : t('class.whom')}
+          </span>
+        </FloorButton>
       ) : null}
     </>
   );

@@ -1,7 +1,7 @@
 import { Dialog as RadixDialog } from 'radix-ui';
 import { type ComponentProps, memo, type ReactNode, useEffect, useState } from 'react';
 import { useTranslation } from '../../messages';
-import { Link } from '../../kit/router';
+import { FloorButton, FloorLink } from '../../kit/floorControls';
 import type { ClassPage, Form, MeetingPage } from '../../api/client';
 import { useShownMeeting } from '../../api/useOutbox';
 import { Button, ButtonLink } from '../../kit/controls';
@@ -97,30 +97,27 @@ export function RunningClass({ page, form, forms, tonight, run, change }: Props)
   const tools = (
     <>
       {(['here', 'mark', 'stop', 'time'] as const).map((what) => (
-        <button
+        <FloorButton
           key={what}
-          type="button"
-          className={tool}
+          look="tool"
           onClick={() => {
             setOpen(what);
           }}
         >
           {t(`class.tools.${what}`)}
-        </button>
+        </FloorButton>
       ))}
-      <button
-        type="button"
-        className={tool}
+      <FloorButton
+        look="tool"
         onClick={(event) => {
           setOpen(null);
           nextBox(event.detail);
         }}
       >
         {t('class.tools.next')}
-      </button>
-      <button
-        type="button"
-        className={tool}
+      </FloorButton>
+      <FloorButton
+        look="tool"
         aria-pressed={hasSound}
         onClick={() => {
           localStorage.setItem(SOUND, hasSound ? 'off' : 'on');
@@ -128,10 +125,8 @@ export function RunningClass({ page, form, forms, tonight, run, change }: Props)
         }}
       >
         {t(hasSound ? 'class.soundOn' : 'class.soundOff')}
-      </button>
-      <Link className={`${tool} inline-flex items-center justify-center no-underline`} to={`/meetings/${page.meeting.id}`}>
-        {t('class.leave')}
-      </Link>
+      </FloorButton>
+      <FloorLink to={`/meetings/${page.meeting.id}`}>{t('class.leave')}</FloorLink>
     </>
   );
   return (
@@ -151,12 +146,11 @@ export function RunningClass({ page, form, forms, tonight, run, change }: Props)
       />
       <footer className="border-t border-line bg-sheet pb-[env(safe-area-inset-bottom)]">
         <div className="grid grid-cols-[1fr_2fr_auto] gap-1 p-1">
-          <button type="button" className={area} onClick={goBack} aria-keyshortcuts="PageUp">
+          <FloorButton look="area" onClick={goBack} aria-keyshortcuts="PageUp">
             {t('class.back')}
-          </button>
-          <button
-            type="button"
-            className={`${area} border-pine bg-pine text-on-pine`}
+          </FloorButton>
+          <FloorButton
+            look="go"
             onClick={(event) => {
               goOn(event.detail);
             }}
@@ -167,16 +161,16 @@ export function RunningClass({ page, form, forms, tonight, run, change }: Props)
               : coming === null
                 ? t('class.end')
                 : t('class.nextBox', { box: t(`boxes.${coming}`) })}
-          </button>
-          <button
-            type="button"
-            className={`${area} sm:[@media(min-height:520px)]:hidden`}
+          </FloorButton>
+          <FloorButton
+            look="area"
+            className="sm:[@media(min-height:520px)]:hidden"
             onClick={() => {
               setOpen('more');
             }}
           >
             {t('class.tools.more')}
-          </button>
+          </FloorButton>
         </div>
         <div className="hidden gap-1 px-1 pb-1 sm:[@media(min-height:520px)]:flex">{tools}</div>
       </footer>
@@ -199,10 +193,6 @@ export function RunningClass({ page, form, forms, tonight, run, change }: Props)
 }
 
 const wayOf = (open: Open): Way => (open === 'stop' ? 'stop' : 'passage');
-const area =
-  'min-h-[clamp(3.6rem,13vmin,7rem)] rounded border border-line bg-paper px-4 text-[clamp(1.1rem,3.6vmin,2rem)] font-medium leading-tight';
-const tool = 'min-h-14 grow rounded border border-line bg-paper px-3 text-base text-ink aria-pressed:border-pine';
-
 // What is marked and noted is read here and not by the class around it: a tap draws the marks again, and not the clock.
 
 const Here = memo(function Here({ page }: { page: MeetingPage }) {

@@ -3,11 +3,12 @@ import { type ReactNode, useEffect, useState } from 'react';
 import { useTranslation } from '../../messages';
 import { FileField } from '../../kit/FileField';
 import { useNavigate, useParams } from '../../kit/router';
-import { api, ask, type Form, type ImportPreview } from '../../api/client';
+import { api, ask, type Form as FormData, type ImportPreview } from '../../api/client';
 import { formQuery, scoreQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
 import { keys } from '../../api/keys';
 import { Button, DownloadLink, RefusalLine, TextArea } from '../../kit/controls';
+import { Form } from '../../kit/Form';
 import { Fold } from '../../kit/Fold';
 import { Segmented } from '../../kit/Segmented';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
@@ -39,7 +40,7 @@ export function FilesPlace() {
   );
 }
 
-function Files({ form }: { form: Form }) {
+function Files({ form }: { form: FormData }) {
   // What was typed before and not read yet is open again.
   const [isReading, setReading] = useState(() => (readDraft<string>(`import.${form.id}`) ?? '') !== '');
   return (
@@ -56,7 +57,7 @@ function Files({ form }: { form: Form }) {
 }
 
 /** What a form can be written out as; the last column reads one over it. */
-function Out({ form, onRead }: { form: Form; onRead: () => void }) {
+function Out({ form, onRead }: { form: FormData; onRead: () => void }) {
   const { t } = useTranslation();
   const query = useQuery({
     queryKey: keys.losses(form.id),
@@ -104,7 +105,7 @@ function Way({ action, says, children }: { action: ReactNode; says: string; chil
   );
 }
 
-function In({ form }: { form: Form }) {
+function In({ form }: { form: FormData }) {
   const { t } = useTranslation();
   const client = useQueryClient();
   const navigate = useNavigate();
@@ -231,10 +232,9 @@ function In({ form }: { form: Form }) {
           </div>
         </div>
       ) : (
-        <form
+        <Form
           className="max-w-4xl"
-          onSubmit={(event) => {
-            event.preventDefault();
+          onSend={() => {
             setProblem(null);
             setDeclined([]);
             setIds(undefined);
@@ -263,7 +263,7 @@ function In({ form }: { form: Form }) {
           <Button look="primary" type="submit" className="mt-2" disabled={look.isPending || text.trim() === ''}>
             {t(look.isPending ? 'forms.reading' : 'files.read')}
           </Button>
-        </form>
+        </Form>
       )}
     </section>
   );

@@ -5,7 +5,7 @@ import { useParams, useSearchParams } from '../../kit/router';
 import { api, ask, type BookClass } from '../../api/client';
 import { keys } from '../../api/keys';
 import { Button, TextField, TextLink } from '../../kit/controls';
-import { day } from '../../kit/format';
+import { day, inMinutes } from '../../kit/format';
 import { Asked, Empty, Page } from '../../kit/page';
 import { GroupTabs } from './GroupTabs';
 
@@ -102,7 +102,7 @@ function Entry({ of }: { of: BookClass }) {
         </TextLink>
         <p className="text-sm text-soft">
           {t('book.present', { count: of.present })}
-          {of.minutes === null ? '' : ` · ${t('log.min', { count: of.minutes })}`}
+          {of.minutes === null ? '' : ` · ${inMinutes(of.minutes)}`}
           {of.isCorrected ? ` · ${t('book.corrected')}` : ''}
         </p>
       </div>

@@ -1,11 +1,11 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { useTranslation } from '../../messages';
 import { api, ask, Problem, type Student } from '../../api/client';
 import { groupsQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
 import { Button, RefusalLine } from '../../kit/controls';
+import { Menu, MenuItem } from '../../kit/Menu';
 import { Select } from '../../kit/Select';
 import { Form } from '../../kit/Form';
 import { FormText } from '../../kit/formFields';
@@ -52,40 +52,31 @@ export function People({ group, students }: Props) {
         {students.map((student) => (
           <li key={student.id} className="flex min-h-11 items-center justify-between gap-3 border-b border-line">
             <span className="min-w-0 break-words">{student.name}</span>
-            <DropdownMenu.Root>
-              <DropdownMenu.Trigger asChild>
+            <Menu
+              opener={
                 <Button look="quiet" className="no-print shrink-0" aria-label={`${t('groups.people')}: ${student.name}`}>
                   {t('groups.people')}
                 </Button>
-              </DropdownMenu.Trigger>
-              <DropdownMenu.Portal>
-                <DropdownMenu.Content
-                  align="end"
-                  className="z-20 min-w-52 rounded border border-line bg-sheet py-1"
-                  style={{ boxShadow: 'var(--float)' }}
+              }
+            >
+              {(['rename', 'move'] as const).map((what) => (
+                <MenuItem
+                  key={what}
+                  onSelect={() => {
+                    setDoing({ what, student });
+                  }}
                 >
-                  {(['rename', 'move'] as const).map((what) => (
-                    <DropdownMenu.Item
-                      key={what}
-                      className={item}
-                      onSelect={() => {
-                        setDoing({ what, student });
-                      }}
-                    >
-                      {t(`groups.${what}`)}
-                    </DropdownMenu.Item>
-                  ))}
-                  <DropdownMenu.Item
-                    className={item}
-                    onSelect={() => {
-                      off.mutate(student);
-                    }}
-                  >
-                    {t('groups.off')}
-                  </DropdownMenu.Item>
-                </DropdownMenu.Content>
-              </DropdownMenu.Portal>
-            </DropdownMenu.Root>
+                  {t(`groups.${what}`)}
+                </MenuItem>
+              ))}
+              <MenuItem
+                onSelect={() => {
+                  off.mutate(student);
+                }}
+              >
+                {t('groups.off')}
+              </MenuItem>
+            </Menu>
           </li>
         ))}
       </ul>
@@ -104,8 +95,6 @@ export function People({ group, students }: Props) {
     </>
   );
 }
-
-const item = 'flex min-h-11 cursor-default items-center px-4 outline-none data-[highlighted]:bg-straw-soft';
 
 /** On the list again as the same person; one who had no record went altogether, and is made anew. */
 async function backOn(group: string, id: string, name: string): Promise<unknown> {

@@ -1,6 +1,6 @@
 import { useTranslation } from '../../messages';
 import type { Cut, Form, Workbench } from '../../api/client';
-import { number } from '../../kit/format';
+import { number, inMinutes } from '../../kit/format';
 import { Why } from '../../kit/Why';
 import { usePassageWords } from '../meeting/PlanList';
 import { wholeMinutes } from './lesson';
@@ -97,9 +97,7 @@ export function SideBySide({ form, bench, minutes }: Props) {
                     ) : (
                       <>
                         <span className={isOther ? 'border-b-2 border-straw font-medium' : ''}>{words.numbers(lesson)}</span>{' '}
-                        <span className="text-sm text-soft">
-                          {t('practice.min', { minutes: wholeMinutes(minutes(lesson.load)) })}
-                        </span>
+                        <span className="text-sm text-soft">{inMinutes(wholeMinutes(minutes(lesson.load)))}</span>
                       </>
                     )}
                   </td>

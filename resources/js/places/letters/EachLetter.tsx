@@ -8,6 +8,7 @@ import { Button } from '../../kit/controls';
 import { day } from '../../kit/format';
 import { readDraft } from '../../kit/draft';
 import { Select } from '../../kit/Select';
+import { LineButton } from '../../kit/touch';
 import { useTell } from '../../kit/toasts';
 import { useAddressed } from '../../kit/useAddressed';
 import { useOnce } from '../../kit/useOnce';
@@ -48,17 +49,15 @@ export function EachLetter({ end, forms }: { end: TermEnd; forms: Record<string,
         >
           {end.students.map((one) => (
             <li key={one.id} className="border-b border-line">
-              <button
-                type="button"
-                aria-current={one.id === chosen.id}
-                className="group flex min-h-11 w-full items-center justify-between gap-2 px-2 text-left aria-[current=true]:bg-river2"
+              <LineButton
+                isOpen={one.id === chosen.id}
                 onClick={() => {
                   setAddress({ to: one.id });
                 }}
               >
                 <span>{one.name}</span>
                 <span className="text-sm text-soft group-aria-[current=true]:text-ink">{stateOf(t, one, typed)}</span>
-              </button>
+              </LineButton>
             </li>
           ))}
         </ul>

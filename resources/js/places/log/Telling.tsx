@@ -1,7 +1,9 @@
 import { useState } from 'react';
 import { useTranslation } from '../../messages';
+import { inMinutes } from '../../kit/format';
 import type { Doing, Form, MeetingPage, Passage } from '../../api/client';
-import { Button, closeField, CrossButton, TextArea, TextField } from '../../kit/controls';
+import { CloseText } from '../../kit/closeFields';
+import { Button, CrossButton, TextArea, TextField } from '../../kit/controls';
 import { Tick } from '../../kit/Tick';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { Heading } from '../../kit/page';
@@ -291,25 +293,25 @@ function Row({ part, form, isNamed, isLocked, onChange, onRemove }: RowProps) {
       <span className="flex items-center gap-1">
         {!hasMinutes ? null : isLocked ? (
           part.minutes === null ? null : (
-            <span className="text-soft">{t('log.min', { count: part.minutes })}</span>
+            <span className="text-soft">{inMinutes(part.minutes)}</span>
           )
         ) : (
-          <label className="flex items-center gap-1 text-sm text-soft">
-            <input
+          <span className="flex items-center gap-1 text-sm text-soft">
+            <CloseText
               type="number"
               inputMode="decimal"
               min={0}
               max={MOST_MINUTES}
               step="any"
               aria-label={t('log.minutesOf', { what, passage: part.passage === null ? '' : words.numbers(part.passage) })}
-              className={`${closeField} !w-20 text-right`}
+              className="!w-20 text-right"
               value={part.minutes ?? ''}
               onChange={(event) => {
                 onChange({ minutes: event.target.value === '' ? null : event.target.valueAsNumber });
               }}
             />
-            min
-          </label>
+            {t('log.unit')}
+          </span>
         )}
         {isLocked ? null : (
           <CrossButton

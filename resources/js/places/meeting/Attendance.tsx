@@ -1,9 +1,12 @@
 import { Feather } from 'lucide-react';
-import { Popover, Switch } from 'radix-ui';
-import { type FormEvent, useState } from 'react';
+import { Popover } from 'radix-ui';
+import { useState } from 'react';
 import { useTranslation } from '../../messages';
+import { inMinutes } from '../../kit/format';
 import type { MeetingPage } from '../../api/client';
-import { Button, ButtonLink, field } from '../../kit/controls';
+import { Button, ButtonLink, TextField } from '../../kit/controls';
+import { Form } from '../../kit/Form';
+import { SignButton, Switch } from '../../kit/touch';
 import { Tick } from '../../kit/Tick';
 import { Empty } from '../../kit/page';
 import { Floating } from '../../kit/Floating';
@@ -59,40 +62,34 @@ function Row({ page, student, presence }: { page: MeetingPage; student: { id: st
         </span>
         <span className="flex items-center gap-3 text-sm text-soft">
           {t(of.isHere ? 'meeting.present' : 'meeting.away')}
-          <Switch.Root
+          <Switch
             id={`here-${student.id}`}
             checked={of.isHere}
             disabled={meeting.isHeld}
             onCheckedChange={(is) => {
               presence.note(student.id, { isHere: is });
             }}
-            className="h-8 w-14 shrink-0 rounded border border-line bg-sheet p-[3px] data-[state=checked]:border-pine data-[state=checked]:bg-pine disabled:opacity-60"
-          >
-            <Switch.Thumb className="block h-full w-6 rounded bg-soft data-[state=checked]:translate-x-[1.4rem] data-[state=checked]:bg-on-pine" />
-          </Switch.Root>
+          />
         </span>
       </label>
       {meeting.isHeld ? null : (
-        <button
-          type="button"
+        <SignButton
           aria-pressed={of.isCareful}
           aria-label={t('meeting.carefulOf', { name: student.name })}
           {...tip(t('meeting.carefulTonight'))}
           onClick={() => {
             presence.note(student.id, { isCareful: !of.isCareful, isHere: true });
           }}
-          className="flex min-h-14 min-w-11 shrink-0 items-center justify-center rounded text-soft aria-pressed:bg-straw-soft aria-pressed:text-ink"
         >
           <Feather size={20} strokeWidth={1.6} aria-hidden="true" />
-        </button>
+        </SignButton>
       )}
       {meeting.isHeld ? null : (
         <Popover.Root>
-          <Popover.Trigger
-            aria-label={t('meeting.moreOf', { name: student.name })}
-            className="min-h-14 min-w-11 shrink-0 rounded text-2xl leading-none text-soft hover:text-ink"
-          >
-            …
+          <Popover.Trigger asChild>
+            <SignButton className="text-2xl leading-none" aria-label={t('meeting.moreOf', { name: student.name })}>
+              …
+            </SignButton>
           </Popover.Trigger>
           <Floating align="end" className="flex w-72 flex-col gap-2 border border-line p-4">
             <p className="font-medium">{student.name}</p>
@@ -133,7 +130,6 @@ interface MinutesProps {
 /** Minutes after the start at which somebody came or went: those of now with one touch, then in steps. */
 function Minutes({ label, value, most, now, onValue }: MinutesProps) {
   const { t } = useTranslation();
-  const step = 'min-h-11 min-w-11 rounded border border-line text-lg';
   return (
     <div className="flex items-center justify-between gap-2">
       <Tick
@@ -146,27 +142,25 @@ function Minutes({ label, value, most, now, onValue }: MinutesProps) {
       </Tick>
       {value === null ? null : (
         <span className="flex items-center gap-1">
-          <button
-            type="button"
-            className={step}
+          <Button
+            className="min-w-11 !px-0 text-lg"
             aria-label={t('meeting.fewer', { label })}
             onClick={() => {
               onValue(Math.max(0, value - 5));
             }}
           >
             −
-          </button>
-          <span className="min-w-12 text-center">{t('log.min', { count: value })}</span>
-          <button
-            type="button"
-            className={step}
+          </Button>
+          <span className="min-w-12 text-center">{inMinutes(value)}</span>
+          <Button
+            className="min-w-11 !px-0 text-lg"
             aria-label={t('meeting.more', { label })}
             onClick={() => {
               onValue(Math.min(most, value + 5));
             }}
           >
             +
-          </button>
+          </Button>
         </span>
       )}
     </div>
@@ -193,35 +187,32 @@ function Guests({ presence, known }: { presence: Presence; known: string[] }) {
     setError(null);
   };
   return (
-    <form
+    <Form
       className="mt-4 max-w-xl"
-      onSubmit={(event: FormEvent) => {
-        event.preventDefault();
+      onSend={() => {
         add(false);
       }}
     >
-      <label className="text-sm font-medium" htmlFor="guest-name">
-        {t('meeting.guestAdd')}
-      </label>
-      <div className="mt-1 flex flex-wrap gap-2">
-        <input
-          id="guest-name"
-          className={`${field} min-h-14 flex-1 basis-48`}
-          maxLength={120}
-          autoComplete="off"
-          value={name}
-          aria-invalid={error !== null}
-          aria-describedby="guest-error"
-          onChange={(event) => {
-            setName(event.target.value);
-            setError(null);
-          }}
-        />
-        <Button type="submit" className="min-h-14">
+      <div className="flex flex-wrap items-start gap-2">
+        <div className="flex-1 basis-48">
+          <TextField
+            label={t('meeting.guestAdd')}
+            error={error ?? undefined}
+            className="min-h-14"
+            maxLength={120}
+            autoComplete="off"
+            value={name}
+            onChange={(event) => {
+              setName(event.target.value);
+              setError(null);
+            }}
+          />
+        </div>
+        <Button type="submit" className="mt-6 min-h-14">
           {t('meeting.guestHere')}
         </Button>
         <Button
-          className="min-h-14"
+          className="mt-6 min-h-14"
           onClick={() => {
             add(true);
           }}
@@ -229,9 +220,6 @@ function Guests({ presence, known }: { presence: Presence; known: string[] }) {
           {t('meeting.guestFirst')}
         </Button>
       </div>
-      <p id="guest-error" role={error === null ? undefined : 'alert'} className="mt-1 text-sm text-persimmon">
-        {error}
-      </p>
-    </form>
+    </Form>
   );
 }

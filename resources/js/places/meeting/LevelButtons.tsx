@@ -2,6 +2,7 @@ import type { KeyboardEvent } from 'react';
 import { useTranslation } from '../../messages';
 import type { Ladder } from './ladders';
 import { tip } from '../../kit/tip';
+import { RungButton } from '../../kit/touch';
 
 interface Props<L extends string> {
   ladder: Ladder<L>;
@@ -38,19 +39,15 @@ export function LevelButtons<L extends string>({ ladder, label, level, onLevel, 
       {ladder.levels.map((one, at) => {
         const isOn = level === one;
         return (
-          <button
+          <RungButton
             key={one}
-            type="button"
-            aria-pressed={isOn}
+            isOn={isOn}
             tabIndex={isOn || (at === 0 && !isAnyOn) ? 0 : -1}
             aria-keyshortcuts={String(at + 1)}
             {...tip(`${ladder.seen(one)}${isOn && isUnsent ? ` (${t('outbox.waits')})` : ''}`)}
             onClick={() => {
               onLevel(one);
             }}
-            className={`relative flex min-h-14 min-w-0 flex-col items-center justify-center gap-0.5 rounded border px-0.5 text-[0.68rem] leading-tight lg:flex-row lg:gap-2 lg:px-1 lg:text-[0.95rem] ${
-              isOn ? 'border-pine bg-straw-soft font-semibold' : 'border-line bg-sheet'
-            }`}
           >
             {ladder.glyph(one, isOn)}
             <span className="max-w-full break-words">{ladder.word(one)}</span>
@@ -61,7 +58,7 @@ export function LevelButtons<L extends string>({ ladder, label, level, onLevel, 
                 className="absolute top-1 right-1 size-2 rounded-full border border-persimmon"
               />
             ) : null}
-          </button>
+          </RungButton>
         );
       })}
     </div>

@@ -6,6 +6,7 @@ import { useMarkedMeeting } from '../../api/useOutbox';
 import { Button } from '../../kit/controls';
 import { Segmented } from '../../kit/Segmented';
 import { Floating } from '../../kit/Floating';
+import { HeadingButton, Tile } from '../../kit/touch';
 import { partOf } from '../../pictures/coursePart';
 import { type CellState, Ribbon } from '../../pictures/Ribbon';
 import { stretchTo } from '../../pictures/stretch';
@@ -221,28 +222,26 @@ function PassageChoice({ offered, chosen, onChoose, words, children }: ChoicePro
   return (
     <Popover.Root>
       <Popover.Trigger asChild>
-        <button type="button" className="min-h-12 text-left" aria-label={t('meeting.otherPassage')}>
+        <HeadingButton aria-label={t('meeting.otherPassage')}>
           <strong className="font-serif text-xl">{chosen ? words.numbers(chosen) : t('meeting.choosePassage')}</strong>{' '}
           {chosen ? words.titles(chosen) : ''}{' '}
           <span className="text-sm text-pine underline underline-offset-4">{t('meeting.change')}</span>
-        </button>
+        </HeadingButton>
       </Popover.Trigger>
       <Floating align="start" className="max-h-[75vh] w-184 overflow-y-auto border border-line p-4">
         <div className="mb-3 flex flex-wrap gap-2" role="radiogroup" aria-label={t('meeting.passage')}>
           {offered.map(({ label, passage }) => (
             <Popover.Close asChild key={`${label}${String(passage.from)}`}>
-              <button
-                type="button"
+              <Tile
                 role="radio"
                 aria-checked={isChosen(passage)}
                 onClick={() => {
                   onChoose({ from: passage.from, to: passage.to });
                 }}
-                className="min-h-14 rounded border border-line px-4 text-left aria-checked:border-pine aria-checked:bg-pine aria-checked:text-on-pine"
               >
                 <span className="block text-sm opacity-85">{label}</span>
                 <strong className="font-medium">{words.numbers(passage)}</strong>
-              </button>
+              </Tile>
             </Popover.Close>
           ))}
         </div>

@@ -2,7 +2,7 @@ import { TextLink } from '../../kit/controls';
 import { useTranslation } from '../../messages';
 import type { Form, GroupPrinciples, Meeting, Passage, StudentCare, WarmUps } from '../../api/client';
 import { entryCall } from '../../kit/entryName';
-import { number } from '../../kit/format';
+import { number, inMinutes } from '../../kit/format';
 import { Warnings } from '../../kit/page';
 import { Why } from '../../kit/Why';
 import { type Part, partOf } from '../../pictures/coursePart';
@@ -215,7 +215,7 @@ function ReviewPart({ part, form }: { part: Part; form: Form }) {
           <strong>{words.numbers(item)}</strong> {words.titles(item)}
           <span className="text-soft">
             {' '}
-            · {t('plan.passes', { count: item.passes })}, {number(item.minutes, 1)} min ·{' '}
+            · {t('plan.passes', { count: item.passes })}, {inMinutes(item.minutes, 1)} ·{' '}
             {item.meanRecall === null
               ? t('plan.meanRecallNone')
               : t(howMany(item.meanRecall), { recall: number(100 * item.meanRecall, 0) })}

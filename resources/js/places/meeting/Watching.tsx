@@ -1,4 +1,5 @@
 import { useTranslation } from '../../messages';
+import { Tile } from '../../kit/touch';
 import type { ClassPage, MeetingPage, Passage, Watch } from '../../api/client';
 import type { PassageWords } from './PlanList';
 import type { Marks } from './useMarks';
@@ -47,12 +48,11 @@ export function Watching({ page, words, courseId, tonight, presence, marks, onLo
         </li>
         {shown.map((one) => (
           <li key={one.studentId} className="shrink-0">
-            <button
-              type="button"
+            <Tile
               onClick={() => {
                 onLook(one.courseId, one.passage);
               }}
-              className={`min-h-12 rounded border px-3 text-left leading-tight ${one.why === 'unsure' ? 'border-line' : 'border-l-4 border-straw'} bg-sheet`}
+              className={one.why === 'unsure' ? '!py-1' : '!border-l-4 !border-l-straw !py-1'}
             >
               <strong className="block font-medium">{name(one.studentId)}</strong>
               <span className="text-sm text-soft">
@@ -61,7 +61,7 @@ export function Watching({ page, words, courseId, tonight, presence, marks, onLo
                   : page.courses.find((course) => course.courseId === one.courseId)?.title}{' '}
                 · {why(one)}
               </span>
-            </button>
+            </Tile>
           </li>
         ))}
       </ul>

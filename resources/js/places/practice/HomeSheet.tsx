@@ -1,7 +1,7 @@
 import { useTranslation } from '../../messages';
 import type { HomeFocus, SheetPassage } from '../../api/client';
 import { entryCall } from '../../kit/entryName';
-import { day, number } from '../../kit/format';
+import { day, number, inMinutes } from '../../kit/format';
 import { sided } from '../../kit/sided';
 import { Why } from '../../kit/Why';
 import { SIDES } from '../lessons/lesson';
@@ -59,7 +59,7 @@ export function PassageOfSheet({ passage, next }: { passage: SheetPassage; next:
       <p>
         <strong className="text-lg font-medium">{name}</strong>{' '}
         <span className="text-soft">
-          {passage.form} · {t('practice.min', { minutes: number(passage.minutes) })}
+          {passage.form} · {inMinutes(passage.minutes)}
         </span>{' '}
         <Why about={t('practice.whyAbout', { passage: name })}>
           <p>

@@ -1,5 +1,4 @@
 import { useQuery } from '@tanstack/react-query';
-import { ToggleGroup } from 'radix-ui';
 import { useEffect } from 'react';
 import { useTranslation } from '../../messages';
 import { useParams } from '../../kit/router';
@@ -9,6 +8,7 @@ import { keys } from '../../api/keys';
 import { PrintButton } from '../../kit/controls';
 import { Asked } from '../../kit/page';
 import { sided } from '../../kit/sided';
+import { Segmented } from '../../kit/Segmented';
 import { Select } from '../../kit/Select';
 import { useAddressed } from '../../kit/useAddressed';
 import { FormPages } from '../forms/FormPages';
@@ -62,25 +62,14 @@ function Deck({ form }: { form: Form }) {
         <div className="mt-2 flex flex-wrap items-end gap-x-8 gap-y-2">
           <div>
             <p className="text-sm font-medium">{t('cards.view')}</p>
-            <ToggleGroup.Root
-              type="single"
+            <Segmented
+              label={t('cards.view')}
               value={view}
-              onValueChange={(to) => {
-                if (to !== '') say({ view: to });
+              onValue={(to) => {
+                say({ view: to });
               }}
-              aria-label={t('cards.view')}
-              className="flex flex-wrap"
-            >
-              {VIEWS.map((one) => (
-                <ToggleGroup.Item
-                  key={one}
-                  value={one}
-                  className="min-h-11 border-b-2 border-transparent px-3 text-soft data-[state=on]:border-pine data-[state=on]:font-medium data-[state=on]:text-ink"
-                >
-                  {t(`cards.views.${one}`)}
-                </ToggleGroup.Item>
-              ))}
-            </ToggleGroup.Root>
+              of={VIEWS.map((one) => ({ value: one, text: t(`cards.views.${one}`) }))}
+            />
           </div>
           <div className="w-40">
             <Select

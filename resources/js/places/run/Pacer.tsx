@@ -128,7 +128,7 @@ export function Walking({ form, beats, passage }: { form: Form; beats: Beat[]; p
           >
             {walk.isOver ? t('time.done') : (breaths[beat.breath] ?? beat.breath)}
             <span className="font-sans text-base text-ink">
-              {beat.seconds === null ? t('time.untilToldNow') : `${Math.ceil(beat.seconds - walk.into).toFixed(0)} s`}
+              {beat.seconds === null ? t('time.untilToldNow') : t('app.s', { seconds: Math.ceil(beat.seconds - walk.into) })}
             </span>
           </p>
         </div>

@@ -4,6 +4,7 @@ import { useTranslation } from '../../messages';
 import type { Mail } from '../../api/client';
 import { mailboxQuery } from '../../api/queries';
 import { Button } from '../../kit/controls';
+import { OutLink } from '../../kit/OutLink';
 import { Dialog } from '../../kit/Dialog';
 import { clock, day } from '../../kit/format';
 import { Notice } from '../../kit/Notice';
@@ -88,13 +89,5 @@ function Mails({ mails }: { mails: Mail[] }) {
 
 /** A text whose addresses can be opened, as a mail reader shows it. */
 function Linked({ text }: { text: string }) {
-  return text.split(/(https?:\/\/\S+)/).map((part, at) =>
-    at % 2 === 0 ? (
-      part
-    ) : (
-      <a key={at} href={part} target="_blank" rel="noreferrer" className="break-all text-pine underline underline-offset-4">
-        {part}
-      </a>
-    ),
-  );
+  return text.split(/(https?:\/\/\S+)/).map((part, at) => (at % 2 === 0 ? part : <OutLink key={at} to={part} />));
 }

@@ -6,7 +6,7 @@ import { Tick } from '../../kit/Tick';
 import type { Edit, Raw, Row } from './edits';
 import { type Field, Records } from './Records';
 import type { Refused } from './useScore';
-import { closeField } from '../../kit/controls';
+import { CloseArea, CloseText } from '../../kit/closeFields';
 
 const BREATHS = ['in', 'out', 'pause', 'sound', 'free'] as const;
 const FOR = [
@@ -289,7 +289,6 @@ export function Cell({ label, value, isLong = false, hint, error, onSave, onTypi
     onTyping?.(text);
   };
   const shared = {
-    className: `${closeField} ${error ? 'border-persimmon' : ''}`,
     value: typed,
     'aria-invalid': error ? true : undefined,
     onBlur: save,
@@ -298,7 +297,7 @@ export function Cell({ label, value, isLong = false, hint, error, onSave, onTypi
     <label className="flex flex-col text-xs text-soft">
       {label}
       {isLong ? (
-        <textarea
+        <CloseArea
           {...shared}
           rows={Math.min(Math.max(2, typed.split('\n').length), 8)}
           onChange={(event) => {
@@ -306,7 +305,7 @@ export function Cell({ label, value, isLong = false, hint, error, onSave, onTypi
           }}
         />
       ) : (
-        <input
+        <CloseText
           {...shared}
           onChange={(event) => {
             type(event.target.value);

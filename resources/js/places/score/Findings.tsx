@@ -2,7 +2,9 @@ import { useState } from 'react';
 import { useTranslation } from '../../messages';
 import { Fold } from '../../kit/Fold';
 import type { Audit, Finding } from '../../api/client';
-import { Button, closeField } from '../../kit/controls';
+import { CloseText } from '../../kit/closeFields';
+import { Button } from '../../kit/controls';
+import { Form } from '../../kit/Form';
 import type { Severity } from '../../pictures/Ribbon';
 import type { Edit } from './edits';
 import { say, sentence } from '../../messages/say';
@@ -139,10 +141,10 @@ function One({ finding, onGo, onEdit }: { finding: Finding } & Pick<Props, 'onGo
             </Button>
           </p>
         ) : (
-          <form
+          <Form
             className="mt-1"
-            onSubmit={(event) => {
-              event.preventDefault();
+            onSend={() => {
+              if (reason.trim() === '') return;
               onEdit(
                 [{ op: 'accept', code: finding.code, grounds: finding.grounds, reason: reason.trim() }],
                 t('score.acceptedNow'),
@@ -151,11 +153,9 @@ function One({ finding, onGo, onEdit }: { finding: Finding } & Pick<Props, 'onGo
           >
             <label className="text-xs text-soft">
               {t('score.acceptReason')}
-              <input
-                className={closeField}
+              <CloseText
                 value={reason}
                 maxLength={120}
-                required
                 onChange={(event) => {
                   setReason(event.target.value);
                 }}
@@ -175,7 +175,7 @@ function One({ finding, onGo, onEdit }: { finding: Finding } & Pick<Props, 'onGo
                 {t('score.cancel')}
               </Button>
             </div>
-          </form>
+          </Form>
         )}
       </div>
     </div>

@@ -1,7 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from '../../messages';
 import { Select } from '../../kit/Select';
-import { Button, closeField, CrossButton } from '../../kit/controls';
+import { CloseText } from '../../kit/closeFields';
+import { Button, CrossButton } from '../../kit/controls';
 import { Tick } from '../../kit/Tick';
 import type { Raw } from './edits';
 
@@ -241,9 +242,8 @@ function RecordField({ field, which, value, onChange, onLeave }: FieldProps) {
       className={`flex flex-col text-xs text-soft ${field.kind === 'number' || field.kind === 'weight' ? 'w-16' : field.kind === 'long' ? 'basis-full' : 'min-w-28 grow basis-28'}`}
     >
       {name}
-      <input
+      <CloseText
         aria-label={label}
-        className={closeField}
         inputMode={field.kind === 'number' ? 'decimal' : undefined}
         value={textOf(value)}
         onChange={(event) => {

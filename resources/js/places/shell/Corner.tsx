@@ -4,7 +4,7 @@ import { useTranslation, words } from '../../messages';
 import { api, ask } from '../../api/client';
 import { endSession, tellSessionEnd } from '../../api/kept';
 import { closeOutbox, flush, waiting } from '../../api/outbox';
-import { RefusalLine } from '../../kit/controls';
+import { Button, RefusalLine } from '../../kit/controls';
 import { dropDrafts } from '../../kit/draft';
 import { useProblem } from '../../kit/useProblem';
 import { chooseTheme, useTheme } from '../../kit/theme';
@@ -48,34 +48,31 @@ export function Corner({ onHelp, onFind, onLeave }: Props) {
     onError: setProblem,
   });
   const Unsent = useWanted(unsentDialog, unsent !== null);
-  const quiet = 'min-h-11 pr-4 text-left text-sm text-pine underline-offset-4 hover:underline';
   return (
     <div className="mt-2 flex flex-wrap lg:flex-col">
-      <button type="button" className={quiet} onClick={onFind}>
+      <Button look="corner" onClick={onFind}>
         {t('app.find')}
-      </button>
-      <button
-        type="button"
-        className={quiet}
+      </Button>
+      <Button
+        look="corner"
         onClick={() => {
           chooseTheme(theme === 'day' ? 'hall' : 'day');
         }}
       >
         {t(theme === 'day' ? 'app.hall' : 'app.day')}
-      </button>
-      <button type="button" className={quiet} onClick={onHelp}>
+      </Button>
+      <Button look="corner" onClick={onHelp}>
         {t('app.shortcuts')}
-      </button>
-      <button
-        type="button"
-        className={quiet}
+      </Button>
+      <Button
+        look="corner"
         onClick={() => {
           setProblem(null);
           signOut.mutate(false);
         }}
       >
         {t(signOut.isPending ? 'outbox.signingOut' : 'app.signOut')}
-      </button>
+      </Button>
       <RefusalLine refusal={refusal} className="text-sm" />
       {Unsent === null ? null : (
         <Unsent

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useTranslation } from '../../messages';
 import { usePath } from '../../kit/router';
 import { useWanted, wantedPart } from '../../kit/wanted';
-import { placeLook } from './placeLook';
+import { PlaceButton, placeLook } from '../../kit/placeLook';
 import { places } from './places';
 
 const menu = wantedPart(async () => (await import('./MoreMenu')).MoreMenu);
@@ -14,7 +14,7 @@ export function MorePlaces() {
   const pathname = usePath();
   const [isAsked, setAsked] = useState(false);
   const Menu = useWanted(menu, isAsked);
-  const look = placeLook(places.some(({ to, isMore }) => isMore && pathname.startsWith(to)));
+  const isActive = places.some(({ to, isMore }) => isMore && pathname.startsWith(to));
   const content = (
     <>
       <MoreHorizontal size={20} strokeWidth={1.6} aria-hidden="true" />
@@ -24,9 +24,8 @@ export function MorePlaces() {
   return (
     <li className="grow lg:hidden">
       {Menu === null ? (
-        <button
-          type="button"
-          className={look}
+        <PlaceButton
+          isActive={isActive}
           aria-haspopup="menu"
           aria-expanded={false}
           onPointerDown={() => void menu.load().catch(() => undefined)}
@@ -35,9 +34,9 @@ export function MorePlaces() {
           }}
         >
           {content}
-        </button>
+        </PlaceButton>
       ) : (
-        <Menu look={look}>{content}</Menu>
+        <Menu look={placeLook(isActive)}>{content}</Menu>
       )}
     </li>
   );

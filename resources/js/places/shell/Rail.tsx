@@ -7,7 +7,8 @@ import { NewVersion } from '../NewVersion';
 import { OutboxLine } from '../outbox/OutboxLine';
 import { Corner } from './Corner';
 import { MorePlaces } from './MorePlaces';
-import { placeLook } from './placeLook';
+import { placeLook } from '../../kit/placeLook';
+import { SkipLink } from '../../kit/SkipLink';
 import { places } from './places';
 
 interface Props {
@@ -24,12 +25,7 @@ export function Rail({ session, onHelp, onFind, onLeave, children }: Props) {
   const corner = <Corner onHelp={onHelp} onFind={onFind} onLeave={onLeave} />;
   return (
     <div className="lg:flex">
-      <a
-        href="#page"
-        className="sr-only focus:not-sr-only focus:fixed focus:top-2 focus:left-2 focus:z-50 focus:bg-sheet focus:p-3"
-      >
-        {t('app.skip')}
-      </a>
+      <SkipLink to="page">{t('app.skip')}</SkipLink>
       <nav
         aria-label={t('places.label')}
         className="fixed inset-x-0 bottom-0 z-20 flex border-t border-line bg-sheet lg:sticky lg:top-0 lg:h-screen lg:w-48 lg:shrink-0 lg:flex-col lg:border-t-0 lg:border-r lg:bg-paper lg:py-6"

@@ -1,5 +1,4 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { DropdownMenu } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
 import { useTranslation } from '../../messages';
 import { useNavigate } from '../../kit/router';
@@ -10,6 +9,7 @@ import { Button, RefusalLine, TextLink } from '../../kit/controls';
 import { Dialog } from '../../kit/Dialog';
 import { Form } from '../../kit/Form';
 import { FormText } from '../../kit/formFields';
+import { Menu, MenuItem } from '../../kit/Menu';
 import { Notice } from '../../kit/Notice';
 import { written, z } from '../../kit/schema';
 import { Select } from '../../kit/Select';
@@ -22,7 +22,6 @@ import { SamePeople, told, useSamePeople } from '../groups/SamePeople';
 import { Details } from './Details';
 
 const path = (student: string) => ({ params: { path: { student } } });
-const item = 'flex min-h-11 cursor-default items-center px-4 outline-none data-highlighted:bg-river2 data-disabled:opacity-50';
 
 /** Something that is done to a record, said when it is done, and taken back from there. */
 interface Step {
@@ -96,88 +95,76 @@ export function KeepRecord({ data }: { data: StudentPage }) {
     setDoing(null);
   };
   const entry = (text: string, onSelect: () => void, isOff = false): ReactNode => (
-    <DropdownMenu.Item key={text} className={item} disabled={isOff || isBusy} onSelect={onSelect}>
+    <MenuItem key={text} disabled={isOff || isBusy} onSelect={onSelect}>
       {text}
-    </DropdownMenu.Item>
+    </MenuItem>
   );
   return (
     <>
-      <DropdownMenu.Root>
-        <DropdownMenu.Trigger asChild>
-          <Button>{t('students.keep.open')}</Button>
-        </DropdownMenu.Trigger>
-        <DropdownMenu.Portal>
-          <DropdownMenu.Content
-            align="end"
-            collisionPadding={12}
-            className="z-20 min-w-60 rounded border border-line bg-sheet py-1"
-            style={{ boxShadow: 'var(--float)' }}
-          >
-            {entry(t('students.keep.rename'), () => {
-              setDoing('rename');
-            })}
-            {data.sameAs !== null
-              ? null
-              : [
-                  entry(t('students.keep.details'), () => {
-                    setDoing('details');
-                  }),
-                  entry(t('students.keep.join'), () => {
-                    setDoing('join');
-                  }),
-                  ...current.map((group) =>
-                    entry(t('students.keep.leave', { group: group.name }), () => {
-                      step({
-                        say: t('students.keep.left', { name, group: group.name }),
-                        go: async () => {
-                          await ask(
-                            api.DELETE('/api/groups/{group}/students', {
-                              params: { path: { group: group.id } },
-                              body: { students: [id] },
-                            }),
-                          );
-                          return left();
-                        },
-                        back: joins(group.id),
-                      });
-                    }),
+      <Menu opener={<Button>{t('students.keep.open')}</Button>}>
+        {entry(t('students.keep.rename'), () => {
+          setDoing('rename');
+        })}
+        {data.sameAs !== null
+          ? null
+          : [
+              entry(t('students.keep.details'), () => {
+                setDoing('details');
+              }),
+              entry(t('students.keep.join'), () => {
+                setDoing('join');
+              }),
+              ...current.map((group) =>
+                entry(t('students.keep.leave', { group: group.name }), () => {
+                  step({
+                    say: t('students.keep.left', { name, group: group.name }),
+                    go: async () => {
+                      await ask(
+                        api.DELETE('/api/groups/{group}/students', {
+                          params: { path: { group: group.id } },
+                          body: { students: [id] },
+                        }),
+                      );
+                      return left();
+                    },
+                    back: joins(group.id),
+                  });
+                }),
+              ),
+              data.isPaused
+                ? entry(t('students.keep.back'), () => {
+                    step({ say: t('students.keep.cameBack', { name }), go: plainly(pause(false)), back: pause(true) });
+                  })
+                : entry(
+                    t('students.keep.pause'),
+                    () => {
+                      step({ say: t('students.keep.paused', { name }), go: plainly(pause(true)), back: pause(false) });
+                    },
+                    current.length === 0,
                   ),
-                  data.isPaused
-                    ? entry(t('students.keep.back'), () => {
-                        step({ say: t('students.keep.cameBack', { name }), go: plainly(pause(false)), back: pause(true) });
-                      })
-                    : entry(
-                        t('students.keep.pause'),
-                        () => {
-                          step({ say: t('students.keep.paused', { name }), go: plainly(pause(true)), back: pause(false) });
-                        },
-                        current.length === 0,
-                      ),
-                  data.isOffList
-                    ? entry(t('students.keep.on'), () => {
-                        step({ say: t('students.keep.onDone', { name }), go: plainly(list(false)) });
-                      })
-                    : entry(t('students.keep.off'), () => {
-                        const groups = current.map((one) => one.id);
-                        step({
-                          say: t('students.keep.offDone', { name }),
-                          go: async () => {
-                            await list(true)();
-                            return left();
-                          },
-                          back: async () => {
-                            await list(false)();
-                            for (const group of groups) await joins(group)();
-                          },
-                        });
-                      }),
-                  entry(t('students.keep.same'), () => {
-                    setDoing('same');
+              data.isOffList
+                ? entry(t('students.keep.on'), () => {
+                    step({ say: t('students.keep.onDone', { name }), go: plainly(list(false)) });
+                  })
+                : entry(t('students.keep.off'), () => {
+                    const groups = current.map((one) => one.id);
+                    step({
+                      say: t('students.keep.offDone', { name }),
+                      go: async () => {
+                        await list(true)();
+                        return left();
+                      },
+                      back: async () => {
+                        await list(false)();
+                        for (const group of groups) await joins(group)();
+                      },
+                    });
                   }),
-                ]}
-          </DropdownMenu.Content>
-        </DropdownMenu.Portal>
-      </DropdownMenu.Root>
+              entry(t('students.keep.same'), () => {
+                setDoing('same');
+              }),
+            ]}
+      </Menu>
       <Dialog open={doing === 'rename'} onOpenChange={close} title={t('students.keep.renameTitle', { name })}>
         <Rename data={data} step={step} onDone={close} />
       </Dialog>

@@ -138,9 +138,9 @@ function ReviewIn({ course, upTo, onPut }: { course: Course; upTo: number; onPut
   const { handleSubmit, control } = useForm({ defaultValues: { from: 1, to: 1 } });
   const entries = entryChoices(course.form.entries.slice(0, upTo));
   return (
-    <form
+    <Form
       className="mt-2 grid items-end gap-2 sm:grid-cols-[1fr_1fr_auto]"
-      onSubmit={(event) => {
+      onSend={(event) => {
         void handleSubmit(({ from, to }) => {
           onPut(Math.min(Number(from), Number(to)), Math.max(Number(from), Number(to)));
         })(event);
@@ -149,7 +149,7 @@ function ReviewIn({ course, upTo, onPut }: { course: Course; upTo: number; onPut
       <FormSelect control={control} name="from" label={t('terms.reviewFrom')} of={entries} />
       <FormSelect control={control} name="to" label={t('terms.reviewTo')} of={entries} />
       <Button type="submit">{t('terms.reviewIn')}</Button>
-    </form>
+    </Form>
   );
 }
 
