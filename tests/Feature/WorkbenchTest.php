@@ -47,6 +47,7 @@ test('the price of a notch is the cost of the cut it makes, less that of the bes
     $pinned = $bench();
     expect($pinned['tried']['objective'])->toEqualWithDelta($prices['best'] + $dear['price'], 1e-9)
         ->and($pinned['free']['objective'])->toEqual($prices['best'])
+        ->and($pinned['tried']['dearer'])->toEqualWithDelta($dear['price'] / $prices['best'], 1e-9)
         // Taken up again, it is told against the best without it.
         ->and(collect($this->getJson("/api/forms/$this->form/prices?count=3&moving={$dear['after']}")->json('prices'))->firstWhere('after', $dear['after'])['price'])->toEqual($dear['price']);
 });

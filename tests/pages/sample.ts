@@ -59,6 +59,7 @@ export function form(change: Partial<Form> = {}): Form {
     lambda: 0.5,
     objective: 1.25,
     totalLoad: 7.2,
+    worth: 3,
     seconds: 72,
     entries: [1, 2, 3, 4, 5, 6].map((position) =>
       entry(

@@ -32,7 +32,7 @@ final class CutController extends Controller
         $tried = $try($placed, $course, $size);
         $free = $try($placed, $course, $size, isFree: true);
 
-        return new JsonResponse(new WorkbenchData(SizeData::of($kept), $tried->minutesPerLoad, CutData::of($placed->form, $try->kept($form, $placed, $course)), CutData::of($tried->form, $tried->cut), CutData::of($free->form, $free->cut)));
+        return new JsonResponse(new WorkbenchData(SizeData::of($kept), $tried->minutesPerLoad, CutData::of($placed->form, $try->kept($form, $placed, $course), $free->cut), CutData::of($tried->form, $tried->cut, $free->cut), CutData::of($free->form, $free->cut, $free->cut)));
     }
 
     #[Reads('/api/forms/{form}/prices', 'cutPrices', 'What one notch costs at each join, the free ones chosen anew', PricesData::class, query: [...self::QUERY, 'moving' => 'integer'])]

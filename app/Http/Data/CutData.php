@@ -32,6 +32,8 @@ final readonly class CutData
         public float $heaviest,
         #[OA\Property]
         public int $poorStops,
+        #[OA\Property(description: 'how much more it costs than the best cut of this size, as a share; null where they are not compared')]
+        public ?float $dearer,
         #[OA\Property(type: 'array', items: new OA\Items(ref: CutLesson::class))]
         public array $lessons,
         #[OA\Property(type: 'array', items: new OA\Items(ref: JoinData::class))]
@@ -39,13 +41,13 @@ final readonly class CutData
     ) {
     }
 
-    public static function of(Form $form, LessonCut $cut): self
+    public static function of(Form $form, LessonCut $cut, LessonCut $best): self
     {
         $recaps = new RecapFinder($form, $cut->joins);
         [$lightest, $heaviest] = $cut->range();
 
         return new self(
-            $cut->target, $cut->lambda, $cut->objective, $lightest, $heaviest, $cut->poorStops(),
+            $cut->target, $cut->lambda, $cut->objective, $lightest, $heaviest, $cut->poorStops(), $cut->dearerThan($best),
             array_map(static fn (int $at, Lesson $lesson): CutLesson => new CutLesson($at + 1, $lesson->from, $lesson->to, $lesson->load, PassageData::of($recaps->before($lesson->from))), array_keys($cut->lessons), $cut->lessons),
             array_map(static fn (JoinRest $join): JoinData => new JoinData($join->after, $join->rest, $join->pin?->value), $cut->joins),
         );

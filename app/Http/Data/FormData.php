@@ -52,6 +52,8 @@ final readonly class FormData
         public float $objective,
         #[OA\Property]
         public float $totalLoad,
+        #[OA\Property(description: 'how many lessons of the usual size')]
+        public int $worth,
         #[OA\Property]
         public float $seconds,
         #[OA\Property(type: 'array', items: new OA\Items(ref: EntryData::class))]
@@ -111,6 +113,7 @@ final readonly class FormData
             lambda: $cut->lambda,
             objective: $cut->objective,
             totalLoad: $cut->totalLoad(),
+            worth: $cut->worth(),
             seconds: $time->secondsBetween(1, $form->count()),
             entries: array_map(static fn (EntryLoad $load): EntryData => EntryData::of($form, $load, $ids[$load->position - 1] ?? ''), $cut->loads),
             sections: array_map(static fn (Section $section): SectionData => new SectionData($section->title, $section->first, $section->last), $form->sections),

@@ -62,6 +62,32 @@ final readonly class LessonCut
         return count(array_filter(array_slice($this->lessons, 0, -1), fn (Lesson $lesson): bool => ! (($this->joins[$lesson->to - 1] ?? null)?->isGood() ?? true)));
     }
 
+    /** How many lessons of the usual size the passage is worth; where no size was asked for, as many as it has. */
+    public function worth(): int
+    {
+        return $this->target > 0.0 ? self::lessonsIn($this->totalLoad(), $this->target) : count($this->lessons);
+    }
+
+    /** How many lessons of a size a load comes to, halves up, one at least. */
+    public static function lessonsIn(float $load, float $target): int
+    {
+        // A half that sums of tenths have missed by a hair is a half.
+        return max(1, (int) floor(round(min($load / $target, 1e6), 9) + 0.5));
+    }
+
+    /**
+     * How much more it costs than the best one, as a share of that: 0.05 is a twentieth more. Sums that are weighed
+     * otherwise, or of another number of lessons, are not compared: null.
+     */
+    public function dearerThan(self $best): ?float
+    {
+        if ($this->lambda !== $best->lambda || count($this->lessons) !== count($best->lessons)) {
+            return null;
+        }
+
+        return $best->objective > 0.0 ? $this->objective / $best->objective - 1.0 : 0.0;
+    }
+
     /** Of the passage that was cut. */
     public function totalLoad(): float
     {

@@ -147,10 +147,8 @@ final readonly class LessonCutter
     private function count(Passages $passages, float $target): int
     {
         $range = $passages->feasibleRange($target) ?? throw $this->capCannotBeKept($passages, $target);
-        $ratio = round(min($passages->total() / $target, 1e6), 9); // a half that sums of tenths have missed by a hair is a half
-        $wanted = max(1, (int) floor($ratio + 0.5));
 
-        return max($range[0], min($range[1], $wanted));
+        return max($range[0], min($range[1], LessonCut::lessonsIn($passages->total(), $target)));
     }
 
     private function capCannotBeKept(Passages $passages, float $target): CapCannotBeKept

@@ -46,6 +46,30 @@ test('the number of lessons is total over target, halves up', function () {
         ->and((new LessonCutter)->cut(plainForm(12, demands: array_fill(1, 12, 0.9)), 5.2)->lessons)->toHaveCount(3); // 13 / 5.2 = 2.5, 2.4999… as floats add
 });
 
+test('a form is worth as many lessons as it would be cut into, whatever a hand has pinned', function () {
+    $worth = fn (int $entries, float $demand, float $target, array $pins = []): int => (new LessonCutter)->cut(plainForm($entries, $pins, demands: array_fill(1, $entries, $demand)), $target)->worth();
+    expect($worth(10, 0.8, 3.92))->toBe(3)
+        ->and($worth(12, 0.9, 5.2))->toBe(3)
+        ->and($worth(1, 0.0, 40.0))->toBe(1)
+        // Every join cut: twelve lessons, and still three lessons' worth.
+        ->and($worth(12, 0.9, 5.2, array_fill(1, 11, CutPin::Always)))->toBe(3);
+    $cut = (new LessonCutter)->cut(plainForm(12), lessons: 5);
+    expect(LessonCut::made(0.0, 0.5, $cut->loads, $cut->joins, $cut->lessons, $cut->passage)->worth())->toBe(5);
+});
+
+test('a cut is told against the best one as a share, and only where both are weighed alike', function () {
+    $cut = new LessonCutter;
+    $free = $cut->cut(plainForm(12), lessons: 4);
+    $pinned = $cut->cut(plainForm(12, [2 => CutPin::Always]), lessons: 4);
+    expect($free->dearerThan($free))->toBe(0.0)
+        ->and($pinned->dearerThan($free))->toEqualWithDelta(($pinned->objective - $free->objective) / $free->objective, 1e-12)->toBeGreaterThan(0.0)
+        ->and($cut->cut(plainForm(12), lessons: 5)->dearerThan($free))->toBeNull()
+        ->and($cut->weighing(0.1)->cut(plainForm(12), lessons: 4)->dearerThan($free))->toBeNull();
+    // Nothing is dearer than what costs nothing: one entry, one lesson.
+    $one = $cut->cut(plainForm(1), lessons: 1);
+    expect($one->dearerThan($one))->toBe(0.0);
+});
+
 test('pins are cut and bars are not', function () {
     $free = ends((new LessonCutter)->cut(plainForm(12), 4.0));
     $pinned = ends((new LessonCutter)->cut(plainForm(12, [5 => CutPin::Always]), 4.0));

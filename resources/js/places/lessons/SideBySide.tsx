@@ -19,12 +19,12 @@ export function SideBySide({ form, bench, minutes }: Props) {
   const { t } = useTranslation();
   const words = usePassageWords(form);
   const titles = { kept: t('lessons.asKept'), tried: t('lessons.asTried'), free: t('lessons.asFree') };
-  /** How much worse the whole is than the best cut of that size; cuts that are weighed otherwise are not compared. */
-  const against = (cut: Cut): string => {
-    if (cut.lambda !== bench.free.lambda || cut.lessons.length !== bench.free.lessons.length) return t('lessons.nothing');
-    const more = bench.free.objective > 0 ? cut.objective / bench.free.objective - 1 : 0;
-    return more < 0.005 ? t('lessons.asGood') : t('lessons.dearer', { percent: number(100 * more, 0) });
-  };
+  const against = ({ dearer }: Cut): string =>
+    dearer === null
+      ? t('lessons.nothing')
+      : dearer < 0.005
+        ? t('lessons.asGood')
+        : t('lessons.dearer', { percent: number(100 * dearer, 0) });
   const rows: [string, (cut: Cut) => string][] = [
     [t('lessons.lessons'), (cut) => String(cut.lessons.length)],
     [

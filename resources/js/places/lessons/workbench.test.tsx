@@ -20,6 +20,7 @@ const cut = (ends: number[], change: Partial<Cut> = {}): Cut => ({
   lightest: 2,
   heaviest: 5,
   poorStops: 1,
+  dearer: 0,
   lessons: ends.map((to, at) => ({ number: at + 1, from: (ends[at - 1] ?? 0) + 1, to, load: 2.5, recap: null })),
   joins: joins(),
   ...change,

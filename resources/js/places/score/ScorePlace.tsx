@@ -20,7 +20,6 @@ import { type Arcs, Ribbon } from '../../pictures/Ribbon';
 import { MOST_ZOOM, RibbonTools } from '../forms/RibbonTools';
 import type { WidthBy } from '../../pictures/strip';
 import { FormPages } from '../forms/FormPages';
-import { worthOf } from '../forms/Worth';
 import { type Column, type ColumnSet, sectionStarts, SETS } from './columns';
 import { Depth } from './Depth';
 import { type Edit, newId, type Row } from './edits';
@@ -399,7 +398,7 @@ function Editor({ id, start }: { id: string; start: Edited }) {
       <p className="mt-3 text-[0.95rem]" data-testid="totals">
         {t('score.totals', {
           movements: totals.movements,
-          worth: t('forms.worth', { count: worthOf(form) }),
+          worth: t('forms.worth', { count: form.worth }),
           time: duration(totals.seconds),
           turn: number(totals.turn, 1),
           left: number(totals.left, 1),
