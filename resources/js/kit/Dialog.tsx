@@ -11,6 +11,14 @@ interface Props {
   wide?: boolean;
 }
 
+/** One who has a keyboard begins in the first field; on a phone that would hide half of what was opened. */
+function beginInField(event: Event): void {
+  const field = (event.currentTarget as HTMLElement).querySelector<HTMLElement>('input, textarea, [role="combobox"]');
+  if (field === null || !window.matchMedia('(pointer: fine)').matches) return;
+  event.preventDefault();
+  field.focus();
+}
+
 /** Something over the page that is to be seen to before one goes on. */
 export function Dialog({ open = true, onOpenChange, title, children, wide = false }: Props) {
   const { t } = useTranslation();
@@ -20,6 +28,7 @@ export function Dialog({ open = true, onOpenChange, title, children, wide = fals
         <RadixDialog.Overlay className="fixed inset-0 z-30 bg-ink/35" />
         <RadixDialog.Content
           aria-describedby={undefined}
+          onOpenAutoFocus={beginInField}
           className={`fixed inset-x-3 top-[6vh] z-40 mx-auto max-h-[88vh] overflow-y-auto rounded bg-sheet p-6 ${wide ? 'max-w-3xl' : 'max-w-lg'}`}
           style={{ boxShadow: 'var(--float)' }}
         >

@@ -194,7 +194,7 @@ function Guests({ presence, known }: { presence: Presence; known: string[] }) {
       }}
     >
       <div className="flex flex-wrap items-start gap-2">
-        <div className="flex-1 basis-48">
+        <div className="flex-1 basis-64">
           <TextField
             label={t('meeting.guestAdd')}
             error={error ?? undefined}
@@ -208,17 +208,19 @@ function Guests({ presence, known }: { presence: Presence; known: string[] }) {
             }}
           />
         </div>
-        <Button type="submit" className="mt-6 min-h-14">
-          {t('meeting.guestHere')}
-        </Button>
-        <Button
-          className="mt-6 min-h-14"
-          onClick={() => {
-            add(true);
-          }}
-        >
-          {t('meeting.guestFirst')}
-        </Button>
+        <div className="flex gap-2 sm:mt-6">
+          <Button type="submit" className="min-h-14">
+            {t('meeting.guestHere')}
+          </Button>
+          <Button
+            className="min-h-14"
+            onClick={() => {
+              add(true);
+            }}
+          >
+            {t('meeting.guestFirst')}
+          </Button>
+        </div>
       </div>
     </Form>
   );

@@ -33,7 +33,7 @@ export function Outlook({ course, meetings }: { course: Course; meetings: Meetin
         : t('terms.comesTo', {
             reach: movements.filter((entry) => entry.position <= reach).length,
             of: movements.length,
-            expected: number(forecast.expected, 1),
+            movements: forecast.movements,
             holds: forecast.holds,
           })}{' '}
       {forecast.showingHolds === null || course.showingOn === null ? null : forecast.showingHolds ? (
@@ -49,7 +49,7 @@ export function Outlook({ course, meetings }: { course: Course; meetings: Meetin
         </strong>
       )}{' '}
       <Why about={t('terms.whyEnd')}>
-        <p>{t('terms.expectedIs', { on: day(forecast.day, 'weekday') })}</p>
+        <p>{t('terms.expectedIs', { on: day(forecast.day, 'weekday'), expected: number(forecast.expected, 1) })}</p>
         {evenings.length > 0 ? <p>{t('terms.evenings', { list: evenings.join(', ') })}</p> : null}
         {forecast.weakest.length > 0 ? (
           <p>
