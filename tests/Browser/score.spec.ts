@@ -138,6 +138,14 @@ test('a form is typed with the keyboard alone', async ({ page }) => {
   await expect(page.getByRole('grid')).toContainText('First');
 });
 
+test('sixteen rows stand on a laptop at once, whole', async ({ page }) => {
+  await newScore(page, longList());
+  const last = await row(page, 16).evaluate((one) => one.getBoundingClientRect().bottom);
+  const end = await page.getByRole('grid').evaluate((grid) => grid.parentElement?.getBoundingClientRect().bottom ?? 0);
+  expect(last).toBeGreaterThan(0);
+  expect(last).toBeLessThanOrEqual(Math.min(end, 800));
+});
+
 test('rows are pasted from a spreadsheet', async ({ page }) => {
   await open(page);
   await newScore(page, '# Pasted\n1. First');
