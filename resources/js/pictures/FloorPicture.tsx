@@ -1,6 +1,5 @@
 import { useTranslation } from '../messages';
 import type { Floor } from '../api/client';
-import { number } from '../kit/format';
 
 interface Props {
   floor: Floor;
@@ -89,7 +88,7 @@ export function FloorPicture({ floor, width, depth, named, chosen, onChoose, lab
 
           <g
             key={position}
-            transform={`translate(${spot.x.toFixed(3)} ${spot.y.toFixed(3)}) rotate(${number(spot.facing, 3)})`}
+            transform={`translate(${spot.x.toFixed(3)} ${spot.y.toFixed(3)}) rotate(${spot.facing.toFixed(3)})`}
             className="cursor-pointer"
             onClick={() => {
               onChoose(position);

@@ -1,4 +1,5 @@
 import { useTranslation } from '../messages';
+import { share } from '../kit/format';
 import type { GroupKeepings } from '../api/client';
 import { strokeOf } from './keeping';
 import { KeepingGlyph } from './KeepingGlyph';
@@ -96,7 +97,7 @@ export function KeepingMap({ data, before, caption }: Props) {
               const mean = meanOf(data, one.id);
               return (
                 <td key={one.id} className={`px-1 tabular-nums ${mean?.slips ? 'font-semibold text-persimmon' : ''}`}>
-                  {mean === undefined || mean.mean === null || mean.met === 0 ? '–' : `${String(Math.round(100 * mean.mean))} %`}
+                  {share(mean === undefined || mean.met === 0 ? null : mean.mean)}
                 </td>
               );
             })}

@@ -1,7 +1,7 @@
 import { useTranslation } from '../messages';
 import { CartesianGrid, Legend, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import type { LinePoint } from '../api/client';
-import { day } from '../kit/format';
+import { day, number } from '../kit/format';
 
 /** Movements that hold and movements expected, by class; a class at which something was marked has a dot. */
 export function LineOverTime({ points }: { points: LinePoint[] }) {
@@ -15,7 +15,7 @@ export function LineOverTime({ points }: { points: LinePoint[] }) {
           <YAxis allowDecimals={false} stroke="var(--soft)" fontSize={12} />
           <Tooltip
             labelFormatter={(on) => day(String(on))}
-            formatter={(value) => Math.round(10 * Number(value)) / 10}
+            formatter={(value) => number(Number(value), 1)}
             contentStyle={{ background: 'var(--sheet)', border: '1px solid var(--line)', borderRadius: 3, color: 'var(--ink)' }}
           />
           <Legend />

@@ -4,7 +4,7 @@ import { api, ask, Problem, type Reliability, type ReliabilityPage } from '../..
 import { reliabilityQuery, sessionQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
 import { Button } from '../../kit/controls';
-import { number } from '../../kit/format';
+import { number, share } from '../../kit/format';
 import { Why } from '../../kit/Why';
 import { Asked, Empty, Heading } from '../../kit/page';
 import { useWanted, wantedPart } from '../../kit/wanted';
@@ -104,8 +104,8 @@ function Tenths({ of }: { of: Reliability }) {
               {t('school.forecast.row', { from: 10 * one.tenth, to: 10 * one.tenth + 10 })}
             </th>
             <td className="pr-8">{one.tests}</td>
-            <td className="pr-8">{percent(one.predicted)} %</td>
-            <td className="pr-8">{percent(one.observed)} %</td>
+            <td className="pr-8">{share(one.predicted)}</td>
+            <td className="pr-8">{share(one.observed)}</td>
           </tr>
         ))}
       </tbody>

@@ -11,7 +11,7 @@ import { Button, ButtonLink, TextField } from '../../kit/controls';
 import { entryChoices } from '../../kit/entryName';
 import { Form } from '../../kit/Form';
 import { FormSelect } from '../../kit/formFields';
-import { number } from '../../kit/format';
+import { number, share } from '../../kit/format';
 import { Page } from '../../kit/page';
 import { z } from '../../kit/schema';
 import { Segmented } from '../../kit/Segmented';
@@ -264,16 +264,11 @@ function Plan({ plan, number: nth, term, course, onTake, isTaking }: PlanProps) 
         [t('terms.compareHolds'), String(forecast.holds)],
         [t('terms.compareExpected'), number(forecast.expected, 1)],
         ...(forecast.showing
-          ? [
-              [
-                t('season.showing'),
-                `${String(Math.round(100 * forecast.showing.mean))} % / ${String(Math.round(100 * forecast.showing.least))} %`,
-              ],
-            ]
+          ? [[t('season.showing'), `${share(forecast.showing.mean)} / ${share(forecast.showing.least)}`]]
           : []),
         [
           t('terms.compareWeakest'),
-          (forecast.weakest ?? []).map((one) => `${titleOf(one.at)} ${String(Math.round(100 * one.recall))} %`).join(', ') || '–',
+          (forecast.weakest ?? []).map((one) => `${titleOf(one.at)} ${share(one.recall)}`).join(', ') || '–',
         ],
         [t('terms.compareLow'), String((forecast.low ?? []).length)],
       ]

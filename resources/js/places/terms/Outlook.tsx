@@ -1,6 +1,6 @@
 import { useTranslation } from '../../messages';
 import type { Course, Meeting } from '../../api/client';
-import { day, number, ranges } from '../../kit/format';
+import { day, number, ranges, share } from '../../kit/format';
 import { Why } from '../../kit/Why';
 import { partOf } from '../../pictures/coursePart';
 
@@ -54,7 +54,7 @@ export function Outlook({ course, meetings }: { course: Course; meetings: Meetin
         {forecast.weakest.length > 0 ? (
           <p>
             {t('terms.weakestAre', {
-              list: forecast.weakest.map((one) => `${titleOf(one.at)} ${String(percent(one.recall))} %`).join(', '),
+              list: forecast.weakest.map((one) => `${titleOf(one.at)} ${share(one.recall)}`).join(', '),
             })}
           </p>
         ) : null}

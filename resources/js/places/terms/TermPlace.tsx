@@ -141,7 +141,7 @@ function Laid({ term }: { term: Term }) {
               onValue={setCourse}
               of={term.courses.map((one) => ({
                 value: one.id,
-                text: `${one.form.title} · ${String(Math.round(100 * one.share))} %`,
+                text: `${one.form.title} · ${share(one.share)}`,
               }))}
             />
           ) : null}
