@@ -10,7 +10,7 @@ test('what was supposed and is wrong is unticked, and the saved form does not ha
   await page.goto('/forms/new');
   await page.getByLabel('The list, a line a movement').fill('# Unticked\n1. Heron (L)\n2. Heron (R)\n3. Heron (L)');
   await page.getByRole('button', { name: 'Read it' }).click();
-  await expect(page.getByRole('row', { name: /^2 Heron movement · right 0\.7$/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /^2 Heron movement · right 18 %$/ })).toBeVisible();
   await page.getByLabel('Heron (2) mirrors 1').uncheck();
   await page.getByRole('button', { name: 'Save the form' }).click();
   await page.getByRole('option', { name: /^2\. / }).click();

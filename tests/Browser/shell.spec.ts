@@ -1,5 +1,5 @@
 import { choose } from './choose';
-import { expect } from '@playwright/test';
+import { expect, type Locator } from '@playwright/test';
 import { open, PASSWORD, test } from './teacher';
 
 test('a session that ends while one types is signed in again over the page, and what was typed is still there', async ({
@@ -61,6 +61,39 @@ test('the hall theme is there before anything is drawn, and paper is ink on whit
   await page.reload();
   expect((await colours())[1]).toBe('rgb(245, 241, 232)');
   await page.getByRole('button', { name: 'Dark for the hall' }).first().click();
+});
+
+test('pictures are as wide as paper when they are printed from a wide screen, and as wide as the screen after', async ({
+  page,
+}) => {
+  await open(page);
+  await page.getByRole('link', { name: 'Groups' }).first().click();
+  await page.getByRole('link', { name: /Evening long form/ }).click();
+  const map = page.getByRole('region', { name: 'The standing map' }).getByRole('table');
+  const weave = page.getByRole('group', { name: 'The weave' });
+  const ribbon = page.getByRole('listbox').locator('xpath=ancestor::*[name()="svg"]');
+  const width = async (picture: Locator) => (await picture.boundingBox())?.width ?? 0;
+  // A4 within 13 mm of margin is 184 mm, at 96 px to the inch.
+  const paper = ((210 - 2 * 13) / 25.4) * 96;
+  const check = async (picture: Locator) => {
+    await expect(picture).toBeVisible();
+    const before = await width(picture);
+    expect(before).toBeGreaterThan(paper);
+    await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
+    await expect.poll(() => width(picture)).toBeLessThanOrEqual(paper);
+    expect(await width(picture)).toBeGreaterThan(0.8 * paper);
+    await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
+    await expect.poll(() => width(picture)).toBe(before);
+  };
+  await choose(page.getByLabel('Show'), 'Whole form');
+  await check(map);
+  await page.getByRole('link', { name: 'Term', exact: true }).click();
+  await check(weave);
+  await page.goto('/forms');
+  await page.getByRole('link', { name: /Marsh Lantern/ }).click();
+  await check(ribbon);
+  await page.getByRole('button', { name: 'Closer' }).click();
+  await check(ribbon);
 });
 
 test('a place whose program cannot be fetched says so, leaves the rail, and comes when it can', async ({ page }) => {

@@ -164,7 +164,7 @@ test('a term is laid, changed by hand, compared, asked why, solved for, subscrib
   // Why: of the end, by keyboard.
   await page.getByRole('button', { name: 'Why: The end of the plan' }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/Expected movements are the sum/)).toBeVisible();
+  await expect(page.getByText(/The chances of all of them add up to/)).toBeVisible();
   await page.keyboard.press('Escape');
 
   // How far by the showing: worked out in the background, and there.

@@ -88,7 +88,7 @@ export function FloorPicture({ floor, width, depth, named, chosen, onChoose, lab
 
           <g
             key={position}
-            transform={`translate(${spot.x.toFixed(3)} ${spot.y.toFixed(3)}) rotate(${spot.facing.toFixed(3)})`}
+            transform={`translate(${spot.x.toFixed(3)} ${spot.y.toFixed(3)}) rotate(${String(spot.facing)})`}
             className="cursor-pointer"
             onClick={() => {
               onChoose(position);

@@ -5,7 +5,7 @@ import { entryName } from '../kit/entryName';
 import { number } from '../kit/format';
 import { isNumbered } from './Ruler';
 import { type Strip, stripOf, type WidthBy } from './strip';
-import { useWidth } from './useWidth';
+import { usePaperFit, useWidth } from './useWidth';
 
 export type CellState = 'plain' | 'known' | 'now';
 
@@ -76,6 +76,7 @@ export const Ribbon = memo(function Ribbon({
   const [active, setActive] = useState(1);
   const id = useId();
   const strip = stripOf(form.entries, Math.max(available - 4, 280) * zoom, by);
+  const fit = usePaperFit(strip.width + 4);
   const [pointed, setPointed] = useState<number | null>(null);
   const plain = arcs === 'none' ? NOTCH + 26 : NOTCH + 26 + DEEPEST / 2 + 4;
   const height = band === null ? plain : plain + BAND;
@@ -107,7 +108,7 @@ export const Ribbon = memo(function Ribbon({
 
   return (
     <div ref={ref} className="w-full relative overflow-x-auto">
-      <svg width={strip.width + 4} height={height} className="block font-sans">
+      <svg width={strip.width + 4} height={height} className="block font-sans" style={fit}>
         <g transform="translate(2 0)">
           {form.sections.map((section) => (
             <g key={section.first}>

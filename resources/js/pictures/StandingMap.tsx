@@ -5,7 +5,7 @@ import { ReedGlyph } from './ReedGlyph';
 import { Ruler, RULER } from './Ruler';
 import { frameOf, stripOf } from './strip';
 import { useReedWords } from './useReedWords';
-import { useWidth } from './useWidth';
+import { usePaperFit, useWidth } from './useWidth';
 
 /** A reed needs so many pixels; where a form has more entries than fit, the map is scrolled. */
 const REED = 12;
@@ -26,12 +26,14 @@ export function StandingMap({ entries, sections = [], students, caption, before 
   const [ref, available] = useWidth<HTMLDivElement>();
   const frame = frameOf(available);
   const strip = stripOf(entries, Math.max(frame.inner - 4, 220), 'load', REED);
+  const width = frame.left + strip.width + frame.right;
+  const fit = usePaperFit(width);
   const widthOf = (index: number) => strip.x(index + 2) - strip.x(index + 1);
   return (
     // The scrolling region takes the focus, so that the keyboard can scroll it.
     // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
     <div ref={ref} className="w-full relative overflow-x-auto" role="region" aria-label={caption} tabIndex={0}>
-      <table className="table-fixed border-collapse text-sm" style={{ width: frame.left + strip.width + frame.right }}>
+      <table className="table-fixed border-collapse text-sm" style={{ width, ...fit }}>
         <caption className="sr-only">{caption}</caption>
         <colgroup>
           <col style={{ width: frame.left }} />

@@ -2,14 +2,14 @@ import type { ReactNode } from 'react';
 import { useTranslation } from '../messages';
 import { withoutClass } from './withoutClass';
 import { Link } from '../kit/router';
-import type { Closure, Form, Meeting, Passage } from '../api/client';
+import type { Closure, Entry, Form, Meeting, Passage } from '../api/client';
 import { day, share } from '../kit/format';
 import { useLesson, useSpot } from './CarryLessons';
-import { type Part, partOf } from './coursePart';
+import { movementsTo, type Part, partOf } from './coursePart';
 import { meetingKind, takesLessons } from './meetingKind';
 import { Ruler, RULER } from './Ruler';
 import { frameOf, type Strip, stripOf } from './strip';
-import { useWidth } from './useWidth';
+import { usePaperFit, useWidth } from './useWidth';
 
 const ROW = 32;
 /** A weave shows the whole of its form on its page, however narrow its cells get. */
@@ -59,6 +59,7 @@ export function Weave({ form, course, meetings, closures, was, canMove = false, 
   const frame = frameOf(available);
   const strip = stripOf(form.entries, inner ?? Math.max(frame.inner - 4, 220), 'load', NARROWEST);
   const width = frame.left + strip.width + frame.right;
+  const fit = usePaperFit(width);
   const old = new Map((was ?? []).map((meeting) => [meeting.id, meeting]));
   return (
     <div ref={ref} className="relative w-full overflow-x-auto">
@@ -66,6 +67,7 @@ export function Weave({ form, course, meetings, closures, was, canMove = false, 
         width={width}
         height={RULER + rows.length * ROW + 6}
         className="block font-sans"
+        style={fit}
         aria-label={t('terms.weave')}
         role="group"
       >
@@ -97,6 +99,7 @@ export function Weave({ form, course, meetings, closures, was, canMove = false, 
             ) : (
               <MeetingLine
                 meeting={row.meeting}
+                entries={form.entries}
                 was={old.get(row.meeting.id)}
                 course={course}
                 strip={strip}
@@ -117,6 +120,7 @@ export function Weave({ form, course, meetings, closures, was, canMove = false, 
 
 interface LineProps {
   meeting: Meeting;
+  entries: Entry[];
   was: Meeting | undefined;
   course: string;
   strip: Strip;
@@ -132,12 +136,13 @@ const spanOn = (strip: Strip, left: number) => (passage: Passage) => ({
   width: Math.max(strip.x(passage.to + 1) - strip.x(passage.from) - 2, 4),
 });
 
-function MeetingLine({ meeting, was, course, strip, frame, width, canMove, isSketch, onChoose }: LineProps) {
+function MeetingLine({ meeting, entries, was, course, strip, frame, width, canMove, isSketch, onChoose }: LineProps) {
   const { t } = useTranslation();
   const kind = meetingKind(meeting);
   const isPlanned = kind !== 'past' && kind !== 'cancelled';
   const { setNodeRef, isOver } = useSpot(meeting.id, 'weave', canMove && takesLessons(meeting));
   const part = partOf(meeting, course);
+  const taught = movementsTo(entries, part.taughtAfter);
   const number = part.lessons.find((one) => one.number !== null)?.number ?? null;
   const words = kind === 'lesson' && number === null ? t('kind.consolidation') : t(`kind.${kind}`, { number: number ?? '' });
   const span = spanOn(strip, frame.left);
@@ -145,7 +150,7 @@ function MeetingLine({ meeting, was, course, strip, frame, width, canMove, isSke
   const label = t(isPlanned ? 'terms.meetingLabel' : 'terms.unsaidLabel', {
     date: day(meeting.on, 'weekday'),
     kind: words,
-    taught: part.taughtAfter ?? 0,
+    taught,
     recall: share(part.recallAfter),
   });
   return (
@@ -229,7 +234,7 @@ function MeetingLine({ meeting, was, course, strip, frame, width, canMove, isSke
         : null}
       {frame.right === 0 ? null : (
         <text x={width - 4} y={21} fontSize={13} textAnchor="end" fill="var(--soft)" pointerEvents="none">
-          {isPlanned ? `${t('terms.taughtAfter', { count: part.taughtAfter ?? 0 })} · ${share(part.recallAfter)}` : '–'}
+          {isPlanned ? `${t('terms.taughtAfter', { count: taught })} · ${share(part.recallAfter)}` : '–'}
         </text>
       )}
     </>

@@ -1,4 +1,4 @@
-import type { Meeting, MeetingCourse } from '../api/client';
+import type { Entry, Meeting, MeetingCourse } from '../api/client';
 
 export type Part = Omit<MeetingCourse, 'courseId' | 'formTitle'>;
 
@@ -21,3 +21,7 @@ export function partOf(meeting: Meeting, course: string): Part {
     lessons: meeting.lesson ? [{ ...meeting.lesson, number: meeting.lessonNumber, kind: 'new' }] : [],
   };
 }
+
+/** How many movements stand up to a position: what opens, closes or rests is none, wherever movements are told in words. */
+export const movementsTo = (entries: Entry[], position: number | null): number =>
+  entries.filter((entry) => entry.kind === 'movement' && entry.position <= (position ?? 0)).length;

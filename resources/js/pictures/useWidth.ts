@@ -1,9 +1,14 @@
-import { type RefObject, useLayoutEffect, useRef, useState } from 'react';
+import { type CSSProperties, type RefObject, useLayoutEffect, useRef, useState } from 'react';
+import { usePrinting } from '../kit/usePrinting';
 
-/** The width of an element in pixels, kept up to date. */
+/** How wide A4 is within the margins of app.css, and no wider than Letter within them, in pixels. */
+const PAPER = 690;
+
+/** The width of an element in pixels, kept up to date; on paper that of the paper, whatever the screen was. */
 export function useWidth<T extends HTMLElement>(): [RefObject<T | null>, number] {
   const ref = useRef<T>(null);
   const [width, setWidth] = useState(0);
+  const isPrinting = usePrinting();
   useLayoutEffect(() => {
     const element = ref.current;
     if (!element) return;
@@ -16,5 +21,11 @@ export function useWidth<T extends HTMLElement>(): [RefObject<T | null>, number]
       observer.disconnect();
     };
   }, []);
-  return [ref, width];
+  return [ref, isPrinting ? PAPER : width];
+}
+
+/** Paper is not scrolled: what is wider than it is made as much smaller. */
+export function usePaperFit(wide: number): CSSProperties {
+  const isPrinting = usePrinting();
+  return isPrinting && wide > PAPER ? { zoom: PAPER / wide } : {};
 }

@@ -19,7 +19,7 @@ export function EntryLoad({ form, position, onPin, shows = [] }: Props) {
   const { t } = useTranslation();
   const said = useEntryWords();
   const entry = position === null ? undefined : form.entries[position - 1];
-  if (!entry) return <p className="mt-4 min-h-28 border-t border-line pt-3 text-soft">{t('forms.chooseHint')}</p>;
+  if (!entry) return <p className="no-print mt-4 min-h-28 border-t border-line pt-3 text-soft">{t('forms.chooseHint')}</p>;
   const join = form.joins[entry.position - 1];
   return (
     <section className="mt-4 grid min-h-28 gap-x-10 gap-y-3 border-t border-line pt-3 md:grid-cols-2" aria-live="polite">
@@ -36,8 +36,11 @@ export function EntryLoad({ form, position, onPin, shows = [] }: Props) {
             .filter(Boolean)
             .join(' · ')}
         </p>
-        <p className="mt-1" data-testid="load-parts">
-          <Parts entry={entry} />
+        <p className="mt-1">
+          {t('ribbon.load', { percent: number((100 * entry.load) / (form.target || 1), 0) })}:{' '}
+          <span data-testid="load-parts">
+            <Parts entry={entry} />
+          </span>
         </p>
         {shows.length === 0 ? null : (
           <p className="mt-1" data-testid="entry-principles">

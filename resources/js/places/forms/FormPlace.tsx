@@ -6,7 +6,7 @@ import { useParams, useSearchParams } from '../../kit/router';
 import type { Form } from '../../api/client';
 import { formQuery, scoreQuery, shownInQuery } from '../../api/queries';
 import { Button, ButtonLink, RefusalLine, TextLink } from '../../kit/controls';
-import { duration, number } from '../../kit/format';
+import { duration, number, share } from '../../kit/format';
 import { sentence } from '../../messages/say';
 import { Select } from '../../kit/Select';
 import { Why } from '../../kit/Why';
@@ -107,7 +107,7 @@ function Score({ form }: { form: Form }) {
         {t('forms.legend', {
           width: t(by === 'load' ? 'forms.byLoad' : by === 'time' ? 'forms.byTime' : 'forms.even').toLowerCase(),
         })}
-        . {t('forms.notchHint')}
+        . <span className="no-print">{t('forms.notchHint')}</span>
       </p>
       {audit ? (
         <p className="mt-2" data-testid="findings">
@@ -116,7 +116,9 @@ function Score({ form }: { form: Form }) {
           ) : (
             <>
               <strong className="font-medium">{t('forms.findings', { count: audit.findings.length })}</strong> ·{' '}
-              <TextLink to={`/forms/${form.id}/score?findings`}>{t('forms.toFindings')}</TextLink>
+              <TextLink className="no-print" to={`/forms/${form.id}/score?findings`}>
+                {t('forms.toFindings')}
+              </TextLink>
               <span className="text-soft"> · {t('forms.findingsLegend')}</span>
             </>
           )}
@@ -189,7 +191,7 @@ function Score({ form }: { form: Form }) {
                           style={{ width: `${String(Math.min(100, (lesson.load / (form.target * 1.5 || 1)) * 100))}%` }}
                         />
                       </span>
-                      {number(lesson.load)}
+                      <span className="w-12 tabular-nums">{share(lesson.load / (form.target || 1))}</span>
                     </span>
                   </td>
                 </tr>
@@ -197,7 +199,7 @@ function Score({ form }: { form: Form }) {
             </tbody>
           </table>
         </div>
-        <div>
+        <div className="no-print">
           <ButtonLink to={`/forms/${form.id}/cut`}>{t('lessons.open')}</ButtonLink>
           <LessonsFile form={form.id} />
           {pins.length > 0 ? (

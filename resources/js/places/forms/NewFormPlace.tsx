@@ -10,7 +10,7 @@ import { Button, RefusalLine } from '../../kit/controls';
 import { dropDraft } from '../../kit/draft';
 import { Form } from '../../kit/Form';
 import { FormArea, FormText } from '../../kit/formFields';
-import { number } from '../../kit/format';
+import { share } from '../../kit/format';
 import { Fold } from '../../kit/Fold';
 import { Heading, Page, Warnings } from '../../kit/page';
 import { z } from '../../kit/schema';
@@ -232,7 +232,7 @@ function Preview({ preview, declined, onDecline, onBack, onSave, isSaving, refus
                     {entry.title}
                   </th>
                   <td className="pr-4 text-soft">{said(entry)}</td>
-                  <td className="text-right">{number(entry.load)}</td>
+                  <td className="text-right">{share(entry.load / (form.target || 1))}</td>
                 </tr>
               ))}
             </tbody>

@@ -164,7 +164,7 @@ function Standings({ data, onDay, against, before, onAgainst }: StandingsProps) 
           {group.termId ? (
             <ButtonLink to={`/terms/${group.termId}`}>{t('groups.openTerm')}</ButtonLink>
           ) : (
-            <ButtonLink look="primary" to="/terms/new">
+            <ButtonLink look="primary" to={`/terms/new?group=${group.id}`}>
               {t('groups.layTerm')}
             </ButtonLink>
           )}

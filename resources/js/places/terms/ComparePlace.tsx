@@ -158,7 +158,7 @@ function Comparing({ term }: { term: Term }) {
                   label={t('terms.approach')}
                   of={APPROACHES.map((approach) => ({ value: approach, text: t(`terms.approachNames.${approach}`) }))}
                 />
-                <div className="grid grid-cols-2 gap-2">
+                <div className="grid grid-cols-2 items-end gap-2">
                   <TextField
                     label={t('terms.compareMinutes')}
                     type="number"

@@ -2,7 +2,7 @@ import { useTranslation } from '../../messages';
 import type { Course, Meeting } from '../../api/client';
 import { day, number, ranges, share } from '../../kit/format';
 import { Why } from '../../kit/Why';
-import { partOf } from '../../pictures/coursePart';
+import { movementsTo, partOf } from '../../pictures/coursePart';
 
 const REASONS = ['rhythm', 'gate', 'few_met', 'reserve', 'break', 'nothing_new', 'all_given', 'waits_for_pin'] as const;
 type Reason = (typeof REASONS)[number] | 'lesson' | 'other';
@@ -15,7 +15,6 @@ export function Outlook({ course, meetings }: { course: Course; meetings: Meetin
   const { forecast, form } = course;
   if (forecast === null) return null;
   const titleOf = (position: number) => form.entries[position - 1]?.title ?? String(position);
-  const movements = form.entries.filter((entry) => entry.kind === 'movement');
   const reach = forecast.reach ?? 0;
   const numbers = (positions: number[]) => ranges(positions.map((one) => form.entries[one - 1]?.number ?? one));
   const counted = new Map<Reason, number>();
@@ -31,8 +30,8 @@ export function Outlook({ course, meetings }: { course: Course; meetings: Meetin
       {reach === 0
         ? t('terms.comesToNothing')
         : t('terms.comesTo', {
-            reach: movements.filter((entry) => entry.position <= reach).length,
-            of: movements.length,
+            reach: movementsTo(form.entries, reach),
+            of: movementsTo(form.entries, form.entries.length),
             movements: forecast.movements,
             holds: forecast.holds,
           })}{' '}
