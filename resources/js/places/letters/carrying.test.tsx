@@ -58,8 +58,16 @@ test('a term that follows another says what comes along, form by form, and asks 
 
 test('one can begin without it, and for another group nothing of the first comes along', async () => {
   open();
+  expect(await screen.findByText(/It goes on where Winter leaves off/)).toBeTruthy();
+  await userEvent.type(screen.getByLabelText('Name'), '!');
   await userEvent.click(within(await carries()).getByRole('button', { name: 'Begin without it' }));
   expect(screen.queryByRole('region', { name: 'What carries over' })).toBeNull();
+  expect(screen.queryByText(/It goes on where/)).toBeNull();
+  // What was said stays said, and typed, when the page is loaded anew.
+  cleanup();
+  open();
+  expect((await screen.findByLabelText<HTMLInputElement>('Name')).value).toMatch(/!$/);
+  expect(screen.queryByText(/It goes on where/)).toBeNull();
   cleanup();
   sessionStorage.clear();
   open();

@@ -85,9 +85,8 @@ export function NewTermPlace() {
   // What was being laid goes on where it was, unless another is asked for.
   const [last] = useState(() => readDraft<string>(LAST) ?? '');
   const next = useQuery(nextTermQuery(search.get('group') ?? last, search.get('after') ?? ''));
-  const after = next.data?.afterTitle ?? null;
   return (
-    <Page title={t('terms.layTitle')} kicker={after === null ? undefined : t('terms.follow', { term: after })}>
+    <Page title={t('terms.layTitle')}>
       <Asked query={groups}>
         {(found) =>
           found.length === 0 ? (
@@ -209,6 +208,9 @@ function Laying({ groups, begins }: LayingProps) {
       })}
       className="grid max-w-6xl grid-cols-1 gap-x-12 gap-y-4 lg:grid-cols-[24rem_1fr]"
     >
+      {draft.after === '' || begins.afterTitle === null ? null : (
+        <p className="text-soft lg:col-span-2">{t('terms.follow', { term: begins.afterTitle })}</p>
+      )}
       <div className="flex flex-col gap-3">
         <Select
           label={t('terms.group')}
@@ -385,6 +387,8 @@ function Laying({ groups, begins }: LayingProps) {
           <CarriesOver
             term={draft.after}
             onLeave={() => {
+              // It begins anew from here on, after a reload too.
+              dropDraft(draftOf(draft));
               put('after', '');
             }}
           />
