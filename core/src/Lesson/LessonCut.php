@@ -77,7 +77,7 @@ final readonly class LessonCut
 
     /**
      * How much more it costs than the best one, as a share of that: 0.05 is a twentieth more. Sums that are weighed
-     * otherwise, or of another number of lessons, are not compared: null.
+     * otherwise, or of another number of lessons, are not compared, and of nothing there is no share: null.
      */
     public function dearerThan(self $best): ?float
     {
@@ -85,7 +85,11 @@ final readonly class LessonCut
             return null;
         }
 
-        return $best->objective > 0.0 ? $this->objective / $best->objective - 1.0 : 0.0;
+        if ($best->objective <= 0.0) {
+            return $this->objective <= 0.0 ? 0.0 : null;
+        }
+
+        return $this->objective / $best->objective - 1.0;
     }
 
     /** Of the passage that was cut. */

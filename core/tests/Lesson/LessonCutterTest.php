@@ -65,9 +65,9 @@ test('a cut is told against the best one as a share, and only where both are wei
         ->and($pinned->dearerThan($free))->toEqualWithDelta(($pinned->objective - $free->objective) / $free->objective, 1e-12)->toBeGreaterThan(0.0)
         ->and($cut->cut(plainForm(12), lessons: 5)->dearerThan($free))->toBeNull()
         ->and($cut->weighing(0.1)->cut(plainForm(12), lessons: 4)->dearerThan($free))->toBeNull();
-    // Nothing is dearer than what costs nothing: one entry, one lesson.
-    $one = $cut->cut(plainForm(1), lessons: 1);
-    expect($one->dearerThan($one))->toBe(0.0);
+    // What costs something is not as good as what costs nothing, and by how much is no share of it.
+    $costing = static fn (float $objective): LessonCut => new LessonCut($free->target, $free->lambda, $objective, $free->loads, $free->joins, $free->lessons, $free->passage);
+    expect($costing(0.0)->dearerThan($costing(0.0)))->toBe(0.0)->and($costing(0.3)->dearerThan($costing(0.0)))->toBeNull();
 });
 
 test('pins are cut and bars are not', function () {
