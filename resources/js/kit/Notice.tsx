@@ -24,7 +24,7 @@ export function Notice({ tone, role, label, className = '', children }: Props) {
     <div
       role={role ?? (label === undefined ? undefined : 'note')}
       aria-label={label}
-      className={`border-l-4 px-4 py-2 text-[0.95rem] ${LOOKS[tone]} ${className}`}
+      className={`break-inside-avoid border-l-4 px-4 py-2 text-[0.95rem] ${LOOKS[tone]} ${className}`}
     >
       {children}
     </div>

@@ -201,12 +201,12 @@ function Concerned({ page, needs }: ConcernedProps) {
   const { shown } = useShownMeeting(page);
   const presence = usePresence(shown);
   const told = needs.map(({ name, need }) =>
-    t('care.floor.line', {
+    t('class.care.line', {
       name,
       what: [
-        ...need.do.map((one) => t(`care.floorDo.${one as 'skip'}`)),
-        ...need.variants.map((one) => `${one.title}: ${t(`care.floorDo.${one.do as 'skip'}`)}`),
-        ...(need.asks ? [t('care.floor.ask')] : []),
+        ...need.do.map((one) => t(`class.careDo.${one as 'skip'}`)),
+        ...need.variants.map((one) => `${one.title}: ${t(`class.careDo.${one.do as 'skip'}`)}`),
+        ...(need.asks ? [t('class.care.ask')] : []),
       ].join(', '),
     }),
   );

@@ -65,67 +65,67 @@ function Noted({ student }: { student: string }) {
       ),
     onSuccess: async (_, one) => {
       await readAgain('care');
-      tell(t('care.removed'), { takeBack: () => void backAgain(draftOf(one)) });
+      tell(t('students.considers.removed'), { takeBack: () => void backAgain(draftOf(one)) });
     },
     onError: failed,
   });
   const when = (one: Consideration, today: string) =>
     [
       one.since !== null && one.since > today
-        ? t('care.ahead', { day: day(one.since, 'numbered') })
+        ? t('students.considers.ahead', { day: day(one.since, 'numbered') })
         : one.since === null
           ? ''
-          : t('care.from', { day: day(one.since, 'numbered') }),
+          : t('students.considers.from', { day: day(one.since, 'numbered') }),
       one.until === null
-        ? t('care.lasting')
+        ? t('students.considers.lasting')
         : one.until < today
-          ? t('care.over')
-          : t('care.to', { day: day(one.until, 'numbered') }),
+          ? t('students.considers.over')
+          : t('students.considers.to', { day: day(one.until, 'numbered') }),
     ]
       .filter(Boolean)
       .join(', ');
   const today = useQuery(sessionQuery).data?.school?.today ?? '';
   return (
-    <section aria-label={t('care.notes')} className="no-print">
-      <Heading>{t('care.notes')}</Heading>
-      <p className="max-w-3xl text-sm text-soft">{t('care.notesHint')}</p>
+    <section aria-label={t('students.considers.notes')} className="no-print">
+      <Heading>{t('students.considers.notes')}</Heading>
+      <p className="max-w-3xl text-sm text-soft">{t('students.considers.notesHint')}</p>
       <Asked query={query}>
         {(all) => (
           <>
-            {all.length === 0 ? <p className="mt-2 text-soft">{t('care.none')}</p> : null}
+            {all.length === 0 ? <p className="mt-2 text-soft">{t('students.considers.none')}</p> : null}
             <ul className="m-0 mt-2 list-none p-0">
               {all.map((one) => (
                 <li key={one.id} className="flex flex-wrap items-baseline justify-between gap-x-6 border-b border-line py-1">
                   <span className={`min-w-0 grow basis-72 ${one.holds ? '' : 'text-soft'}`}>
                     <strong>
-                      {t('care.line', {
+                      {t('students.considers.line', {
                         what: bodies[one.what],
-                        side: one.side === null ? '' : `, ${t(`care.sides.${one.side as 'left'}`)}`,
+                        side: one.side === null ? '' : `, ${t(`students.considers.sides.${one.side as 'left'}`)}`,
                       })}
                     </strong>{' '}
                     <span className="text-soft">· {when(one, today)}</span>
                     {one.note === null ? null : <span className="block break-words">{one.note}</span>}
-                    {one.isReadable ? null : <span className="block text-persimmon">{t('care.unreadable')}</span>}
+                    {one.isReadable ? null : <span className="block text-persimmon">{t('students.considers.unreadable')}</span>}
                   </span>
                   <span className="flex gap-3">
                     <Button
                       look="quiet"
-                      aria-label={`${t('care.edit')}: ${bodies[one.what] ?? one.what}`}
+                      aria-label={`${t('students.considers.edit')}: ${bodies[one.what] ?? one.what}`}
                       onClick={() => {
                         setDraft(draftOf(one));
                       }}
                     >
-                      {t('care.edit')}
+                      {t('students.considers.edit')}
                     </Button>
                     <Button
                       look="quiet"
-                      aria-label={`${t('care.remove')}: ${bodies[one.what] ?? one.what}`}
+                      aria-label={`${t('students.considers.remove')}: ${bodies[one.what] ?? one.what}`}
                       disabled={remove.isPending}
                       onClick={() => {
                         remove.mutate(one);
                       }}
                     >
-                      {t('care.remove')}
+                      {t('students.considers.remove')}
                     </Button>
                   </span>
                 </li>
@@ -137,7 +137,7 @@ function Noted({ student }: { student: string }) {
                 setDraft({ id: uuid(), what: 'knee', side: null, since: today, until: null, note: null });
               }}
             >
-              {t('care.add')}
+              {t('students.considers.add')}
             </Button>
           </>
         )}
@@ -148,7 +148,7 @@ function Noted({ student }: { student: string }) {
         onOpenChange={(open) => {
           if (!open) setDraft(null);
         }}
-        title={t('care.notes')}
+        title={t('students.considers.notes')}
       >
         {draft === null ? null : (
           <Editor
@@ -197,7 +197,7 @@ function Editor({ student, from, onDone }: { student: string; from: Draft; onDon
       }),
     onSuccess: async () => {
       await readAgain('care');
-      tell(t('care.saved'));
+      tell(t('students.considers.saved'));
       onDone();
     },
     onError: refuse,
@@ -208,29 +208,29 @@ function Editor({ student, from, onDone }: { student: string; from: Draft; onDon
       <FormSelect
         control={control}
         name="what"
-        label={t('care.what')}
+        label={t('students.considers.what')}
         of={Object.entries(bodies).map(([value, text]) => ({ value, text }))}
       />
       {SIDED.includes(what) ? (
         <FormSelect
           control={control}
           name="side"
-          label={t('care.side')}
+          label={t('students.considers.side')}
           of={(['none', 'left', 'right'] as const).map((one) => ({
             value: one === 'none' ? '' : one,
-            text: t(`care.sides.${one}`),
+            text: t(`students.considers.sides.${one}`),
           }))}
         />
       ) : null}
       <div className="grid gap-3 sm:grid-cols-2">
         {(['since', 'until'] as const).map((which) => (
-          <FormDate key={which} control={control} name={which} label={t(`care.${which}`)} />
+          <FormDate key={which} control={control} name={which} label={t(`students.considers.${which}`)} />
         ))}
       </div>
-      <FormArea control={control} name="note" label={t('care.note')} rows={3} maxLength={2000} />
+      <FormArea control={control} name="note" label={t('students.considers.note')} rows={3} maxLength={2000} />
       <RefusalLine refusal={refusal} />
       <Button type="submit" look="primary" disabled={save.isPending}>
-        {t('care.save')}
+        {t('students.considers.save')}
       </Button>
     </Form>
   );
