@@ -23,7 +23,7 @@ export function Segmented<V extends string>({ label, value, onValue, of }: Props
         <ToggleGroup.Item
           key={one.value}
           value={one.value}
-          className="min-h-11 grow border-r border-line px-3 text-[0.95rem] sm:px-4 text-soft last:border-r-0 data-[state=on]:bg-pine data-[state=on]:text-on-pine"
+          className="min-h-11 grow border-r border-line px-3 text-[0.95rem] text-soft last:border-r-0 data-[state=on]:bg-pine data-[state=on]:text-on-pine"
         >
           {one.text}
         </ToggleGroup.Item>
