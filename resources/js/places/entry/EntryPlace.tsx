@@ -8,6 +8,7 @@ import { FormSelect, FormText } from '../../kit/formFields';
 import { written, z } from '../../kit/schema';
 import { timeZones } from '../../kit/timeZones';
 import { useFields } from '../../kit/useFields';
+import { useOnce } from '../../kit/useOnce';
 import { ReedGlyph } from '../../pictures/ReedGlyph';
 import { signed } from './signed';
 
@@ -35,6 +36,7 @@ export function EntryPlace({ needsFounding }: { needsFounding: boolean }) {
     },
     onError: refuse,
   });
+  const once = useOnce(enter);
   return (
     <main className="mx-auto flex min-h-screen max-w-4xl flex-col justify-center gap-10 px-6 py-12 md:flex-row md:items-center md:gap-16">
       <div className="md:w-1/2">
@@ -46,7 +48,7 @@ export function EntryPlace({ needsFounding }: { needsFounding: boolean }) {
         <p className="font-serif text-5xl font-semibold">{t('app.name')}</p>
         <p className="mt-3 max-w-sm text-lg text-soft">{t('entry.intro')}</p>
       </div>
-      <Form onSend={send(enter.mutate)} className="flex grow flex-col gap-3 md:border-l md:border-line md:pl-16">
+      <Form onSend={send(once)} className="flex grow flex-col gap-3 md:border-l md:border-line md:pl-16">
         <h1 className="mb-1 text-2xl">{t(needsFounding ? 'entry.foundTitle' : 'entry.title')}</h1>
         {needsFounding ? (
           <>

@@ -11,6 +11,7 @@ import { Form } from '../../kit/Form';
 import { FormText } from '../../kit/formFields';
 import type { z } from '../../kit/schema';
 import { useFields } from '../../kit/useFields';
+import { useOnce } from '../../kit/useOnce';
 import { signed } from './signed';
 
 interface Props {
@@ -41,9 +42,10 @@ export function SignInAgain({ was, onLeave }: Props) {
     },
     onError: refuse,
   });
+  const once = useOnce(enter);
   return (
     <Dialog title={t('entry.overTitle')}>
-      <Form onSend={send(enter.mutate)} className="flex flex-col gap-3">
+      <Form onSend={send(once)} className="flex flex-col gap-3">
         <p>{t('entry.overHint')}</p>
         <FormText control={control} name="email" label={t('entry.email')} type="email" autoComplete="username" />
         <FormText control={control} name="password" label={t('entry.password')} type="password" autoComplete="current-password" />
