@@ -20,8 +20,8 @@ import { useAsOne } from '../../kit/useAsOne';
 import { useOnce } from '../../kit/useOnce';
 import { Weave } from '../../pictures/Weave';
 import { OpenedTerm } from './OpenedTerm';
+import { APPROACHES } from './approaches';
 
-const APPROACHES = ['piece', 'outline', 'sides'] as const;
 const MOST = 3;
 
 /** What is asked of each plan: an approach, more minutes a meeting, more meetings, and another target where one is named. */

@@ -17,8 +17,7 @@ import { useTell } from '../../kit/toasts';
 import { useAsOne } from '../../kit/useAsOne';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
-
-const APPROACHES = ['piece', 'outline', 'sides'] as const;
+import { APPROACHES } from './approaches';
 
 /** What is said of any course, one that is there or one that is added. The share is in per cent. */
 const courseFields = z.object({

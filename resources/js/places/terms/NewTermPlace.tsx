@@ -31,9 +31,9 @@ import { useUnmaking } from '../useUnmaking';
 import { sentence } from '../../messages/say';
 import { Outlook } from './Outlook';
 import { tip } from '../../kit/tip';
+import { APPROACHES } from './approaches';
 
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
-const APPROACHES = ['piece', 'outline', 'sides'] as const;
 const LAST = 'term.last';
 /** A sketch is asked for once one has stopped for so long, milliseconds: it is more work than the dates. */
 const SETTLED_MS = 600;
