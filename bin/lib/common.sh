@@ -72,6 +72,20 @@ You are not root and may not use sudo without a password here. Ask someone who m
   case " $packages " in *nginx*|*fpm*) as_root sh -c 'for one in nginx php*-fpm; do systemctl disable "$one"; done' > /dev/null 2>&1 || true ;; esac
 }
 
+# What moves the clock of programs, for the tests of other days.
+install_clock() {
+  [ -n "$(clock_library)" ] || as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends faketime > "$VAR/apt.log" 2>&1 \
+    || fail "Debian's faketime could not be installed; the whole output is in var/apt.log."
+}
+clock_library() { for one in /usr/lib/*/faketime/libfaketime.so.1; do [ -f "$one" ] && printf '%s' "$one"; done; }
+
+# Everything started from here on is so many seconds ahead; 0 puts the clock right.
+clock_ahead() {
+  if [ "$1" = 0 ]; then unset LD_PRELOAD FAKETIME FAKETIME_DONT_FAKE_MONOTONIC; return; fi
+  LD_PRELOAD=$(clock_library); FAKETIME=$(printf '%+d' "$1") FAKETIME_DONT_FAKE_MONOTONIC=1
+  export LD_PRELOAD FAKETIME FAKETIME_DONT_FAKE_MONOTONIC
+}
+
 # Runs the rest only when its inputs changed since it last succeeded. $1 name, $2 inputs, then the command.
 when_changed() {
   local name=$1 inputs=$2 stamp now; shift 2

@@ -1,4 +1,4 @@
-import { test as plain, expect, type Locator, type Page } from '@playwright/test';
+import { test as plain, expect, type BrowserContext, type Locator, type Page } from '@playwright/test';
 
 /** Who owns the school of each worker; both schools are made by the application. */
 export const OWNERS = ['ottilie@lantern-quay.example', process.env.SECOND_OWNER ?? 'ottilie@second-quay.example'];
@@ -20,8 +20,36 @@ export const inDays = (days: number): string => {
 /** Where the session of a worker's one sign-in is kept for its tests. */
 export const sessionOf = (worker: number): string => `var/browser-session-${String(worker)}.json`;
 
+/** How far the clock of the servers is put ahead (`bin/test --on`), in ms; the browser's goes with it. */
+const AHEAD = 1000 * Number(process.env.GORVAN_CLOCK_AHEAD ?? 0);
+
+/** The clock of a page is that of the servers: Chromium draws nothing where the library that shifts theirs is loaded into it. */
+async function shifted(context: BrowserContext): Promise<BrowserContext> {
+  if (AHEAD === 0) return context;
+  await context.addInitScript((ms) => {
+    const Real = Date;
+    globalThis.Date = class extends Real {
+      constructor(...given: unknown[]) {
+        super(...((given.length === 0 ? [Real.now() + ms] : given) as [number]));
+      }
+      static override now(): number {
+        return Real.now() + ms;
+      }
+    } as DateConstructor;
+  }, AHEAD);
+  return context;
+}
+
 /** A test in the school of its worker, signed in as its owner. */
 export const test = plain.extend<{ owner: string }>({
+  browser: [
+    async ({ browser }, give) => {
+      const made = browser.newContext.bind(browser);
+      browser.newContext = async (options) => shifted(await made(options));
+      await give(browser);
+    },
+    { scope: 'worker' },
+  ],
   // eslint-disable-next-line no-empty-pattern
   storageState: async ({}, give, info) => {
     await give(sessionOf(info.parallelIndex));
@@ -31,6 +59,12 @@ export const test = plain.extend<{ owner: string }>({
     await give(OWNERS[info.parallelIndex] ?? '');
   },
 });
+
+/** What the demo called the running term of a group: it goes by the season in which it was laid. */
+export async function titleOfTerm(page: Page, group: string): Promise<string> {
+  const terms = (await (await page.request.get('/api/terms')).json()) as { title: string; groupName: string }[];
+  return terms.find((term) => term.groupName === group)?.title ?? '';
+}
 
 /** Opens the application, signed in, at Today. */
 export async function open(page: Page): Promise<void> {
