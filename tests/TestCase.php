@@ -39,8 +39,16 @@ abstract class TestCase extends Framework
         // Its tables are made by the role that owns them (bin/test), each runner's database a copy of one that is migrated.
         RefreshDatabaseState::$migrated = true;
         parent::setUp();
+        Statements::listen();
         // The stateful API answers requests that come from its own pages.
         $this->withHeader('Referer', (string) config('app.url'));
+    }
+
+    protected function tearDown(): void
+    {
+        $nameless = Statements::nameless();
+        parent::tearDown();
+        self::assertSame([], $nameless, 'A statement on rows of schools names no school.');
     }
 
     protected function clockAt(string $instant): void

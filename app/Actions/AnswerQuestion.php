@@ -30,29 +30,44 @@ final class AnswerQuestion
     {
     }
 
-    public function __invoke(PlanQuestion $row): void
+    public function read(PlanQuestion $row): QuestionWork
     {
         $row->update(['state' => QuestionState::Running, 'progress' => 0]);
-        $planning = ($this->read)($row->term);
-        $progress = static function (int $percent) use ($row): void {
-            PlanQuestion::whereKey($row->id)->update(['progress' => $percent]);
-        };
-        $course = $this->courseOf($planning, $row);
-        $answer = match ($row->kind) {
+
+        return new QuestionWork($row->id, $row->kind, $row->question, ($this->read)($row->term));
+    }
+
+    /**
+     * The answer; nothing is asked of the database but by `$progress`.
+     *
+     * @param  callable(int): void  $progress  hundredths
+     * @return array<string, mixed>
+     */
+    public function compute(QuestionWork $work, callable $progress): array
+    {
+        $planning = $work->planning;
+        $course = $this->courseOf($planning, $work);
+
+        return match ($work->kind) {
             QuestionKind::Costs => ['costs' => $this->costs->of($planning->request(), $this->planner->plan($planning->request()), $progress)],
             QuestionKind::Furthest => ['to' => $this->solve->furthest($planning->request(), $course, $progress)],
             QuestionKind::Meetings => ['days' => $this->solve->meetings($planning->draft, static fn (TermDraft $draft) => $planning->of($draft)->request(), $course, $progress)],
             QuestionKind::Minutes => ['minutes' => $this->solve->minutes($planning->request(), $course, $progress)],
-            QuestionKind::Compare => ['plans' => $this->compared($planning, $row, $progress)],
-            QuestionKind::Places => ['places' => $this->places($planning, $row, $progress)],
+            QuestionKind::Compare => ['plans' => $this->compared($planning, $work, $progress)],
+            QuestionKind::Places => ['places' => $this->places($planning, $work, $progress)],
         };
-        $row->update(['state' => QuestionState::Done, 'progress' => 100, 'answer' => json_encode($answer, JSON_THROW_ON_ERROR)]);
     }
 
-    private function courseOf(Planning $planning, PlanQuestion $row): int
+    /** @param  array<string, mixed>  $answer */
+    public function keep(QuestionWork $work, array $answer): void
+    {
+        PlanQuestion::whereKey($work->id)->update(['state' => QuestionState::Done->value, 'progress' => 100, 'answer' => json_encode($answer, JSON_THROW_ON_ERROR)]);
+    }
+
+    private function courseOf(Planning $planning, QuestionWork $work): int
     {
         foreach ($planning->courses as $at => $outset) {
-            if ($outset->course->id === ($row->question['course'] ?? null)) {
+            if ($outset->course->id === ($work->question['course'] ?? null)) {
                 return $at;
             }
         }
@@ -64,12 +79,12 @@ final class AnswerQuestion
      * @param  callable(int): void  $progress
      * @return list<array<string, mixed>>
      */
-    private function compared(Planning $planning, PlanQuestion $row, callable $progress): array
+    private function compared(Planning $planning, QuestionWork $work, callable $progress): array
     {
         $plans = [];
-        $variants = PlanVariant::list($row->question['plans'] ?? []);
+        $variants = PlanVariant::list($work->question['plans'] ?? []);
         foreach ($variants as $at => $variant) {
-            $changed = $variant->on($planning->draft, $planning->courses, $this->courseOf($planning, $row), $this->cutter);
+            $changed = $variant->on($planning->draft, $planning->courses, $this->courseOf($planning, $work), $this->cutter);
             $own = new Planning($planning->seed, $changed->courses, $changed->draft, $planning->focus);
             $plans[] = self::view($this->planner->plan($own->request()), $own->draft);
             $progress(intdiv(100 * ($at + 1), count($variants)));
@@ -109,10 +124,10 @@ final class AnswerQuestion
      * @param  callable(int): void  $progress
      * @return list<array{meeting: string, on: string, cost: float}>
      */
-    private function places(Planning $planning, PlanQuestion $row, callable $progress): array
+    private function places(Planning $planning, QuestionWork $work, callable $progress): array
     {
-        $number = (int) ($row->question['number'] ?? 0);
-        $course = $planning->courses[$this->courseOf($planning, $row)]->course->id;
+        $number = (int) ($work->question['number'] ?? 0);
+        $course = $planning->courses[$this->courseOf($planning, $work)]->course->id;
         $free = $planning->of((new PinLesson($course, max(1, $number), null))->on($planning->draft));
         $best = $this->planner->plan($free->request())->expected();
         $open = array_slice(array_values(array_filter($free->draft->taking(), static fn (DraftMeeting $one): bool => $one->isOpen)), 0, self::MOST_PLACES);

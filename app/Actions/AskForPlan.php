@@ -25,6 +25,6 @@ final class AskForPlan
             return;
         }
         Term::whereKey($term->id)->increment('plan_asked', 1, ['plan_cause' => json_encode($cause, JSON_THROW_ON_ERROR)]);
-        PlanTermJob::dispatch($term->school_id, $term->id)->afterCommit();
+        PlanTermJob::dispatch($term->school_id, $term->id);
     }
 }

@@ -23,7 +23,7 @@ final class AskQuestion
         // An answer about an older plan is no answer any more.
         PlanQuestion::where('term_id', $term->id)->where('kind', $kind->value)->where('plan', '<', $term->plan_asked)->delete();
         $row = PlanQuestion::create(['term_id' => $term->id, 'kind' => $kind, 'question' => $question, 'plan' => $term->plan_asked, 'made_by' => $by]);
-        AnswerQuestionJob::dispatch($term->school_id, $row->id)->afterCommit();
+        AnswerQuestionJob::dispatch($term->school_id, $row->id);
 
         return $row->refresh();
     }

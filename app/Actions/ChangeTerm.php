@@ -156,7 +156,7 @@ final class ChangeTerm
         $others = PlanChange::where('term_id', $term->id)->where('plan', '>', $seen)->whereNotNull('made_by')->where('made_by', '<>', $by->authorId())->orderByDesc('at')->get();
         foreach ($others as $other) {
             if (array_intersect(json_decode($other->touched, true, 8, JSON_THROW_ON_ERROR), $touched) !== []) {
-                throw Refused::conflict(Message::of('change.by_another', name: User::find($other->made_by)->name ?? '–'));
+                throw Refused::conflict(Message::of('change.by_another', name: User::where('school_id', $other->school_id)->where('id', $other->made_by)->value('name') ?? '–'));
             }
         }
     }

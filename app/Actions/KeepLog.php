@@ -10,6 +10,7 @@ use App\Models\Viewer;
 use App\Record\Checkpoints;
 use DateTimeZone;
 use Gorvan\Core\Record\ClassLog;
+use Illuminate\Support\Facades\DB;
 
 /** Writes a log into its row; guests it names for the first time become students of no group. */
 final class KeepLog
@@ -40,6 +41,9 @@ final class KeepLog
         ]);
         $row->id = $log->id;
         $row->save();
+        if ($meeting !== null) {
+            DB::table('log_students')->insert(array_map(static fn (string $student): array => ['school_id' => $row->school_id, 'student_id' => $student, 'on' => $log->on, 'log_id' => $log->id], array_values(array_unique($there))));
+        }
         if ($this->checkpoints->mayHold($log->on)) {
             $this->checkpoints->discard($there);
         }

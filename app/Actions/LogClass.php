@@ -8,15 +8,19 @@ use App\Models\Course;
 use App\Models\CurrentSchool;
 use App\Models\Entry;
 use App\Models\LoggedClass;
+use App\Models\Mark;
 use App\Models\Meeting;
 use App\Models\Principle;
 use App\Models\Student;
+use App\Models\Term;
 use App\Models\Viewer;
 use App\Models\Withdrawal;
+use App\Record\Checkpoints;
 use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Record\ClassLog;
 use Gorvan\Core\Record\Doing;
 use Gorvan\Core\Record\Guest;
+use Gorvan\Core\Record\TakenBackBy;
 use Gorvan\Core\Term\MeetingState;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\Uid\Ulid;
@@ -29,13 +33,16 @@ final class LogClass
         private readonly KeepLog $keep,
         private readonly WithdrawFacts $withdraw,
         private readonly AskForPlan $ask,
+        private readonly Checkpoints $checkpoints,
     ) {
     }
 
     public function __invoke(Meeting $meeting, ClassLog $log, Viewer $by): void
     {
         DB::transaction(function () use ($meeting, $log, $by): void {
-            // Two devices may log the same class at once: the second one waits, and then sees the first.
+            // Two devices may log the same class at once: the second one waits, and then sees the first. Whoever plans the term
+            // takes it before its meetings, and so does this.
+            Term::whereKey($meeting->term_id)->lock('for no key update')->toBase()->pluck('id');
             $this->append(Meeting::lockForUpdate()->findOrFail($meeting->id), $log, $by);
         });
     }
@@ -53,18 +60,19 @@ final class LogClass
         }
         $log = $this->complete($meeting, $sent);
         $known = LoggedClass::find($log->id);
-        if ($known !== null || Withdrawal::whereKey($log->id)->exists()) {
+        if ($known !== null || Mark::whereKey($log->id)->exists() || Withdrawal::whereKey($log->id)->exists()) {
             if ($known !== null && $known->body === $log->json()) {
                 return; // sent twice
             }
             throw Refused::conflict(Message::of('log.reused'), 'id');
         }
         $standing = $meeting->standingLog();
+        $this->checkpoints->hold([...$log->there(), ...($standing?->log()->there() ?? [])]);
         if ($standing !== null) {
             if ($log->replaces !== $standing->id) {
                 throw Refused::conflict(Message::of('log.logged'));
             }
-            $this->withdraw->log($standing, $log->id, $log->madeAt, $by);
+            $this->withdraw->log($standing, TakenBackBy::log($log->id), $log->madeAt, $by);
         }
         ($this->keep)($meeting->term->group_id, $meeting->id, $log, $by);
         ($this->ask)($meeting->term, Message::of('cause.logged', on: $meeting->on));

@@ -49,22 +49,51 @@ final class MeasureReliability
 
     public function __invoke(): void
     {
-        $tests = ($this->forecasts)(); // measures whoever was not, so that the fingerprint comes after it
-        $of = $this->fingerprint();
-        $now = $this->fresh()->recall_factor ?? 1.0;
+        $this->keep($this->apart(static fn (callable $part): mixed => $part()));
+    }
+
+    /**
+     * Works it out in parts, so that nothing is held for long.
+     *
+     * @param  callable(callable(): mixed): mixed  $read  does a part that asks the database
+     * @param  (callable(): void)|null  $goesOn  called between the parts
+     */
+    public function apart(callable $read, ?callable $goesOn = null): ReliabilityWork
+    {
+        $then = static function (callable $part) use ($read, $goesOn): mixed {
+            $done = $read($part);
+            if ($goesOn !== null) {
+                $goesOn();
+            }
+
+            return $done;
+        };
+        // Whoever was not measured is, so that the fingerprint comes after it.
+        while ($then($this->forecasts->measure(...)) > 0);
+        /** @var array<string, list<ForecastTest>> $tests */
+        $tests = $then(($this->forecasts)(...));
+        [$of, $now, $members] = $then(fn (): array => [$this->fingerprint(), $this->fresh()->recall_factor ?? 1.0, $this->groups()]);
         $all = self::together($tests);
         $school = Reliability::of($all, $now);
         $factor = Reliability::factor($all);
-        $groups = array_map(static fn (array $one): stdClass => (object) ['id' => $one[0]->id, 'name' => $one[0]->name, 'of' => Reliability::of(self::together(array_intersect_key($tests, array_flip($one[1]))), $now)], $this->groups());
-        $change = $factor === null ? null : (object) [
-            'factor' => $factor, 'after' => Reliability::of($all, $factor),
-            'holdsBefore' => $this->stand->holding(new MemoryModel($now)), 'holdsAfter' => $this->stand->holding(new MemoryModel($factor)),
-        ];
-        School::whereKey($this->school->id())->update([
-            'reliability' => json_encode(['school' => $school, 'groups' => $groups, 'change' => $change], JSON_THROW_ON_ERROR),
-            'reliability_of' => $of,
-            'reliability_asked_at' => null,
-        ]);
+        $groups = array_map(static fn (array $one): stdClass => (object) ['id' => $one[0]->id, 'name' => $one[0]->name, 'of' => Reliability::of(self::together(array_intersect_key($tests, array_flip($one[1]))), $now)], $members);
+        $change = null;
+        if ($factor !== null) {
+            $holding = ['holdsBefore' => 0, 'holdsAfter' => 0];
+            foreach ($members as [$group]) {
+                foreach (['holdsBefore' => $now, 'holdsAfter' => $factor] as $which => $by) {
+                    $holding[$which] += $then(fn (): int => $this->stand->holding($group, new MemoryModel($by)));
+                }
+            }
+            $change = (object) ['factor' => $factor, 'after' => Reliability::of($all, $factor), ...$holding];
+        }
+
+        return new ReliabilityWork(json_encode(['school' => $school, 'groups' => $groups, 'change' => $change], JSON_THROW_ON_ERROR), $of);
+    }
+
+    public function keep(ReliabilityWork $work): void
+    {
+        School::whereKey($this->school->id())->update(['reliability' => $work->reliability, 'reliability_of' => $work->of, 'reliability_asked_at' => null]);
     }
 
     public function kept(): ?stdClass
@@ -92,7 +121,7 @@ final class MeasureReliability
     private function groups(): array
     {
         /** @var \Illuminate\Database\Eloquent\Collection<int, Group> $groups */
-        $groups = Group::with('students')->orderBy('name')->get();
+        $groups = Group::with('students', 'form.entries')->orderBy('name')->get();
 
         return array_values($groups->map(static fn (Group $group): array => [$group, array_values($group->students->pluck('id')->all())])->all());
     }

@@ -40,6 +40,8 @@ final class MeasureTrust
     /** @param  list<string>  $students */
     public function of(array $students): void
     {
+        // In one order, as whoever writes to their records does.
+        Student::whereKey($students)->orderBy('id')->lock('for no key update')->toBase()->pluck('id');
         $facts = $students === [] ? [] : $this->facts->of($students, null, Day::number($this->school->today()));
         $sided = array_fill_keys(Entry::where('sided', true)->pluck('id')->all(), true);
         $before = Student::whereKey($students)->toBase()->pluck('forecasts', 'id')->all();

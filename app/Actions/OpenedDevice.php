@@ -5,13 +5,12 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\LinkDevice;
-use App\Models\School;
 use App\Models\Student;
 
 /** A device that a personal link was opened on, and whose record it shows. */
 final readonly class OpenedDevice
 {
-    public function __construct(public School $school, public LinkDevice $device, public Student $student)
+    public function __construct(public LinkDevice $device, public Student $student)
     {
     }
 }

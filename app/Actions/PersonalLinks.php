@@ -6,9 +6,9 @@ namespace App\Actions;
 
 use App\Models\CurrentSchool;
 use App\Models\LinkDevice;
-use App\Models\School;
 use App\Models\Student;
 use App\Models\StudentLink;
+use App\Models\UnknownSchool;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -85,29 +85,33 @@ final class PersonalLinks
         });
     }
 
-    /**
-     * The school and the device behind a key, or null where it opens nothing any more.
-     */
-    public function device(string $key): ?OpenedDevice
+    /** The device behind the secret of a key, inside its school; null where it opens nothing any more. */
+    public function device(string $secret): ?OpenedDevice
     {
-        return $this->inSchoolOf($key, function (string $secret): ?OpenedDevice {
-            $device = LinkDevice::with('link.student')->where('key', hash('sha256', $secret))->first();
+        $device = LinkDevice::with('link.student')->where('key', hash('sha256', $secret))->first();
 
-            return $device === null || ! $device->link->isOpen() || $device->link->student->off_list_at !== null ? null : new OpenedDevice($this->school->get(), $device, $device->link->student->same_as === null ? $device->link->student : Student::findOrFail($device->link->student->same_as));
-        });
+        return $device === null || ! $device->link->isOpen() || $device->link->student->off_list_at !== null ? null : new OpenedDevice($device, $device->link->student->same_as === null ? $device->link->student : Student::findOrFail($device->link->student->same_as));
     }
 
     /**
+     * Does something in the school that a token or key names, with its secret; null where there is no such school.
+     *
      * @template T
      *
      * @param  callable(string): (T|null)  $work
+     * @param  (callable(T|null): bool)|null  $isKept  whether what was done stays; always unless said
      * @return T|null
      */
-    private function inSchoolOf(string $token, callable $work): mixed
+    public function inSchoolOf(string $token, callable $work, ?callable $isKept = null): mixed
     {
         $parts = explode('.', $token, 2);
-        $school = Str::isUuid($parts[0]) && preg_match('/^[A-Za-z0-9]{'.self::LENGTH.'}$/D', $parts[1] ?? '') === 1 ? $this->school->find($parts[0]) : null;
-
-        return $school === null ? null : $this->school->during($school, static fn (): mixed => $work($parts[1]));
+        if (! Str::isUuid($parts[0]) || preg_match('/^[A-Za-z0-9]{'.self::LENGTH.'}$/D', $parts[1] ?? '') !== 1) {
+            return null;
+        }
+        try {
+            return $this->school->duringId($parts[0], static fn (): mixed => $work($parts[1]), $isKept);
+        } catch (UnknownSchool) {
+            return null;
+        }
     }
 }

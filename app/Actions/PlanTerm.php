@@ -34,38 +34,63 @@ final class PlanTerm
     }
 
     /**
+     * All of it at once, in the transaction that changed what it rests on.
+     *
      * @param  PlanChange|null  $change  by hand, that asked for it; it is told what it moved
      * @param  PlanView|null  $was  the plan before that change
      */
     public function __invoke(Term $term, ?PlanChange $change = null, ?PlanView $was = null): void
     {
+        $work = $this->read($term, $was);
+        if ($work !== null) {
+            $this->keep($work, $this->compute($work), $change);
+        }
+    }
+
+    /** What a plan rests on; null for a term that is over. */
+    public function read(Term $term, ?PlanView $was = null): ?TermWork
+    {
         $today = $this->school->today();
         if ($term->ends_on < $today) {
-            return;
+            return null;
         }
-        $asked = $term->plan_asked;
-        $cause = $term->plan_cause;
         $planning = ($this->read)($term);
-        $was ??= $this->views->of($term, $planning->draft);
+
+        return new TermWork($term->id, $term->plan_asked, $term->plan_cause, $today, $planning, $was ?? $this->views->of($term, $planning->draft), $this->views->titles($term));
+    }
+
+    /**
+     * The plan, and what it moves; nothing is asked of the database.
+     *
+     * @param  (callable(): void)|null  $goesOn  called while it is worked out
+     */
+    public function compute(TermWork $work, ?callable $goesOn = null): PlannedTerm
+    {
+        $planning = $work->planning;
         $ids = $planning->ids();
-        $plan = $this->planner->plan($planning->request());
+        $plan = $this->planner->plan($planning->request(), $goesOn);
         $plans = self::byMeeting($plan, $ids);
         // A term that began before it was laid has meetings that nobody ever planned: they get what would have been their plan.
-        $isUnplanned = static fn (DraftMeeting $meeting): bool => ! $meeting->isOpen && $meeting->on < $today && ! isset($was->plans[$meeting->id]);
+        $isUnplanned = static fn (DraftMeeting $meeting): bool => ! $meeting->isOpen && $meeting->on < $work->today && ! isset($work->was->plans[$meeting->id]);
         if (array_filter($planning->draft->taking(), $isUnplanned) !== []) {
-            $plans += self::byMeeting($this->planner->plan($planning->request($isUnplanned)), $ids);
+            $plans += self::byMeeting($this->planner->plan($planning->request($isUnplanned), $goesOn), $ids);
         }
-        $difference = PlanDifference::between($was, new PlanView($planning->draft->meetings, [...$was->plans, ...$plans], $plan->courses), $this->views->titles($term));
-        DB::transaction(function () use ($term, $asked, $plans, $plan, $difference, $cause, $was, $change): void {
-            $now = Term::lockForUpdate()->find($term->id);
-            if ($now === null || $now->plan_asked !== $asked) {
+
+        return new PlannedTerm($plan, $plans, PlanDifference::between($work->was, new PlanView($planning->draft->meetings, [...$work->was->plans, ...$plans], $plan->courses), $work->titles));
+    }
+
+    public function keep(TermWork $work, PlannedTerm $planned, ?PlanChange $change = null): void
+    {
+        DB::transaction(function () use ($work, $planned, $change): void {
+            $now = Term::lockForUpdate()->find($work->term);
+            if ($now === null || $now->plan_asked !== $work->asked) {
                 return; // something changed meanwhile, and whoever changed it has asked again
             }
-            $this->write($now, $plans, $plan);
+            $this->write($now, $planned->plans, $planned->plan);
             if ($change !== null) {
-                $change->update(['difference' => json_encode($difference, JSON_THROW_ON_ERROR)]);
-            } elseif ($was->plans !== [] && $difference !== []) {
-                PlanChange::create(['term_id' => $now->id, 'plan' => $asked, 'touched' => '[]', 'cause' => $cause ?? json_encode(Message::of('cause.day'), JSON_THROW_ON_ERROR), 'difference' => json_encode($difference, JSON_THROW_ON_ERROR)]);
+                $change->update(['difference' => json_encode($planned->difference, JSON_THROW_ON_ERROR)]);
+            } elseif ($work->was->plans !== [] && $planned->difference !== []) {
+                PlanChange::create(['term_id' => $now->id, 'plan' => $work->asked, 'touched' => '[]', 'cause' => $work->cause ?? json_encode(Message::of('cause.day'), JSON_THROW_ON_ERROR), 'difference' => json_encode($planned->difference, JSON_THROW_ON_ERROR)]);
             }
         });
     }

@@ -17,12 +17,19 @@ final class ReadForecasts
     {
     }
 
+    /** Measures some of those whom nobody has measured since their marks changed; how many. */
+    public function measure(): int
+    {
+        $students = Student::whereNull('forecasts')->orderBy('id')->limit(self::AT_ONCE)->pluck('id')->all();
+        $this->measure->of($students);
+
+        return count($students);
+    }
+
     /** @return array<string, list<ForecastTest>> by student */
     public function __invoke(): array
     {
-        foreach (array_chunk(Student::whereNull('forecasts')->pluck('id')->all(), self::AT_ONCE) as $students) {
-            $this->measure->of($students);
-        }
+        while ($this->measure() > 0);
         $tests = [];
         foreach (Student::whereNull('same_as')->toBase()->pluck('forecasts', 'id') as $student => $kept) {
             /** @var list<array{float, non-empty-list<float>}> $own */

@@ -32,11 +32,12 @@ final class RecordMarks
     {
         DB::transaction(function () use ($meeting, $marks, $by): void {
             $rows = $this->rows($meeting, $marks, $by);
+            $students = array_values(array_unique(array_map(static fn (NewMark $mark): string => $mark->student, $marks)));
+            $this->checkpoints->hold($students);
             foreach (array_chunk(array_values($rows), 500) as $chunk) {
                 Mark::insertOrIgnore($chunk);
             }
             $this->compare($rows, $marks);
-            $students = array_values(array_unique(array_map(static fn (NewMark $mark): string => $mark->student, $marks)));
             MeasureTrust::outdated($students);
             if ($this->checkpoints->mayHold($meeting->on)) {
                 $this->checkpoints->discard($students);

@@ -37,8 +37,11 @@ final class WithdrawFacts
             // One after the other, so that the same taking back from two devices is found and not made twice; and not beside a
             // log of the same class that is just arriving.
             DB::select('select pg_advisory_xact_lock(hashtextextended(?, 0))', ['withdrawals '.$this->school->id()]);
-            $meetings = LoggedClass::whereIn('id', array_column($withdrawals, 'of'))->pluck('meeting_id')->filter()->all();
-            Meeting::whereIn('id', $meetings)->orderBy('id')->lockForUpdate()->pluck('id');
+            $logs = LoggedClass::whereIn('id', array_column($withdrawals, 'of'))->get();
+            Term::whereIn('id', Meeting::whereIn('id', $logs->pluck('meeting_id')->filter())->select('term_id'))->orderBy('id')->lock('for no key update')->toBase()->pluck('id');
+            Meeting::whereIn('id', $logs->pluck('meeting_id')->filter())->orderBy('id')->lockForUpdate()->pluck('id');
+            $marked = Mark::whereIn('id', array_column($withdrawals, 'of'))->toBase()->pluck('student_id')->all();
+            $this->checkpoints->hold(array_values(array_unique([...$marked, ...array_merge([], ...$logs->map(static fn (LoggedClass $one): array => $one->log()->there())->all())])));
             foreach ($withdrawals as $at => $withdrawal) {
                 $this->one($withdrawal, $at, $by);
             }
@@ -58,7 +61,8 @@ final class WithdrawFacts
     private function one(array $withdrawal, int $at, Viewer $by): void
     {
         $known = Withdrawal::find($withdrawal['id']);
-        if ($known !== null && $known->of !== $withdrawal['of']) {
+        // The id of a fact that is there is no id for taking one back, its own least of all.
+        if ($known === null ? $this->isTaken($withdrawal['id']) : $known->of !== $withdrawal['of']) {
             throw Refused::conflict(Message::of('withdrawal.reused'), "withdrawals.$at.id");
         }
         $logged = LoggedClass::find($withdrawal['of']);
@@ -87,6 +91,11 @@ final class WithdrawFacts
         if ($mark?->on === null || $this->checkpoints->mayHold($mark->on)) {
             $this->checkpoints->discard([(string) $mark?->student_id]);
         }
+    }
+
+    private function isTaken(string $id): bool
+    {
+        return Mark::whereKey($id)->exists() || LoggedClass::whereKey($id)->exists();
     }
 
     private function append(string $id, string $of, WithdrawnKind $kind, DateTimeImmutable $at, Viewer $by): void

@@ -165,17 +165,20 @@ final class ClassPage
     private function attendedSinceMark(array $students): array
     {
         $rows = $students === [] ? [] : DB::select(<<<'SQL'
-            select m.student_id, (
-                select count(*) from class_logs l where l.school_id = m.school_id and l.meeting_id is not null and l.students && m.records and l.on > m.last
-                    and not exists (select from withdrawn w where w.school_id = l.school_id and w.id = l.id)
-            ) as came
-            from (
-                select s.school_id, s.id as student_id, s.id || s.also as records, max(coalesce(k.on, k.received_at::date)) as last
-                from students s join marks k on k.school_id = s.school_id and k.student_id = any(s.id || s.also)
-                where s.school_id = ? and s.id = any(?::uuid[]) and not exists (select from withdrawn w where w.school_id = k.school_id and w.id = k.id)
-                group by s.school_id, s.id
-            ) m
-            SQL, [$this->school->id(), '{'.implode(',', $students).'}']);
+            with records as (
+                select s.id as student_id, r.record from students s cross join lateral unnest(s.id || s.also) r(record) where s.school_id = ? and s.id = any(?::uuid[])
+            ), last as (
+                select r.student_id, max(k.day) as day from records r cross join lateral (
+                    select coalesce(m.on, (m.received_at at time zone 'UTC')::date) as day from marks m
+                    where m.school_id = ? and m.student_id = r.record and not exists (select from withdrawn w where w.school_id = m.school_id and w.id = m.id)
+                    order by coalesce(m.on, (m.received_at at time zone 'UTC')::date) desc limit 1
+                ) k group by r.student_id
+            )
+            select last.student_id, (
+                select count(distinct c.log_id) from records r join log_students c on c.school_id = ? and c.student_id = r.record and c.on > last.day
+                where r.student_id = last.student_id and not exists (select from withdrawn w where w.school_id = c.school_id and w.id = c.log_id)
+            ) as came from last
+            SQL, [$this->school->id(), '{'.implode(',', $students).'}', $this->school->id(), $this->school->id()]);
         $since = [];
         foreach ($rows as $row) {
             $since[$row->student_id] = (int) $row->came;

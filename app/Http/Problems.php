@@ -15,18 +15,26 @@ use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+use Throwable;
 
 /** How errors are told to the page: a code with what it is said with, and the place it is about. */
 final class Problems
 {
     public static function register(Exceptions $exceptions): void
     {
+        $exceptions->report(static function (Throwable $e): bool {
+            FaultLine::write($e);
+
+            return false; // it is one line, and not the framework's many
+        });
         $exceptions->dontReport([BadInput::class, CutImpossible::class, Refused::class, KnownNames::class]);
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*', 'mine/api', 'mine/api/*') || $request->expectsJson());
+        $exceptions->render(static fn (Throwable $e, Request $request): Response|JsonResponse|null => DatabaseAway::is($e) ? self::away($request) : null);
         $exceptions->render(static fn (BadInput $e): JsonResponse => self::told(422, Words::placed($e), $e->place, array_map(Words::placed(...), $e->problems)));
         $exceptions->render(static fn (CutImpossible $e): JsonResponse => self::told(422, $e->reason));
         $exceptions->render(static fn (Refused $e): JsonResponse => self::told($e->status, $e->reason, $e->place));
@@ -45,7 +53,7 @@ final class Problems
             503 => self::told(503, Message::of('http.closed')),
             default => null,
         } : null);
-        $exceptions->respond(static fn ($response, \Throwable $e, Request $request) => $request->is('api/*', 'mine/api', 'mine/api/*') && $response->getStatusCode() === 500
+        $exceptions->respond(static fn ($response, Throwable $e, Request $request) => $request->is('api/*', 'mine/api', 'mine/api/*') && $response->getStatusCode() === 500
             ? self::told(500, Message::of('http.broken')) : $response);
     }
 
@@ -57,6 +65,15 @@ final class Problems
     private static function told(int $status, Message $reason, string $place = '', array $problems = [], array $known = [], array $fields = []): JsonResponse
     {
         return new JsonResponse([...$reason->toData(), 'place' => $place, 'problems' => $problems, 'known' => $known, 'fields' => (object) $fields], $status);
+    }
+
+    /** The database does not answer: nothing was done, and whoever asks again in a moment may be answered. */
+    private static function away(Request $request): Response|JsonResponse
+    {
+        $answer = $request->is('api/*', 'mine/api', 'mine/api/*') || $request->expectsJson() ? self::told(503, Message::of('http.closed')) : new Response(Words::asSentence(Message::of('http.closed')), 503, ['Content-Type' => 'text/plain; charset=utf-8']);
+        $answer->headers->set('Retry-After', '2');
+
+        return $answer;
     }
 
     private static function invalid(ValidationException $e): JsonResponse

@@ -5,20 +5,20 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Actions\AnswerQuestion;
+use App\Actions\QuestionWork;
 use App\Models\CurrentSchool;
 use App\Models\PlanQuestion;
 use App\Models\QuestionState;
+use App\Models\UnknownSchool;
 use Illuminate\Contracts\Queue\ShouldQueue;
-use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Foundation\Queue\Queueable;
 use Throwable;
 
 /** Computes the answer to a question about a plan, outside any request. */
 final class AnswerQuestionJob implements ShouldQueue
 {
+    use Leased;
     use Queueable;
-
-    public int $tries = 2;
 
     public int $timeout = 600;
 
@@ -32,17 +32,29 @@ final class AnswerQuestionJob implements ShouldQueue
 
     public function handle(CurrentSchool $current, AnswerQuestion $answer): void
     {
-        $current->during($current->find($this->school) ?? throw new ModelNotFoundException, function () use ($answer): void {
-            $question = PlanQuestion::find($this->question);
-            if ($question !== null && $question->state !== QuestionState::Done) {
-                $answer($question);
-            }
-        });
+        $this->leased(
+            $current,
+            "question/$this->question",
+            function () use ($answer): ?QuestionWork {
+                $question = PlanQuestion::find($this->question);
+
+                return $question === null || $question->state === QuestionState::Done ? null : $answer->read($question);
+            },
+            fn (QuestionWork $work, Lease $lease): array => $answer->compute($work, function (int $percent) use ($current, $lease): void {
+                $lease->renew();
+                $current->duringId($this->school, fn () => PlanQuestion::whereKey($this->question)->update(['progress' => $percent]));
+            }),
+            $answer->keep(...),
+        );
     }
 
     /** A question that cannot be answered says so, instead of being worked on for ever. */
     public function failed(?Throwable $why): void
     {
-        app(CurrentSchool::class)->during(app(CurrentSchool::class)->find($this->school) ?? throw new ModelNotFoundException, fn () => PlanQuestion::whereKey($this->question)->update(['state' => QuestionState::Failed->value]));
+        try {
+            app(CurrentSchool::class)->duringId($this->school, fn () => PlanQuestion::whereKey($this->question)->update(['state' => QuestionState::Failed->value]));
+        } catch (UnknownSchool) {
+            // it has gone meanwhile, and what was asked with it
+        }
     }
 }

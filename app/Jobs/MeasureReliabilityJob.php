@@ -5,17 +5,16 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Actions\MeasureReliability;
+use App\Actions\ReliabilityWork;
 use App\Models\CurrentSchool;
 use Illuminate\Contracts\Queue\ShouldQueue;
-use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Foundation\Queue\Queueable;
 
 /** Works out, beside the page that waits for it, whether the forecasts of a school were true. */
 final class MeasureReliabilityJob implements ShouldQueue
 {
+    use Leased;
     use Queueable;
-
-    public int $tries = 2;
 
     public int $timeout = 300;
 
@@ -25,8 +24,12 @@ final class MeasureReliabilityJob implements ShouldQueue
 
     public function handle(CurrentSchool $current, MeasureReliability $measure): void
     {
-        $current->during($current->find($this->school) ?? throw new ModelNotFoundException, static function () use ($measure): void {
-            $measure();
-        });
+        $this->leased(
+            $current,
+            'reliability',
+            static fn (): true => true,
+            fn (true $all, Lease $lease): ReliabilityWork => $measure->apart(fn (callable $part): mixed => $current->duringId($this->school, $part), $lease->renew(...)),
+            static fn (true $all, ReliabilityWork $work) => $measure->keep($work),
+        );
     }
 }

@@ -6,10 +6,11 @@ namespace App\Jobs;
 
 use App\Actions\MeasureTrust;
 use App\Actions\PlanTerm;
+use App\Actions\TermWork;
 use App\Models\CurrentSchool;
 use App\Models\Term;
+use App\Models\UnknownSchool;
 use Illuminate\Contracts\Queue\ShouldQueue;
-use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\DB;
 use Throwable;
@@ -17,9 +18,8 @@ use Throwable;
 /** Plans a term again, outside any request. */
 final class PlanTermJob implements ShouldQueue
 {
+    use Leased;
     use Queueable;
-
-    public int $tries = 3;
 
     public int $timeout = 300;
 
@@ -29,18 +29,34 @@ final class PlanTermJob implements ShouldQueue
 
     public function handle(CurrentSchool $current, PlanTerm $plan, MeasureTrust $trust): void
     {
-        $current->during($current->find($this->school) ?? throw new ModelNotFoundException, function () use ($plan, $trust): void {
-            $term = Term::find($this->term);
-            if ($term !== null && $term->isBeingPlanned()) {
+        $this->leased(
+            $current,
+            "term/$this->term",
+            function () use ($plan, $trust): ?TermWork {
+                $term = Term::find($this->term);
+                if ($term === null || ! $term->isBeingPlanned()) {
+                    return null;
+                }
                 $trust($term->group()->firstOrFail());
-                $plan($term);
-            }
-        });
+                $work = $plan->read($term);
+                if ($work === null) {
+                    $term->update(['plan_answered' => $term->plan_asked]); // it is over by now, and stays as it was
+                }
+
+                return $work;
+            },
+            static fn (TermWork $work, Lease $lease) => $plan->compute($work, $lease->renew(...)),
+            $plan->keep(...),
+        );
     }
 
     /** A plan that cannot be made is not waited for: the old one stays, and the next change asks again. */
     public function failed(?Throwable $why): void
     {
-        app(CurrentSchool::class)->during(app(CurrentSchool::class)->find($this->school) ?? throw new ModelNotFoundException, fn () => Term::whereKey($this->term)->update(['plan_answered' => DB::raw('plan_asked')]));
+        try {
+            app(CurrentSchool::class)->duringId($this->school, fn () => Term::whereKey($this->term)->update(['plan_answered' => DB::raw('plan_asked')]));
+        } catch (UnknownSchool) {
+            // it has gone meanwhile, and its terms with it
+        }
     }
 }

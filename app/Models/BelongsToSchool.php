@@ -27,6 +27,26 @@ trait BelongsToSchool
         });
     }
 
+    /**
+     * A row is known by its school and its id, as its key is, also where it is read or written again without a scope.
+     *
+     * @param  Builder<static>  $query
+     * @return Builder<static>
+     */
+    protected function setKeysForSelectQuery($query): Builder
+    {
+        return parent::setKeysForSelectQuery($query)->where('school_id', $this->school_id);
+    }
+
+    /**
+     * @param  Builder<static>  $query
+     * @return Builder<static>
+     */
+    protected function setKeysForSaveQuery($query): Builder
+    {
+        return parent::setKeysForSaveQuery($query)->where('school_id', $this->school_id);
+    }
+
     /** Instants keep their offset and their microseconds on the way to PostgreSQL. */
     public function getDateFormat(): string
     {

@@ -53,7 +53,7 @@ final class Group extends Model
     /** @return BelongsToMany<Student, $this> who is in it now */
     public function students(): BelongsToMany
     {
-        return $this->belongsToMany(Student::class, 'group_members')->wherePivotNull('left_on');
+        return $this->belongsToMany(Student::class, 'group_members')->whereColumn('group_members.school_id', 'students.school_id')->wherePivotNull('left_on');
     }
 
     /** @return HasMany<Term, $this> */

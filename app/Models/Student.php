@@ -58,6 +58,6 @@ final class Student extends Model
     /** @return BelongsToMany<Group, $this> those they are in now */
     public function groups(): BelongsToMany
     {
-        return $this->belongsToMany(Group::class, 'group_members')->wherePivotNull('left_on');
+        return $this->belongsToMany(Group::class, 'group_members')->whereColumn('group_members.school_id', 'groups.school_id')->wherePivotNull('left_on');
     }
 }

@@ -35,12 +35,17 @@ final class User extends Authenticatable implements Viewer
         return ['password' => 'hashed', 'role' => Role::class];
     }
 
-    private ?School $home = null;
-
     /** Read inside the school itself: nobody else sees its row. */
     public function homeSchool(): School
     {
-        return $this->home ??= app(CurrentSchool::class)->find($this->school_id) ?? throw new LogicException('somebody of no school');
+        $current = app(CurrentSchool::class);
+
+        return $current->entered($this->school_id) ?? $current->find($this->school_id) ?? throw new LogicException('somebody of no school');
+    }
+
+    public function schoolId(): string
+    {
+        return $this->school_id;
     }
 
     public function getSchoolAttribute(): School

@@ -9,7 +9,8 @@ use App\Policies\Ability;
 /** Whoever is at the door: enters one school, may do some things there, and is the author of the facts made. */
 interface Viewer
 {
-    public function homeSchool(): School;
+    /** Of the school whose rows they see. */
+    public function schoolId(): string;
 
     public function may(Ability $ability): bool;
 

@@ -26,7 +26,7 @@ final class Abilities
     {
         foreach (Ability::cases() as $ability) {
             Gate::define($ability->value, static fn (Viewer $viewer, Model|string|null $row = null): bool => $viewer->may($ability)
-                && (! $row instanceof Model || $row->getAttribute('school_id') === $viewer->homeSchool()->id));
+                && (! $row instanceof Model || $row->getAttribute('school_id') === $viewer->schoolId()));
         }
     }
 }

@@ -13,12 +13,10 @@ use App\Policies\Abilities;
 use App\Record\EntryRows;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Database\Events\ConnectionEstablished;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
@@ -36,6 +34,8 @@ final class AppServiceProvider extends ServiceProvider
         if (PHP_SAPI === 'fpm-fcgi') {
             config(['database.connections.pgsql.options' => [PDO::ATTR_PERSISTENT => true]]);
         }
+        // What is asked for is kept with what asked for it, in one transaction; what is done at once is done after it.
+        config(['queue.connections.sync.after_commit' => true]);
         // Nothing is kept in files that are handed out, so no route for them either.
         config(['filesystems.disks.local.serve' => false]);
         config(['mail.mailers.'.MailboxTransport::NAME => ['transport' => MailboxTransport::NAME], 'mail.default' => config('gorvan.mailer')]);
@@ -44,12 +44,6 @@ final class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
-        // A connection that was kept is in no school, however the request before it ended.
-        Event::listen(static function (ConnectionEstablished $made): void {
-            if ($made->connection->getDriverName() === 'pgsql') {
-                $made->connection->getPdo()->exec("select set_config('gorvan.school', '', false)");
-            }
-        });
         Auth::provider('gorvan', static fn ($app): SignInProvider => new SignInProvider($app->make('hash'), User::class));
         Model::shouldBeStrict(! $this->app->isProduction());
         JsonResource::withoutWrapping();

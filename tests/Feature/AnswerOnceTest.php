@@ -62,7 +62,7 @@ test('what was refused is not kept, and nothing half made stays', function () {
 test('whoever may no longer ask is no longer answered', function () {
     $id = (string) Str::uuid();
     ($this->as)($id)->postJson('/api/forms', ['text' => 'Reed'])->assertCreated();
-    $this->user->update(['role' => Role::Assistant]);
+    $this->inside($this->user->school, fn () => $this->user->update(['role' => Role::Assistant]));
     ($this->as)($id)->postJson('/api/forms', ['text' => 'Reed'])->assertForbidden();
 });
 

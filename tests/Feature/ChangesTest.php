@@ -162,7 +162,7 @@ test('what was changed can be looked at later: when, by whom, because of what, a
 });
 
 test('a change is dated by the day it is at the school, not where the server stands', function () {
-    $this->user->school->update(['timezone' => 'Pacific/Auckland']);
+    $this->inside($this->user->school, fn () => $this->user->school->update(['timezone' => 'Pacific/Auckland']));
     $this->clockAt('2026-01-06T12:30:00Z'); // the seventh has begun there
     ($this->change)([['what' => 'nothing_new', 'meeting' => $this->ids[1]]])->assertCreated()->assertJsonPath('at', '2026-01-07T01:30:00+13:00');
     expect($this->getJson("$this->url/changes")->json('0.at'))->toBe('2026-01-07T01:30:00+13:00');
@@ -200,7 +200,7 @@ test('what is asked is computed in the background, is there when one comes back,
     $first = $ask()->assertCreated()->json();
     expect($first)->toMatchArray(['state' => 'waiting', 'progress' => 0])->and($ask()->json('id'))->toBe($first['id']);
     Queue::assertPushed(App\Jobs\AnswerQuestionJob::class, 1);
-    $this->inside($this->user->school, fn () => app(App\Actions\AnswerQuestion::class)(PlanQuestion::findOrFail($first['id'])));
+    app()->call([new App\Jobs\AnswerQuestionJob($this->user->school_id, $first['id']), 'handle']);
     $answer = collect($this->getJson("$this->url/questions")->json())->firstWhere('id', $first['id']);
     expect($answer['state'])->toBe('done')->and($answer['progress'])->toBe(100)->and($answer['answer'])->toHaveKey('minutes');
 });

@@ -46,8 +46,8 @@ test('outside any school there is nothing to ask', function () {
 
 test('today is the day where the school is', function (string $zone, string $today) {
     $this->clockAt('2026-01-06T23:30:00Z');
-    $this->one->update(['timezone' => $zone]);
     $this->current->enter($this->one);
+    $this->one->update(['timezone' => $zone]);
     expect($this->current->today())->toBe($today);
 })->with([
     ['Europe/Berlin', '2026-01-07'],

@@ -141,6 +141,7 @@ test('a meeting that went by without a word is asked about, and the rest is plan
     $this->clockAt('2026-01-23T09:00:00+01:00');
     $unsaid = $this->getJson('/api/today')->assertOk()->json('unsaid');
     expect(array_column($unsaid, 'on'))->toBe(['2026-01-20', '2026-01-13', '2026-01-06']);
+    $this->getJson("/api/terms/{$this->term->id}")->assertJsonPath('term.isBeingPlanned', true); // and is planned, once it was asked
     $next = collect($this->getJson("/api/terms/{$this->term->id}")->json('meetings'))->first(fn (array $row): bool => ! $row['isPast'] && $row['lesson'] !== null);
     expect($next['lessonNumber'])->toBe(1);
 });

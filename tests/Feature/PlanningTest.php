@@ -105,7 +105,7 @@ test('a plan that is written while a page is read is shown, or asked for again: 
     DB::listen(function () use ($state, $write, $new): void {
         if (! $state->isWriting && ++$state->seen === $state->at) {
             $state->isWriting = true;
-            $write($new, true);
+            $this->inside($this->user->school, fn () => $write($new, true));
         }
     });
     $show = function (int $at) use ($state, $write, $old, $url): array {

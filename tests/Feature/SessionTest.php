@@ -66,7 +66,7 @@ test('who founds waits for whoever is founding just now', function () {
     $other->exec("select pg_advisory_xact_lock(hashtextextended('founding', 0))");
     DB::statement("set local lock_timeout = '200ms'");
     $given = ['school' => 'Reed School', 'timezone' => 'Europe/Lisbon', 'name' => 'Ina', 'email' => 'ina@example.test', 'password' => 'a long password'];
-    expect($this->postJson('/api/founding', $given)->assertStatus(500)->exception?->getMessage())->toContain('lock timeout');
+    expect($this->postJson('/api/founding', $given)->assertStatus(503)->exception?->getMessage())->toContain('lock timeout');
     $other->rollBack();
 });
 

@@ -70,6 +70,7 @@ test('a new school is told what to do first', function () {
 test('past meetings never logged stay as they were, and their lesson is still to come', function () {
     $this->clockAt('2026-01-14T10:00:00+01:00');
     $this->getJson('/api/today')->assertOk();
+    $this->getJson("/api/terms/{$this->term->id}")->assertJsonPath('term.isBeingPlanned', true); // and is planned, once it was asked
     $meetings = $this->getJson("/api/terms/{$this->term->id}")->json('meetings');
     expect($meetings[0]['isPast'])->toBeTrue()->and($meetings[0]['isHeld'])->toBeFalse()
         ->and($meetings[2]['lessonNumber'])->toBe(1);

@@ -84,8 +84,9 @@ final class SessionController extends Controller
         if (! $user instanceof User) {
             return new SessionData(FoundSchool::isOpen(), null, null);
         }
-        $today = DateTimeImmutable::createFromInterface(now())->setTimezone(new DateTimeZone($user->school->timezone))->format('Y-m-d');
+        $school = $user->homeSchool();
+        $today = DateTimeImmutable::createFromInterface(now())->setTimezone(new DateTimeZone($school->timezone))->format('Y-m-d');
 
-        return new SessionData(false, new PersonData($user->id, $user->name, $user->email, $user->role->value, array_column(Abilities::of($user->role), 'value')), SchoolData::of($user->school, $today));
+        return new SessionData(false, new PersonData($user->id, $user->name, $user->email, $user->role->value, array_column(Abilities::of($user->role), 'value')), SchoolData::of($school, $today));
     }
 }

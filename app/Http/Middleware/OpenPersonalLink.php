@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Actions\PersonalLinks;
-use App\Models\CurrentSchool;
 use App\Models\LinkDevice;
 use Closure;
 use Illuminate\Http\Request;
@@ -22,7 +21,7 @@ final class OpenPersonalLink
     /** How often it is noted that a device is in use, seconds. */
     private const NOTED = 3600;
 
-    public function __construct(private readonly PersonalLinks $links, private readonly CurrentSchool $current)
+    public function __construct(private readonly PersonalLinks $links)
     {
     }
 
@@ -30,21 +29,21 @@ final class OpenPersonalLink
     public function handle(Request $request, Closure $next): Response
     {
         $key = $request->cookies->get(self::COOKIE);
-        $found = is_string($key) ? $this->links->device($key) : null;
         abort_if(! $request->isMethodSafe() && ! $request->hasHeader(self::HEADER), 401);
-        if ($found === null) {
-            abort(401);
-        }
-        $this->current->enter($found->school);
-        try {
-            if ($found->device->last_at->diffInSeconds(now()) > self::NOTED) {
-                LinkDevice::whereKey($found->device->id)->update(['last_at' => now()]);
-            }
-            $request->attributes->set('student', $found->student);
+        $done = is_string($key) ? $this->links->inSchoolOf($key, fn (string $secret): Response => $this->inside($secret, $request, $next), UseSchool::isDone(...)) : null;
 
-            return $next($request);
-        } finally {
-            $this->current->leave();
+        return $done ?? abort(401);
+    }
+
+    /** @param  Closure(Request): Response  $next */
+    private function inside(string $secret, Request $request, Closure $next): Response
+    {
+        $found = $this->links->device($secret) ?? abort(401);
+        if ($found->device->last_at->diffInSeconds(now()) > self::NOTED) {
+            LinkDevice::whereKey($found->device->id)->update(['last_at' => now()]);
         }
+        $request->attributes->set('student', $found->student);
+
+        return $next($request);
     }
 }

@@ -17,17 +17,21 @@ use Gorvan\Core\Term\Internal\TermCalendar;
  */
 final readonly class TermPlanner
 {
-    /** @throws BoxesTooLong */
-    public function plan(TermRequest $request): TermPlan
+    /**
+     * @param  (callable(): void)|null  $goesOn  called for every meeting that is planned; the plan does not depend on it
+     *
+     * @throws BoxesTooLong
+     */
+    public function plan(TermRequest $request, ?callable $goesOn = null): TermPlan
     {
         $rounds = array_map(static fn (): ?int => null, $request->courses);
         foreach ($request->courses as $n => $outset) {
             if ($outset->course->approach === Approach::OutlineFirst) {
-                $rounds[$n] = $this->firstRound($request, $n, $rounds);
+                $rounds[$n] = $this->firstRound($request, $n, $rounds, $goesOn);
             }
         }
 
-        $plan = $this->walk($request, $rounds)[0];
+        $plan = $this->walk($request, $rounds, $goesOn)[0];
         if ($request->warmUps !== null) {
             $plan = $plan->withWarmUps($request->warmUps);
         }
@@ -43,14 +47,15 @@ final readonly class TermPlanner
      * How far an outline's first round goes: as many lessons as both rounds fit, at least one where nothing is outlined yet.
      *
      * @param  array<int, int|null>  $rounds  by course
+     * @param  (callable(): void)|null  $goesOn
      */
-    private function firstRound(TermRequest $request, int $n, array $rounds): int
+    private function firstRound(TermRequest $request, int $n, array $rounds, ?callable $goesOn): int
     {
         $all = count(Internal\LessonQueue::of($request->courses[$n]));
-        $isDone = function (int $round) use ($request, $n, $rounds): bool {
+        $isDone = function (int $round) use ($request, $n, $rounds, $goesOn): bool {
             $rounds[$n] = $round;
 
-            return $this->walk($request, $rounds)[1][$n]->queued() === [];
+            return $this->walk($request, $rounds, $goesOn)[1][$n]->queued() === [];
         };
         [$least, $most] = [0, $all];
         while ($least < $most) {
@@ -63,15 +68,19 @@ final readonly class TermPlanner
 
     /**
      * @param  array<int, int|null>  $rounds  by course
+     * @param  (callable(): void)|null  $goesOn
      * @return array{TermPlan, non-empty-list<CourseWalk>}
      */
-    private function walk(TermRequest $request, array $rounds): array
+    private function walk(TermRequest $request, array $rounds, ?callable $goesOn): array
     {
         $calendar = new TermCalendar($request->meetings);
         $walks = array_map(static fn (CourseOutset $outset, ?int $round): CourseWalk => new CourseWalk($request->seed, $outset, $round), $request->courses, $rounds);
         $planned = $reviews = $warnings = [];
         foreach ($request->meetings as $at => $meeting) {
             if ($meeting->isOpen) {
+                if ($goesOn !== null) {
+                    $goesOn();
+                }
                 $planner = new MeetingPlanner($walks, $calendar, $at);
                 $planned[$at] = $planner->plan();
                 $reviews[$at] = $planner->problems;

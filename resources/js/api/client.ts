@@ -1,6 +1,7 @@
 import createClient from 'openapi-fetch';
 import { t, words } from '../messages';
 import { type Said, sentence } from '../messages/say';
+import { hear } from './clock';
 import type { components, paths } from './schema';
 
 type Schemas = components['schemas'];
@@ -172,6 +173,7 @@ async function withToken(request: Request): Promise<Response> {
   };
   const again = request.clone();
   const response = await fetch(marked(request));
+  hear(response);
   if (response.status !== STALE) return response;
   await fetch('/sanctum/csrf-cookie');
   return fetch(marked(again));

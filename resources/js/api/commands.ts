@@ -43,6 +43,8 @@ export interface Kept {
   needs: string[];
   command: Command;
   refusal: Refusal | null;
+  /** Was it said not to be there, or not allowed, though it was when this was done: since when it is asked again, and when next; ms. */
+  again?: { since: number; next: number };
 }
 
 interface Wire {

@@ -3,7 +3,22 @@ import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import type { Command } from './commands';
 import { device } from './device';
 import { giveLeaseBack, LEASE_MS, tabCalled, takeLease } from './lease';
-import { closeOutbox, flush, letGo, onOutcome, openOutbox, outbox, post, refused, tryAgain, waiting } from './outbox';
+import {
+  closeOutbox,
+  flush,
+  letGo,
+  onOutcome,
+  openOutbox,
+  outbox,
+  PATIENCE_MS,
+  PATIENT_RETRY_MS,
+  post,
+  refused,
+  tryAgain,
+  waiting,
+} from './outbox';
+
+const DAY = 24 * 3_600_000;
 
 const answers: (() => Promise<Response>)[] = [];
 const asked: { url: string; body: string; person: string | null }[] = [];
@@ -287,6 +302,62 @@ describe('the outbox', () => {
     expect(await takeLease('x', 'here', now + LEASE_MS - 1)).toBe(false);
     expect(await takeLease('x', 'here', now + LEASE_MS + 1)).toBe(true);
     expect(await takeLease('x', 'gone', now + LEASE_MS + 2)).toBe(false);
+  });
+
+  test('a right to send that was taken while the clock ran a day fast blocks nothing once the clock is right', async () => {
+    const now = Date.now();
+    expect(await takeLease('sender', 'another tab', now + DAY)).toBe(true);
+    answers.push(ok([]));
+    await post(marks('a'));
+    await flush();
+    expect(told).toEqual(['a sent']);
+  });
+
+  test('what is said not to be there is asked again for a day, holds nothing else back, and then is refused', async () => {
+    const start = Date.now();
+    const at = vi.spyOn(Date, 'now').mockReturnValue(start);
+    answers.push(refuse(404), ok([]));
+    await post(marks('a'));
+    await post(marks('b'));
+    await flush();
+    expect(told).toEqual(['b sent']);
+    expect(waiting().map((one) => name(one.command))).toEqual(['a']);
+    expect(outbox().link).toBe('fine');
+    // Not asked again at once, and of its own accord later: what it was about is there again.
+    asked.length = 0;
+    await flush();
+    expect(asked).toEqual([]);
+    at.mockReturnValue(start + PATIENT_RETRY_MS + 1);
+    answers.push(ok([]));
+    await vi.advanceTimersByTimeAsync(PATIENT_RETRY_MS + 100);
+    await flush();
+    expect(told).toEqual(['b sent', 'a sent']);
+    // Another that is never there: a day later a person sees it.
+    answers.push(refuse(403));
+    await post(marks('c'));
+    await flush();
+    at.mockReturnValue(start + PATIENT_RETRY_MS + 1 + PATIENCE_MS);
+    answers.push(refuse(403));
+    await flush();
+    expect(told.at(-1)).toBe('c refused');
+    expect(refused().map((one) => one.refusal?.status)).toEqual([403]);
+    await letGo(refused()[0]?.id ?? '');
+    at.mockRestore();
+  });
+
+  test('a mark that is asked again later is not taken back before it is there; and a clock that was wrong puts nothing off', async () => {
+    const start = Date.now();
+    const at = vi.spyOn(Date, 'now').mockReturnValue(start);
+    answers.push(refuse(404));
+    await post(marks('a'));
+    await post({ kind: 'withdrawals', meeting: 'm', what: 'marks', withdrawals: [{ id: 'w', of: 'a', at: '' }] });
+    await flush();
+    expect(waiting()).toHaveLength(2);
+    at.mockReturnValue(start - DAY); // the device had been a day fast
+    answers.push(ok([]), ok([]));
+    await flush();
+    expect(told).toEqual(['a sent', 'withdrawals sent']);
+    at.mockRestore();
   });
 
   test('where nothing can be written down it is said, and sent all the same', async () => {

@@ -32,6 +32,10 @@ type Listener = (command: Command, outcome: Outcome) => void;
 const LEASE = 'sender';
 const FIRST_RETRY = 2_000;
 const LAST_RETRY = 60_000;
+/** What is not there, or not allowed, may be again soon: so long it is asked again, and so seldom; milliseconds. */
+export const PATIENCE_MS = 24 * 3_600_000;
+export const PATIENT_RETRY_MS = 60_000;
+const LAST_PATIENT_RETRY_MS = 30 * 60_000;
 /** Shorter than the lease: no request outlives the right to send it. */
 const REQUEST_MS = 20_000;
 
@@ -147,7 +151,8 @@ function take(found: Kept[]): void {
     if ((known.get(id)?.revision ?? -1) <= one.revision) known.set(id, one);
   }
   const now = [...known.values()].sort((a, b) => a.order - b.order);
-  const said = (all: Kept[]) => all.map((one) => `${one.id}/${String(one.revision)}/${String(one.refusal?.status)}`).join();
+  const said = (all: Kept[]) =>
+    all.map((one) => `${one.id}/${String(one.revision)}/${String(one.refusal?.status)}/${String(one.again?.next)}`).join();
   // What is read back as it was is no news: nothing is drawn again for it.
   if (said(now) !== said(state.kept)) set({ kept: now });
 }
@@ -161,7 +166,7 @@ export async function post(command: Command, needs: string[] = []): Promise<stri
   const kept: Kept =
     before === undefined
       ? { id: fresh, person: owner, key, revision: 0, order: lastOrder, needs, command, refusal: null }
-      : { ...before, revision: before.revision + 1, command, refusal: null };
+      : { ...before, revision: before.revision + 1, command, refusal: null, again: undefined };
   unwritten.set(kept.id, kept);
   put(kept);
   const written = write(kept);
@@ -186,7 +191,7 @@ async function write(kept: Kept): Promise<void> {
 export async function tryAgain(id: string): Promise<void> {
   const kept = state.kept.find((one) => one.id === id);
   if (kept === undefined) return;
-  const again = { ...kept, revision: kept.revision + 1, refusal: null };
+  const again = { ...kept, revision: kept.revision + 1, refusal: null, again: undefined };
   unwritten.set(id, again);
   put(again);
   await write(again);
@@ -250,10 +255,39 @@ async function remove(kept: Kept): Promise<void> {
 
 const isOpen = (kept: Kept): boolean => kept.refusal === null;
 
-/** The next that can be sent: what waits for a refused one waits with it. */
+/** Whether something is to be asked again later, and not now; a time further ahead than it can be was set by a wrong clock. */
+const isPutOff = (kept: Kept, at: number): boolean =>
+  kept.again !== undefined && kept.again.next > at && kept.again.next <= at + LAST_PATIENT_RETRY_MS;
+
+/** Whether it takes back something that is still here. */
+const takesBack = (kept: Kept, one: Kept): boolean =>
+  kept.command.kind === 'withdrawals' &&
+  one.order < kept.order &&
+  kept.command.withdrawals.some(
+    ({ of }) =>
+      (one.command.kind === 'marks' && one.command.marks.some((mark) => mark.id === of)) ||
+      (one.command.kind === 'log' && one.command.log.id === of),
+  );
+
+/** The next that can be sent: what waits for a refused one, or for one that is asked again later, waits with it. */
 function next(): Kept | undefined {
   const here = new Set(state.kept.map((one) => one.id));
-  return state.kept.find((one) => isOpen(one) && !one.needs.some((id) => here.has(id)));
+  const at = Date.now();
+  const later = state.kept.filter((one) => isOpen(one) && isPutOff(one, at));
+  return state.kept.find(
+    (one) =>
+      isOpen(one) &&
+      !later.includes(one) &&
+      !one.needs.some((id) => here.has(id)) &&
+      !later.some((other) => takesBack(one, other)),
+  );
+}
+
+/** Comes back when the first of those that were put off is due. */
+function comeBack(): void {
+  const at = Date.now();
+  const due = state.kept.filter((one) => isOpen(one) && isPutOff(one, at)).map((one) => one.again?.next ?? at);
+  if (due.length > 0 && timer === undefined) schedule(Math.min(...due) - at + 50);
 }
 
 /** What waits to be sent, in order; those that were refused are not among them. */
@@ -269,7 +303,11 @@ export function flush(): Promise<void> {
 async function run(): Promise<void> {
   clearTimeout(timer);
   timer = undefined;
-  if (owner === '' || next() === undefined) return;
+  if (owner === '') return;
+  if (next() === undefined) {
+    comeBack();
+    return;
+  }
   if (!(await takeLease(LEASE).catch(() => true))) {
     schedule(FIRST_RETRY); // another tab is sending
     return;
@@ -283,6 +321,7 @@ async function run(): Promise<void> {
   } finally {
     set({ sending: null });
     await giveLeaseBack(LEASE).catch(() => undefined);
+    comeBack();
   }
 }
 
@@ -305,7 +344,7 @@ async function one(kept: Kept): Promise<boolean> {
     if (!(error instanceof Unreachable) && !(error instanceof Problem)) throw error;
     if (person !== owner) return false;
     if (error instanceof Problem && !isPassing(error)) {
-      await refuse(kept, error);
+      if (!(await putOff(kept, error))) await refuse(kept, error);
       return true;
     }
     set({ link: linkOf(error) });
@@ -320,10 +359,31 @@ const linkOf = (error: Problem | Unreachable): Link => {
   return error.status === 401 || error.status === 419 ? 'signedOut' : 'trouble';
 };
 
+/**
+ * What was there and allowed when it was done may be there again: a server that lost its database for a moment, a right given
+ * back. It is asked again for a day and holds nothing else back. False where it has been asked long enough.
+ */
+async function putOff(kept: Kept, problem: Problem): Promise<boolean> {
+  if (problem.status !== 404 && problem.status !== 403) return false;
+  const at = Date.now();
+  const since = Math.min(kept.again?.since ?? at, at);
+  if (at - since >= PATIENCE_MS) return false;
+  const here = state.kept.find((one) => one.id === kept.id);
+  if (here?.revision === kept.revision) {
+    const waited = Math.min(LAST_PATIENT_RETRY_MS, Math.max(PATIENT_RETRY_MS, at - since));
+    const later: Kept = { ...kept, again: { since, next: at + waited } };
+    unwritten.set(later.id, later);
+    put(later);
+    await write(later);
+  }
+  set({ link: 'fine' });
+  return true;
+}
+
 async function refuse(kept: Kept, problem: Problem): Promise<void> {
   const here = state.kept.find((one) => one.id === kept.id);
   if (here?.revision === kept.revision) {
-    const seen = { ...kept, refusal: { status: problem.status, code: problem.code, message: problem.message } };
+    const seen = { ...kept, again: undefined, refusal: { status: problem.status, code: problem.code, message: problem.message } };
     unwritten.set(seen.id, seen);
     put(seen);
     await write(seen);

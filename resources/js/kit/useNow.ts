@@ -1,14 +1,18 @@
 import { useEffect, useState } from 'react';
+import { now as nowThere, onClock } from '../api/clock';
 
-/** What time it is, looked at again every so many milliseconds. */
+/** What time it is where the school is kept, looked at again every so many milliseconds, and when the server says otherwise. */
 export function useNow(every: number): number {
-  const [now, setNow] = useState(() => Date.now());
+  const [now, setNow] = useState(nowThere);
   useEffect(() => {
-    const timer = setInterval(() => {
-      setNow(Date.now());
-    }, every);
+    const look = () => {
+      setNow(nowThere());
+    };
+    const timer = setInterval(look, every);
+    const stop = onClock(look);
     return () => {
       clearInterval(timer);
+      stop();
     };
   }, [every]);
   return now;

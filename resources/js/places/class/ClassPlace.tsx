@@ -1,3 +1,4 @@
+import { now as nowThere } from '../../api/clock';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { useTranslation } from '../../messages';
@@ -51,7 +52,7 @@ function ClassOf({ page, forms, person }: { page: MeetingPage; forms: Record<str
     <Before
       of={page}
       onStart={(late) => {
-        change(() => start(page.meeting, Date.now(), late));
+        change(() => start(page.meeting, nowThere(), late));
       }}
     />
   );
@@ -90,7 +91,7 @@ function Before({ of, onStart }: { of: MeetingPage; onStart: (late: number) => v
           look="primary"
           className="min-h-20 px-8 text-2xl"
           onClick={() => {
-            onStart(lateness(meeting, Date.now()));
+            onStart(lateness(meeting, nowThere()));
           }}
         >
           {minutes > 0 && !meeting.isPast ? t('class.startLate', { count: minutes }) : t('class.start')}

@@ -1,3 +1,4 @@
+import { now } from '../../api/clock';
 import { useTranslation } from '../../messages';
 import { Button } from '../../kit/controls';
 import { Tile } from '../../kit/touch';
@@ -29,7 +30,7 @@ export function MoreTime({
             key={minutes}
             className="text-lg"
             onClick={() => {
-              change((was) => was && stretch(was, 60 * minutes, Date.now()));
+              change((was) => was && stretch(was, 60 * minutes, now()));
             }}
           >
             <strong>{t('class.more', { count: minutes })}</strong>

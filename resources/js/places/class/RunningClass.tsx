@@ -1,3 +1,4 @@
+import { now } from '../../api/clock';
 import { Dialog as RadixDialog } from 'radix-ui';
 import { type ComponentProps, memo, type ReactNode, useEffect, useState } from 'react';
 import { useTranslation } from '../../messages';
@@ -61,7 +62,7 @@ export function RunningClass({ page, form, forms, tonight, run, change }: Props)
 
   /** The second half of a double click ends no box that has just begun. */
   const nextBox = (clicks = 0) => {
-    if (clicks < 2) change((was) => was && next(was, Date.now()));
+    if (clicks < 2) change((was) => was && next(was, now()));
   };
   const goOn = (clicks = 0) => {
     if (run.step < steps.length - 1) change((was) => was && at(was, was.step + 1));
@@ -81,7 +82,7 @@ export function RunningClass({ page, form, forms, tonight, run, change }: Props)
     turn,
     nextBox,
     longer: () => {
-      change((was) => was && stretch(was, 60, Date.now()));
+      change((was) => was && stretch(was, 60, now()));
     },
     stop: () => {
       setOpen('stop');

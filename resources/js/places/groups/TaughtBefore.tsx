@@ -1,3 +1,4 @@
+import { nowText } from '../../api/clock';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from '../../messages';
@@ -43,7 +44,7 @@ export function TaughtBefore({ group, form, upTo, onDone }: Props) {
       ask(
         api.POST('/api/groups/{group}/before', {
           params: { path: { group } },
-          body: { id, to, on: on || null, at: new Date().toISOString() },
+          body: { id, to, on: on || null, at: nowText() },
         }),
       ),
     onSuccess: async (_, { to }) => {
@@ -52,9 +53,7 @@ export function TaughtBefore({ group, form, upTo, onDone }: Props) {
       onDone();
       tell(t('groups.beforeDone', { title: form.entries[to - 1]?.title ?? '' }), {
         takeBack: () => {
-          void ask(
-            api.POST('/api/withdrawals', { body: { withdrawals: [{ id: ulid(), of: id, at: new Date().toISOString() }] } }),
-          ).then(
+          void ask(api.POST('/api/withdrawals', { body: { withdrawals: [{ id: ulid(), of: id, at: nowText() }] } })).then(
             async () => {
               await readAgain('roster');
               await readAgain('term');

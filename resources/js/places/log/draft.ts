@@ -1,3 +1,4 @@
+import { nowText } from '../../api/clock';
 import { ulid } from 'ulid';
 import type { ClassLog, Doing, Form, Meeting, MeetingPage, Passage } from '../../api/client';
 import { type Part as Planned, partOf } from '../../pictures/coursePart';
@@ -298,7 +299,7 @@ export function toLog(id: string, draft: Draft, page: Page, forms: Forms): Class
     format: 'gorvan.log/1',
     id,
     on: page.meeting.on,
-    made_at: new Date().toISOString(),
+    made_at: nowText(),
     minutes: draft.minutes,
     ...whoWasThere(page, awayIn(draft, page)),
     did,

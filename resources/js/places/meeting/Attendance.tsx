@@ -1,3 +1,4 @@
+import { now } from '../../api/clock';
 import { Feather } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
@@ -115,7 +116,7 @@ function Row({ page, student, presence }: { page: MeetingPage; student: { id: st
 
 /** How long a class has been on, in minutes; null before it and after it. */
 const minutesSince = (startsAt: string, most: number) => (): number | null => {
-  const minutes = Math.floor((Date.now() - Date.parse(startsAt)) / 60_000);
+  const minutes = Math.floor((now() - Date.parse(startsAt)) / 60_000);
   return minutes >= 0 && minutes <= most ? minutes : null;
 };
 

@@ -1,3 +1,4 @@
+import { nowText } from '../../api/clock';
 import { useRef } from 'react';
 import { useTranslation } from '../../messages';
 import { ulid } from 'ulid';
@@ -31,10 +32,7 @@ export function useLogs(meeting: string): Logs {
     const needs = outbox()
       .kept.filter(({ command }) => command.kind === 'log' && command.log.id === log)
       .map((one) => one.id);
-    void post(
-      { kind: 'withdrawals', meeting, what: 'log', withdrawals: [{ id: ulid(), of: log, at: new Date().toISOString() }] },
-      needs,
-    );
+    void post({ kind: 'withdrawals', meeting, what: 'log', withdrawals: [{ id: ulid(), of: log, at: nowText() }] }, needs);
     tell(t('meeting.logBackDone'));
   };
   return {

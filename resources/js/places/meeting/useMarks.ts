@@ -1,3 +1,4 @@
+import { nowText } from '../../api/clock';
 import { useMemo } from 'react';
 import { useTranslation } from '../../messages';
 import { monotonicFactory } from 'ulid';
@@ -53,7 +54,7 @@ export function useSendMarks(meeting: string) {
   const tell = useTell();
 
   function takeBackIds(ids: string[], said: string) {
-    const at = new Date().toISOString();
+    const at = nowText();
     const needs = outbox()
       .kept.filter(({ command }) => command.kind === 'marks' && command.marks.some((mark) => ids.includes(mark.id)))
       .map((one) => one.id);

@@ -1,3 +1,4 @@
+import { nowText } from '../../api/clock';
 import { useMemo } from 'react';
 import { v4 as uuid } from 'uuid';
 import type { Attendance, AttendanceNote, MeetingPage } from '../../api/client';
@@ -32,12 +33,12 @@ function presenceOf(page: MeetingPage): Presence {
     isHere: (student) => of(student).isHere,
     note(student, change) {
       const { isHere, isCareful, late, left } = { ...of(student), ...change };
-      const note = { isHere, isCareful, late, left, at: new Date().toISOString() };
+      const note = { isHere, isCareful, late, left, at: nowText() };
       void post({ kind: 'attendance', meeting, student, note }, needsGuest(student));
     },
     addGuest(name, isFirstTime) {
       const id = uuid();
-      void post({ kind: 'guest', meeting, id, name, isFirstTime, at: new Date().toISOString() });
+      void post({ kind: 'guest', meeting, id, name, isFirstTime, at: nowText() });
       return id;
     },
   };

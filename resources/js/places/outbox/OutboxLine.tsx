@@ -1,4 +1,6 @@
+import { useSyncExternalStore } from 'react';
 import { useTranslation } from '../../messages';
+import { onClock, toldAhead } from '../../api/clock';
 import { flush } from '../../api/outbox';
 import { useOutbox } from '../../api/useOutbox';
 import { Button, TextLink } from '../../kit/controls';
@@ -9,12 +11,41 @@ import { useSignIn } from '../shell/signIn';
  * the four it is (cannot be reached, sign in, in trouble, refused), and what to do.
  */
 export function OutboxLine() {
+  return (
+    <>
+      <ClockLine />
+      <WaitingLine />
+    </>
+  );
+}
+
+/** Says that the clock of this device is off, where it is: what is shown goes by the school's. */
+function ClockLine() {
+  const { t } = useTranslation();
+  const ahead = useSyncExternalStore(onClock, toldAhead);
+  if (ahead === 0) return null;
+  const minutes = Math.round(Math.abs(ahead) / 60_000);
+  const [unit, count] =
+    minutes < 90
+      ? (['minutes', minutes] as const)
+      : minutes < 36 * 60
+        ? (['hours', Math.round(minutes / 60)] as const)
+        : (['days', Math.round(minutes / 1440)] as const);
+  return (
+    <div role="status" className="no-print my-1 border-l-4 border-straw bg-straw-soft px-3 py-1 text-[0.95rem]">
+      {t(ahead > 0 ? 'outbox.clockSlow' : 'outbox.clockFast', { by: t(`outbox.by_${unit}`, { count }) })}
+    </div>
+  );
+}
+
+function WaitingLine() {
   const { t } = useTranslation();
   const { kept, link, isDurable } = useOutbox();
   const signIn = useSignIn();
   const waits = kept.filter((one) => one.refusal === null).length;
   const refused = kept.length - waits;
-  const isStuck = waits > 0 && (link !== 'fine' || refused > 0);
+  const again = kept.filter((one) => one.refusal === null && one.again !== undefined).length;
+  const isStuck = waits > 0 && (link !== 'fine' || refused > 0 || again > 0);
   if (!isStuck && refused === 0 && (isDurable || waits === 0)) return null;
   return (
     <div
@@ -35,6 +66,7 @@ export function OutboxLine() {
           </Button>
         </>
       ) : null}
+      {isStuck && link === 'fine' && again > 0 ? <span>{t('outbox.again', { count: again })}</span> : null}
       {refused > 0 ? (
         <TextLink to="/waiting" isAlone className="font-medium">
           {t('outbox.refused', { count: refused })}

@@ -55,7 +55,15 @@ export function OutboxPlace() {
               <li key={one.id} className="flex flex-wrap justify-between gap-x-4 border-b border-line py-2">
                 <Said command={one.command} />
                 <span className="text-soft">
-                  {t(held(one) ? 'waiting.held' : sending === one.id ? 'waiting.sending' : 'outbox.waits')}
+                  {t(
+                    held(one)
+                      ? 'waiting.held'
+                      : sending === one.id
+                        ? 'waiting.sending'
+                        : one.again
+                          ? 'waiting.askedAgain'
+                          : 'outbox.waits',
+                  )}
                 </span>
               </li>
             ))}
