@@ -170,6 +170,11 @@ final class CurrentSchool
     private function undo(int $level, ?string $told): void
     {
         $this->told = $told;
+        if (DB::transactionLevel() < $level) {
+            DB::disconnect(); // an inner one found it lost
+
+            return;
+        }
         try {
             DB::rollBack($level - 1);
         } catch (Throwable) {
