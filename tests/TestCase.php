@@ -22,6 +22,7 @@ use App\Words;
 use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Record\ClassLog;
+use Gorvan\Core\Record\Support;
 use Gorvan\Core\Term\Approach;
 use Illuminate\Foundation\Testing\RefreshDatabaseState;
 use Illuminate\Foundation\Testing\TestCase as Framework;
@@ -114,6 +115,22 @@ abstract class TestCase extends Framework
     {
         return $this->inside($this->schoolOf($term->school_id), static fn (): array => $term->meetings()->orderBy('starts_at')->pluck('id')
             ->map(static fn (string $id): Meeting => Meeting::findOrFail($id))->all());
+    }
+
+    /**
+     * A cell of an answer by its names (App\Http\Data\CellData).
+     *
+     * @return array{position: int, support: string|null, recall: float|null, holds: bool, isAssumed: bool, isMet: bool, left: string|null, right: string|null}
+     */
+    public static function cell(mixed $cell): array
+    {
+        [$position, $support, $recall, $is] = $packed = is_array($cell) ? $cell : json_decode(json_encode($cell, JSON_THROW_ON_ERROR), true);
+        $name = static fn (?int $level): ?string => $level === null ? null : Support::from($level)->name;
+
+        return [
+            'position' => $position, 'support' => $name($support), 'recall' => $recall, 'holds' => ($is & 1) !== 0, 'isAssumed' => ($is & 2) !== 0, 'isMet' => ($is & 4) !== 0,
+            'left' => $name($packed[4] ?? null), 'right' => $name($packed[5] ?? null),
+        ];
     }
 
     /** A mark as a page sends it. @return array<string, string|null> */

@@ -41,12 +41,12 @@ test('the profiles lead to the standings they must, whatever day it is loaded', 
         // steady: nearly everything taught is held, nothing missed
         ->and($of['steady']->frontier)->toBeGreaterThan(3)->and($of['steady']->missed)->toBe([])
         // quick: flowing or leading on what they were seen on, and no one's frontier is further
-        ->and(collect($of['quick']->cells)->pluck('support')->all())->toContain('Flowing')
+        ->and(collect($of['quick']->cells)->map(Tests\TestCase::cell(...))->pluck('support')->all())->toContain('Flowing')
         ->and($of['quick']->frontier)->toBe($students->max('frontier'))
         // away for a month: the lessons of that month were never met
         ->and($of['away']->missed)->not->toBe([])->and(max($of['away']->missed))->toBe(max($taught))
         // needs cues: recall grows, and nothing is ever held
-        ->and($of['cues']->holding)->toBe(0)->and(collect($of['cues']->cells)->pluck('support')->unique()->all())->not->toContain('Alone')
+        ->and($of['cues']->holding)->toBe(0)->and(collect($of['cues']->cells)->map(Tests\TestCase::cell(...))->pluck('support')->unique()->all())->not->toContain('Alone')
         // came late: joined in the middle, has met only what came round again, and is behind the steady
         ->and($of['late']->frontier ?? 0)->toBeLessThan($of['steady']->frontier);
 })->with(['2026-11-24', '2026-03-31', '2027-01-02']);

@@ -43,7 +43,7 @@ test('from 200 tests on a factor is offered with what it changes; adopted it is 
     expect($offered)->toEqualWithDelta(Reliability::LEAST_FACTOR, 1e-9);
     expect($page['change']['after']['logLoss'])->toBeLessThan($page['school']['logLoss'])->and($page['change']['holdsBefore'])->toBe(1);
     $this->clockAt('2026-01-22T20:00:00+01:00');
-    $read = fn () => $this->getJson("/api/students/{$this->students[0]}")->json('forms.0.standing.cells.0.recall');
+    $read = fn () => $this->getJson("/api/students/{$this->students[0]}")->json('forms.0.standing.cells.0.2');
     $before = $read();
     $curve = fn () => $this->getJson("/api/students/{$this->students[0]}/curve?entry={$this->entries[0]}")->json('0.points');
     $points = $curve();

@@ -65,7 +65,11 @@ test('the map of an earlier day shows what was known then', function () {
     $entry = $this->getJson("/api/forms/{$this->form->id}")->json('entries.0.id');
     $this->clockAt('2026-01-27T20:00:00+01:00');
     $this->postJson("/api/meetings/{$this->meetings[3]->id}/marks", ['marks' => [$this->mark($ada, $entry)]])->assertOk();
-    $cell = fn (string $day): ?array => ($this->named)(($this->show)("?on=$day"), 'Ada')['cells'][0] ?? null;
+    $cell = function (string $day): ?array {
+        $cell = ($this->named)(($this->show)("?on=$day"), 'Ada')['cells'][0] ?? null;
+
+        return $cell === null ? null : self::cell($cell);
+    };
     expect($cell('2026-01-19'))->toBeNull()
         ->and($cell('2026-01-26')['support'])->toBeNull()
         ->and($cell('2026-01-27')['support'])->toBe('Alone')

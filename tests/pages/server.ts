@@ -1,3 +1,4 @@
+import type { Cell } from '../../resources/js/api/client';
 import { form } from './sample';
 
 /** What stands in for the server in tests of the pages: answers that are set, refusals, and what was sent. */
@@ -33,6 +34,23 @@ export const server = {
   got: (method: string, url: string) => server.sent.filter((one) => one.method === method && one.url === url),
 };
 
+const SUPPORTS: (string | null)[] = ['Unmet', 'Following', 'Cued', 'Alone', 'Flowing', 'Leading'];
+const SURENESS: (string | null)[] = [null, 'good', 'fading', 'weak'];
+const isCell = (one: unknown): one is Cell => typeof one === 'object' && one !== null && 'isMet' in one && 'position' in one;
+const levelOf = (support: string | null) => (support === null ? null : SUPPORTS.indexOf(support));
+
+/** Samples are written with names; over the wire a cell is a short list. */
+export function onTheWire(data: unknown): unknown {
+  if (isCell(data)) {
+    const is = Number(data.holds) + 2 * Number(data.isAssumed) + 4 * Number(data.isMet) + 8 * SURENESS.indexOf(data.sureness);
+    const cell = [data.position, levelOf(data.support), data.recall, is];
+    return data.left === null && data.right === null ? cell : [...cell, levelOf(data.left), levelOf(data.right)];
+  }
+  if (Array.isArray(data)) return data.map(onTheWire);
+  if (typeof data !== 'object' || data === null || Object.getPrototypeOf(data) !== Object.prototype) return data;
+  return Object.fromEntries(Object.entries(data).map(([key, value]) => [key, onTheWire(value)]));
+}
+
 const by =
   (method: string) =>
   (url: string, options?: { body?: unknown; params?: { query?: unknown; path?: Record<string, string> } }): Promise<unknown> => {
@@ -44,13 +62,14 @@ const by =
         ? { error: { code: refused.code, with: refused.with ?? {} }, response: new Response(null, { status: refused.status }) }
         : {
             // An answer that depends on what is asked for is made of the address.
-            data:
+            data: onTheWire(
               typeof set === 'function'
                 ? (set as (asked: object) => unknown)({
                     ...options?.params?.path,
                     ...(options?.params?.query as object | undefined),
                   })
                 : set,
+            ),
             response: new Response(null, { status: 200 }),
           },
     );

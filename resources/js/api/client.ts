@@ -1,6 +1,7 @@
 import createClient from 'openapi-fetch';
 import { t, words } from '../messages';
 import { type Said, sentence } from '../messages/say';
+import type { Opened, Student, WithStudents } from './cells';
 import { hear } from './clock';
 import type { components, paths } from './schema';
 
@@ -31,11 +32,11 @@ export type Lesson = Schemas['LessonData'];
 export type Passage = Schemas['PassageData'];
 export type Meeting = Schemas['MeetingRow'];
 export type Tick = Schemas['TickData'];
-export type MeetingPage = Schemas['MeetingData'];
+export type MeetingPage = WithStudents<Schemas['MeetingData']>;
 export type Attendance = Schemas['AttendanceData'];
 /** What is said of who is here; minutes after the start. */
 export type AttendanceNote = Pick<Attendance, 'isHere' | 'isCareful' | 'late' | 'left'>;
-export type ClassPage = Schemas['ClassData'];
+export type ClassPage = Omit<Schemas['ClassData'], 'stood'> & { stood: Opened<Schemas['StoodData']>[] };
 export type Watch = Schemas['WatchData'];
 export type Stop = Schemas['StopData'];
 export type Book = Schemas['BookData'];
@@ -70,8 +71,9 @@ export type Bites = Schemas['BitesData'];
 export type Focus = Schemas['FocusData'];
 export type StudentRow = Schemas['StudentRow'];
 export type StudentLine = Schemas['StudentInGroup'];
-export type StudentPage = Schemas['StudentPageData'];
-export type StudentForm = WithForm<Schemas['StudentFormData']>;
+type StudentFormAnswer = Omit<Schemas['StudentFormData'], 'standing'> & { standing: Student };
+export type StudentPage = Omit<Schemas['StudentPageData'], 'forms'> & { forms: StudentFormAnswer[] };
+export type StudentForm = WithForm<StudentFormAnswer>;
 export type LinePoint = Schemas['LinePointData'];
 export type RecallCurve = Schemas['RecallCurveData'];
 export type Shown = Schemas['ShownPrincipleData'];
@@ -103,10 +105,9 @@ export type ChangePreview = Schemas['ChangePreviewData'];
 export type Question = Schemas['QuestionData'];
 export type Closure = Schemas['ClosureData'];
 /** A group as the server answers it, naming its form. */
-export type GroupAnswer = Schemas['GroupData'];
+export type GroupAnswer = WithStudents<Schemas['GroupData']>;
 export type Group = WithForm<GroupAnswer>;
-export type Student = Schemas['StudentData'];
-export type Cell = Schemas['CellData'];
+export type { Cell, Student } from './cells';
 export type Score = Schemas['ScoreData'];
 /** A form after a change: as the editor has it, and as it is cut now. */
 export type Edited = Schemas['EditedData'];

@@ -1,4 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
+import { opened, withStudents } from './cells';
 import { api, ask, type TermSummary } from './client';
 import { keys } from './keys';
 
@@ -42,7 +43,10 @@ export const studentsQuery = queryOptions({ queryKey: keys.students(), queryFn: 
 export const studentQuery = (student: string, on: string) =>
   queryOptions({
     queryKey: keys.student(student, on),
-    queryFn: () => ask(api.GET('/api/students/{student}', { params: { path: { student }, query: on ? { on } : {} } })),
+    queryFn: async () => {
+      const page = await ask(api.GET('/api/students/{student}', { params: { path: { student }, query: on ? { on } : {} } }));
+      return { ...page, forms: page.forms.map((form) => ({ ...form, standing: opened(form.standing) })) };
+    },
   });
 export const warmUpsQuery = queryOptions({ queryKey: keys.warmUps(), queryFn: () => ask(api.GET('/api/school/warm-ups')) });
 /** Whether the forecasts were true. */
@@ -128,12 +132,13 @@ export const questionsQuery = (term: string) =>
 export const groupQuery = (group: string, on: string) =>
   queryOptions({
     queryKey: keys.group(group, on),
-    queryFn: () => ask(api.GET('/api/groups/{group}', { params: { path: { group }, query: on ? { on } : {} } })),
+    queryFn: async () =>
+      withStudents(await ask(api.GET('/api/groups/{group}', { params: { path: { group }, query: on ? { on } : {} } }))),
   });
 export const meetingQuery = (meeting: string) =>
   queryOptions({
     queryKey: keys.meeting(meeting),
-    queryFn: () => ask(api.GET('/api/meetings/{meeting}', { params: { path: { meeting } } })),
+    queryFn: async () => withStudents(await ask(api.GET('/api/meetings/{meeting}', { params: { path: { meeting } } }))),
     refetchInterval: ({ state }) => isBeingMade(state.data?.term),
   });
 
@@ -141,7 +146,10 @@ export const meetingQuery = (meeting: string) =>
 export const classQuery = (meeting: string) =>
   queryOptions({
     queryKey: keys.class(meeting),
-    queryFn: () => ask(api.GET('/api/meetings/{meeting}/class', { params: { path: { meeting } } })),
+    queryFn: async () => {
+      const tonight = await ask(api.GET('/api/meetings/{meeting}/class', { params: { path: { meeting } } }));
+      return { ...tonight, stood: tonight.stood.map(opened) };
+    },
     // It rests on the plan and on everyone's marks: it is asked for anew whenever a class is opened.
     staleTime: 0,
   });

@@ -1,5 +1,6 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useTranslation } from '../messages';
+import { cellOf } from '../api/cells';
 import type { Mine } from '../api/client';
 import { useWanted, wantedPart } from '../kit/wanted';
 import { ReedRibbon } from '../pictures/ReedRibbon';
@@ -11,6 +12,7 @@ const overTime = wantedPart(async () => (await import('../pictures/LineOverTime'
 export function OwnForm({ own }: { own: Mine['weeks'][number]['forms'][number] }) {
   const { t } = useTranslation();
   const [chosen, setChosen] = useState<number | null>(null);
+  const cells = useMemo(() => own.cells.map(cellOf), [own.cells]);
   const last = own.line.at(-1);
   const LineOverTime = useWanted(overTime, last !== undefined);
   const title = t('mine.own', { form: own.form.title });
@@ -18,7 +20,7 @@ export function OwnForm({ own }: { own: Mine['weeks'][number]['forms'][number] }
     <section className="mt-6 border-t border-line pt-3">
       <h2 className="text-xl">{title}</h2>
       <p className="text-sm text-soft">{t('mine.ownHint')}</p>
-      <ReedRibbon form={own.form} cells={own.cells} chosen={chosen} onChoose={setChosen} label={title} />
+      <ReedRibbon form={own.form} cells={cells} chosen={chosen} onChoose={setChosen} label={title} />
       {last === undefined ? null : (
         <>
           <h3 className="text-lg">{t('mine.line')}</h3>

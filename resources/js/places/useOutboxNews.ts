@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { useTranslation } from '../messages';
-import type { Student } from '../api/client';
+import { opened, type StudentAnswer } from '../api/cells';
 import { onOutcome } from '../api/outbox';
 import { meetingQuery } from '../api/queries';
 import { readAgain } from '../api/touched';
@@ -32,7 +32,7 @@ export function useOutboxNews(): void {
         // What was asked before it arrived would answer as if it had not.
         void client.cancelQueries({ queryKey });
         const isLog = command.kind === 'log' || (command.kind === 'withdrawals' && command.what === 'log');
-        const changed = command.kind === 'marks' ? (outcome.answer as Student[]) : [];
+        const changed = command.kind === 'marks' ? (outcome.answer as StudentAnswer[]).map(opened) : [];
         client.setQueryData(queryKey, (old) => {
           if (old === undefined) return old;
           const now = withCommand(old, command);
