@@ -16,7 +16,7 @@ return [
             'days' => 14,
             'permission' => 0600,
             'formatter' => JsonFormatter::class,
-            'formatter_with' => ['includeStacktraces' => true],
+            'formatter_with' => ['includeStacktraces' => false],
             'replace_placeholders' => true,
         ],
     ],

@@ -17,6 +17,8 @@ final class KeepConsideration
 
     public function __invoke(Student $student, string $id, StudentConsideration $noted): void
     {
+        // Sent several times at once, the first one makes it and the others say it anew.
+        Student::whereKey($student->id)->lock('for no key update')->toBase()->value('id');
         $row = Consideration::find($id);
         if ($row !== null && $row->student_id !== $student->id) {
             throw Refused::conflict(Message::of('care.reused'), 'id');

@@ -21,7 +21,7 @@ final class FaultLine
 
     public static function write(Throwable $e): void
     {
-        $route = app()->runningInConsole() ? null : request()->route()?->uri();
+        $route = request()->route()?->uri(); // none in a command
         $line = array_filter([
             'what' => $e::class,
             'at' => self::place($e->getFile(), $e->getLine()),

@@ -11,6 +11,7 @@ use Gorvan\Core\Lesson\CutImpossible;
 use Gorvan\Core\Reading\BadInput;
 use Gorvan\Core\Reading\Message;
 use Illuminate\Auth\AuthenticationException;
+use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
@@ -25,6 +26,9 @@ use Throwable;
 /** How errors are told to the page: a code with what it is said with, and the place it is about. */
 final class Problems
 {
+    /** SQLSTATEs of what another request removed, or made, between a look and a write: it points at nothing, or is there already. */
+    private const MEANWHILE = ['23503', '23505'];
+
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->report(static function (Throwable $e): bool {
@@ -35,6 +39,7 @@ final class Problems
         $exceptions->dontReport([BadInput::class, CutImpossible::class, Refused::class, KnownNames::class]);
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*', 'mine/api', 'mine/api/*') || $request->expectsJson());
         $exceptions->render(static fn (Throwable $e, Request $request): Response|JsonResponse|null => DatabaseAway::is($e) ? self::away($request) : null);
+        $exceptions->render(static fn (QueryException $e): ?JsonResponse => in_array($e->getCode(), self::MEANWHILE, true) ? self::told(409, Message::of('http.meanwhile')) : null);
         $exceptions->render(static fn (BadInput $e): JsonResponse => self::told(422, Words::placed($e), $e->place, array_map(Words::placed(...), $e->problems)));
         $exceptions->render(static fn (CutImpossible $e): JsonResponse => self::told(422, $e->reason));
         $exceptions->render(static fn (Refused $e): JsonResponse => self::told($e->status, $e->reason, $e->place));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Http\KnownDevice;
 use App\Http\Middleware\KeepSession;
 use App\Mail\MailboxTransport;
 use App\Models\CurrentSchool;
@@ -36,6 +37,8 @@ final class AppServiceProvider extends ServiceProvider
         }
         // What is asked for is kept with what asked for it, in one transaction; what is done at once is done after it.
         config(['queue.connections.sync.after_commit' => true]);
+        // A request is what it says it is: no header and no field makes another of it.
+        Request::setAllowedHttpMethodOverride([]);
         // Nothing is kept in files that are handed out, so no route for them either.
         config(['filesystems.disks.local.serve' => false]);
         config(['mail.mailers.'.MailboxTransport::NAME => ['transport' => MailboxTransport::NAME], 'mail.default' => config('gorvan.mailer')]);
@@ -49,17 +52,18 @@ final class AppServiceProvider extends ServiceProvider
         JsonResource::withoutWrapping();
         Abilities::register();
         Mail::extend(MailboxTransport::NAME, static fn (): MailboxTransport => new MailboxTransport);
-        // A class shares one address: only what opened nothing counts.
-        RateLimiter::for('personal-link', static fn (Request $request): Limit => Limit::perMinute(10)->by('mine|'.$request->ip())
-            ->after(static fn (Response $response): bool => ! $response->isSuccessful()));
         RateLimiter::for('sign-in', static function (Request $request): array {
             $email = $request->input('email');
             $address = is_string($email) ? mb_strtolower(trim($email)) : '';
-            // Only what was refused counts: guessing is slowed down, signing in is not. By both, and by each: one client that
-            // tries many addresses, and one address that many clients try.
-            $limit = static fn (int $most, string $by): Limit => Limit::perMinute($most)->by($by)->after(static fn (Response $response): bool => ! $response->isSuccessful());
+            // Only what was refused counts: guessing is slowed down, signing in is not.
+            $refused = static fn (Limit $limit): Limit => $limit->after(static fn (Response $response): bool => ! $response->isSuccessful());
+            $device = KnownDevice::of($request, $address);
+            // A device that signed in before is nobody who guesses: however many others do, it has a limit of its own.
+            if ($device !== null) {
+                return [$refused(Limit::perMinute(10)->by("known|$device|$address"))];
+            }
 
-            return [$limit(10, "both|$address|{$request->ip()}"), $limit(30, "address|$address"), $limit(60, "client|{$request->ip()}")];
+            return [$refused(Limit::perMinute(10)->by("client|{$request->ip()}")), $refused(Limit::perHour(100)->by("address|$address"))];
         });
     }
 }

@@ -27,17 +27,54 @@ prepare_serving() {
     APP_EVENTS_CACHE="$RUN/cache/events.php" APP_PACKAGES_CACHE="$RUN/cache/packages.php" APP_SERVICES_CACHE="$RUN/cache/services.php"
 }
 
+# Whether somebody else listens on a port of this machine; a moment is given to what was just told to end.
+port_is_taken() {
+  for _ in $(seq 1 "${2:-1}"); do
+    php -r 'exit(@stream_socket_server("tcp://127.0.0.1:'"$1"'") ? 0 : 1);' 2>/dev/null && return 1
+    sleep 0.2
+  done
+  return 0
+}
+
+# Ends what a run that was killed left behind, before anything is said of its port. $1 names the run.
+end_left_over() {
+  local RUN
+  for RUN in "$VAR/run-$1" "/var/lib/gorvan/$(printf '%s' "$ROOT" | sha256sum | cut -c1-12)-$1/run"; do
+    [ ! -d "$RUN" ] || stop_left_over
+  done
+}
+
 # What a run that was killed left running here. The lock says that nobody else's it can be.
 stop_left_over() {
-  local one pid
-  for one in nginx fpm worker; do
+  local one pid left
+  for one in nginx fpm worker scheduler; do
     pid=$(cat "$RUN/$one.pid" 2>/dev/null) || continue
     case $pid in ''|*[!0-9]*) continue ;; esac
     # The same number may be another process by now.
-    [ -r "/proc/$pid/cmdline" ] || { rm -f "$RUN/$one.pid"; continue; }
-    if tr '\0' ' ' < "/proc/$pid/cmdline" | grep -qF "$RUN"; then kill -TERM -- "-$pid" 2>/dev/null || kill -TERM "$pid" 2>/dev/null || true; fi
+    if [ -r "/proc/$pid/cmdline" ] && tr '\0' ' ' < "/proc/$pid/cmdline" | grep -qF "$RUN"; then kill -TERM -- "-$pid" 2>/dev/null || kill -TERM "$pid" 2>/dev/null || true; fi
     rm -f "$RUN/$one.pid"
   done
+  # A leader that was killed leaves its group behind: they are known by where they write.
+  for left in TERM TERM TERM KILL; do
+    pid=$(left_over) || return 0
+    # shellcheck disable=SC2086
+    kill "-$left" $pid 2>/dev/null || true
+    sleep 0.5
+  done
+}
+# Processes of PHP, nginx and the loops of the queue that write into $RUN; fails where there are none.
+left_over() {
+  local proc name found=
+  for proc in /proc/[0-9]*; do
+    name=$(cat "$proc/comm" 2>/dev/null) || continue
+    case $name in
+      php*|nginx) tr '\0' '\n' 2>/dev/null < "$proc/environ" | grep -qxF "LARAVEL_STORAGE_PATH=$RUN/storage" || continue ;;
+      sh|dash|runuser) tr '\0' '\n' 2>/dev/null < "$proc/cmdline" | grep -qxF -e "worker of $RUN" -e "scheduler of $RUN" || continue ;;
+      *) continue ;;
+    esac
+    found="$found ${proc#/proc/}"
+  done
+  [ -n "$found" ] && printf '%s' "$found"
 }
 
 # Commands of the application, as whoever serves it.
@@ -55,7 +92,7 @@ settings() {
   [ -s "$VAR/app.key" ] || (umask 077; php -r 'echo "base64:".base64_encode(random_bytes(32));' > "$VAR/app.key")
   export APP_NAME=Gorvan APP_ENV="${APP_ENV:-production}" APP_DEBUG=false APP_URL="http://127.0.0.1:$port"
   APP_KEY=$(cat "$VAR/app.key"); export APP_KEY
-  export SESSION_COOKIE=gorvan_session SESSION_ENCRYPT=true SESSION_DRIVER="${SESSION_DRIVER:-database}" SESSION_LIFETIME=720 CACHE_STORE=file QUEUE_CONNECTION=database DB_QUEUE_RETRY_AFTER=330 MAIL_MAILER="${MAIL_MAILER:-mailbox}" LOG_CHANNEL=lines LOG_LEVEL=warning
+  export SESSION_COOKIE=gorvan_session SESSION_ENCRYPT=true SESSION_DRIVER="${SESSION_DRIVER:-database}" SESSION_LIFETIME=720 CACHE_STORE=file QUEUE_CONNECTION=database DB_QUEUE_RETRY_AFTER=22 MAIL_MAILER="${MAIL_MAILER:-mailbox}" LOG_CHANNEL=lines LOG_LEVEL=warning
   SANCTUM_STATEFUL_DOMAINS="127.0.0.1:$port,localhost:$port" GORVAN_HOSTS="127.0.0.1,localhost"
   for name in "$@"; do SANCTUM_STATEFUL_DOMAINS="$SANCTUM_STATEFUL_DOMAINS,$name"; GORVAN_HOSTS="$GORVAN_HOSTS,${name%:*}"; done
   export SANCTUM_STATEFUL_DOMAINS GORVAN_HOSTS
@@ -88,8 +125,8 @@ ONE_CLIENTS=20
 php_conf() {
   cat <<CONF
 [global]
-pid = $RUN/fpm.pid
-error_log = $RUN/log/fpm.log
+pid = "$RUN/fpm.pid"
+error_log = "$RUN/log/fpm.log"
 log_level = warning
 daemonize = no
 process_control_timeout = 10s
@@ -97,7 +134,7 @@ emergency_restart_threshold = 10
 emergency_restart_interval = 1m
 
 [gorvan]
-listen = $PHP_SOCKET
+listen = "$PHP_SOCKET"
 pm = dynamic
 pm.max_children = $WORKERS
 pm.start_servers = 4
@@ -113,7 +150,7 @@ php_admin_value[max_execution_time] = 60
 php_admin_value[post_max_size] = 3M
 php_admin_value[upload_max_filesize] = 2M
 php_admin_value[max_input_vars] = 20000
-php_admin_value[error_log] = $RUN/log/php.log
+php_admin_value[error_log] = "$RUN/log/php.log"
 php_admin_flag[log_errors] = on
 php_admin_flag[display_errors] = off
 CONF
@@ -134,19 +171,19 @@ told() { printf '{"code":"%s","with":{},"place":"","problems":[],"known":[],"fie
 nginx_conf() {
   local port=$1 host=${2:-} tls_port=${3:-} names="127.0.0.1 localhost" code
   cat <<CONF
-daemon off; worker_processes 2; pid $RUN/nginx.pid; error_log $RUN/log/nginx.log warn;
+daemon off; worker_processes 2; pid "$RUN/nginx.pid"; error_log "$RUN/log/nginx.log" warn;
 events { worker_connections 512; }
 http {
   include /etc/nginx/mime.types; types { application/manifest+json webmanifest; }
   default_type application/octet-stream; charset utf-8; charset_types text/javascript application/javascript application/json image/svg+xml;
   access_log off; server_tokens off; sendfile on; tcp_nopush on; keepalive_timeout 65;
   client_max_body_size 3m; client_body_timeout 20s; client_header_timeout 15s; send_timeout 30s; client_header_buffer_size 4k; large_client_header_buffers 4 8k;
-  client_body_temp_path $RUN/tmp/body; proxy_temp_path $RUN/tmp/proxy; fastcgi_temp_path $RUN/tmp/fastcgi; uwsgi_temp_path $RUN/tmp/uwsgi; scgi_temp_path $RUN/tmp/scgi;
+  client_body_temp_path "$RUN/tmp/body"; proxy_temp_path "$RUN/tmp/proxy"; fastcgi_temp_path "$RUN/tmp/fastcgi"; uwsgi_temp_path "$RUN/tmp/uwsgi"; scgi_temp_path "$RUN/tmp/scgi";
   gzip on; gzip_comp_level 6; gzip_min_length 600; gzip_vary on; gzip_types text/css text/plain text/javascript text/calendar text/csv application/javascript application/json application/manifest+json image/svg+xml;
   # One person's requests, however many, leave workers to the others.
   map \$cookie_gorvan_session \$person { '~^[A-Za-z0-9]{40}\$' \$cookie_gorvan_session; default \$binary_remote_addr; }
   limit_conn_zone \$person zone=persons:4m; limit_conn_zone \$binary_remote_addr zone=clients:4m; limit_conn_status 429; limit_conn_log_level notice;
-  upstream php { server unix:$PHP_SOCKET; }
+  upstream php { server "unix:$PHP_SOCKET"; }
   # Whoever asks for a host that this is not is not answered.
   server {
     listen 127.0.0.1:$port default_server;$([ -z "$host" ] || printf '\n    listen %s:%s ssl default_server; ssl_certificate %s; ssl_certificate_key %s;' "$host" "$tls_port" "$4" "$5")
@@ -169,7 +206,7 @@ server_conf() {
   server {
     $1
     server_name $2;
-    root $SERVED/public;
+    root "$SERVED/public";
     # A path that cannot be one (a NUL in it, say) is nowhere.
     error_page 400 =404 /told/nowhere;
     error_page 413 /told/large;
@@ -189,12 +226,12 @@ $(plain_headers)
     location @application {
       limit_conn persons $ONE_PERSONS; limit_conn clients $ONE_CLIENTS;
       # The host is one of those this server is known by, with its port: addresses in mails and the origin rest on it.
-      fastcgi_param HTTP_HOST \$http_host; fastcgi_param HTTP_PROXY ""; fastcgi_param SERVER_NAME \$host; fastcgi_param SERVER_PORT \$server_port;
+      fastcgi_param HTTP_HOST \$host:\$server_port; fastcgi_param HTTP_PROXY ""; fastcgi_param SERVER_NAME \$host; fastcgi_param SERVER_PORT \$server_port;
       fastcgi_param REQUEST_METHOD \$request_method; fastcgi_param REQUEST_URI \$request_uri; fastcgi_param QUERY_STRING \$query_string;
       fastcgi_param CONTENT_TYPE \$content_type; fastcgi_param CONTENT_LENGTH \$content_length; fastcgi_param REMOTE_ADDR \$remote_addr; fastcgi_param REMOTE_PORT \$remote_port;
       fastcgi_param SERVER_PROTOCOL \$server_protocol; fastcgi_param SERVER_ADDR \$server_addr; fastcgi_param REQUEST_SCHEME \$scheme; fastcgi_param HTTPS \$https if_not_empty;
       fastcgi_param GATEWAY_INTERFACE CGI/1.1; fastcgi_param SERVER_SOFTWARE nginx; fastcgi_param REDIRECT_STATUS 200;
-      fastcgi_param DOCUMENT_ROOT $SERVED/public; fastcgi_param SCRIPT_FILENAME $SERVED/public/index.php; fastcgi_param SCRIPT_NAME /index.php;
+      fastcgi_param DOCUMENT_ROOT "$SERVED/public"; fastcgi_param SCRIPT_FILENAME "$SERVED/public/index.php"; fastcgi_param SCRIPT_NAME /index.php;
       fastcgi_pass php; fastcgi_read_timeout 70s; fastcgi_buffers 32 16k; fastcgi_buffer_size 32k;
     }
 $(told_location told/nowhere 404 http.gone; told_location told/large 413 http.large; told_location told/often 429 http.often; told_location told/closed 503 http.closed)
@@ -229,7 +266,8 @@ start_server() {
     sleep 0.1
   done
   tail -n 3 "$VAR/nginx.log" "$VAR/fpm.log" "$RUN/log/nginx.log" "$RUN/log/fpm.log" >&2 2>/dev/null
-  fail "The pages do not answer on port $port. Is it in use? Try another with --port."
+  if port_is_taken "$port"; then fail "Port $port is in use. Choose another with --port."; fi
+  fail "The pages do not answer on port $port; what the servers said stands above, and all of it in $RUN/log and $VAR."
 }
 server_answers() { php -r 'exit(str_contains((string) @file_get_contents("http://127.0.0.1:'"$SERVER_PORT"'/up", false, stream_context_create(["http" => ["timeout" => 3]])), "up") ? 0 : 1);'; }
 
@@ -245,10 +283,19 @@ run_nginx() { stop_group "${NGINX:-}"; in_background nginx /usr/sbin/nginx -e "$
 
 # Works on what waits in the queue, in the background; a worker that ends is started again.
 start_worker() {
+  stop_worker # where its leader was killed, its loops live on
   # One for plans, and one for what takes long, so that a question keeps no plan waiting. The folder is named so that a later run knows it again.
   in_background worker sh -c 'work() { while :; do php -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d memory_limit=512M artisan queue:work --queue="$1" --quiet --sleep=1 --timeout=600 --max-time=3600; sleep 1; done; }; work default & work questions & wait' "worker of $RUN"
   WORKER=$!
   printf '%s' "$WORKER" > "$RUN/worker.pid"
+}
+
+# What is done by the clock: every minute, one at a time.
+start_scheduler() {
+  stop_scheduler
+  in_background scheduler sh -c 'while :; do php artisan schedule:run --quiet; sleep $((60 - $(date +%s) % 60)); done' "scheduler of $RUN"
+  SCHEDULER=$!
+  printf '%s' "$SCHEDULER" > "$RUN/scheduler.pid"
 }
 
 # Keeps everything running until it is told to stop: what ends is started again; what ends again and again ends this,
@@ -263,6 +310,7 @@ supervise() {
     elif ! kill -0 "$FPM" 2>/dev/null; then what=php-fpm; run_fpm
     elif ! kill -0 "$NGINX" 2>/dev/null; then what=nginx; run_nginx
     elif ! kill -0 "$WORKER" 2>/dev/null; then what="the queue"; start_worker
+    elif [ -n "${SCHEDULER:-}" ] && ! kill -0 "$SCHEDULER" 2>/dev/null; then what="the clock"; start_scheduler
     fi
     [ -n "$what" ] || continue
     again=$((again + 1))
@@ -271,10 +319,10 @@ supervise() {
   done
 }
 
-# Logs of the servers that grew large are put aside once; the application's own turn by the day.
+# Logs that grew large are put aside once; the application's own turn by the day as well.
 rotate_logs() {
   local one
-  for one in "$RUN"/log/*.log "$VAR"/fpm.log "$VAR"/nginx.log "$VAR"/worker.log; do
+  for one in "$RUN"/log/*.log "$RUN"/storage/logs/*.log "$VAR"/fpm.log "$VAR"/nginx.log "$VAR"/worker.log "$VAR"/scheduler.log; do
     [ -f "$one" ] && [ "$(stat -c %s "$one")" -gt 5000000 ] || continue
     cp -p "$one" "$one.1" && : > "$one"
   done
@@ -290,6 +338,7 @@ stop_fpm() {
 }
 stop_group() { [ -z "${1:-}" ] || kill -TERM -- "-$1" 2>/dev/null || true; }
 stop_worker() { stop_group "${WORKER:-}"; WORKER=; }
+stop_scheduler() { stop_group "${SCHEDULER:-}"; SCHEDULER=; }
 stop_server() { stop_group "${NGINX:-}"; [ -z "${FPM:-}" ] || stop_fpm; NGINX=; FPM=; [ -z "${PHP_HOME:-}" ] || rm -rf "$PHP_HOME"; }
 
 # Kills and cuts while marks arrive, with the watch of bin/start over it. $1 is how many.

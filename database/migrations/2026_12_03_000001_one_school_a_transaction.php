@@ -26,6 +26,11 @@ return new class extends Migration
             $table->primary(['school_id', 'id']);
         });
         DB::statement('create sequence lease_numbers owned by leases.number'); // and gone with it
+        // One row, written every minute to see whether anything can be.
+        Schema::create('trial_writes', static function (Blueprint $table): void {
+            $table->smallInteger('id')->primary();
+            $table->timestampTz('at');
+        });
         // When somebody last came, and how often since a day, is asked of everyone at once: no index of a list answers that.
         Schema::create('log_students', static function (Blueprint $table): void {
             $table->foreignUuid('school_id')->constrained()->cascadeOnDelete();

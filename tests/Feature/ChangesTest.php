@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 use App\Models\Meeting;
-use App\Models\PlanQuestion;
 use App\Models\Role;
 use App\Models\Term;
 use Illuminate\Support\Facades\Queue;

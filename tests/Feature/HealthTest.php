@@ -13,6 +13,38 @@ test('whoever looks after it is told that the database does not answer', functio
     $this->get('/up')->assertOk();
 });
 
+test('whoever looks after it is told that nothing can be written, while pages are still answered', function () {
+    $folder = sys_get_temp_dir().'/gorvan-'.bin2hex(random_bytes(4));
+    mkdir("$folder/app", recursive: true);
+    app()->useStoragePath($folder);
+    $this->get('/up')->assertOk(); // never tried: nobody knows better
+    expect(App\Health::try())->toBeTrue();
+    $this->get('/up')->assertOk();
+    unlink("$folder/app/tried");
+    mkdir("$folder/app/tried"); // as good as a full disk
+    expect(App\Health::try())->toBeFalse();
+    $this->get('/up')->assertStatus(503)->assertSee('full');
+    rmdir("$folder/app/tried");
+    expect(App\Health::try())->toBeTrue();
+    $this->get('/up')->assertOk();
+    array_map(unlink(...), glob("$folder/app/*") ?: []);
+    rmdir("$folder/app");
+    rmdir($folder);
+});
+
+test('a request that fails is one line of the log, without a value that somebody sent', function () {
+    $folder = sys_get_temp_dir().'/gorvan-'.bin2hex(random_bytes(4));
+    config(['logging.channels.lines.path' => "$folder/log.log", 'logging.default' => 'lines']);
+    Illuminate\Support\Facades\Route::get('/api/breaks', static fn () => Illuminate\Support\Facades\DB::select('select ?::int as secret', ['swallow-at-dusk']));
+    $this->getJson('/api/breaks')->assertStatus(500)->assertJsonPath('code', 'http.broken');
+    $files = glob("$folder/*") ?: [];
+    $lines = file($files[0], FILE_IGNORE_NEW_LINES) ?: [];
+    expect($lines)->toHaveCount(1)->and(strlen($lines[0]))->toBeLessThan(1200)->and($lines[0])->not->toContain('swallow-at-dusk')
+        ->and(json_decode($lines[0], true)['context'])->toMatchArray(['what' => Illuminate\Database\QueryException::class, 'sql' => 'select ?::int as secret', 'route' => 'GET /api/breaks']);
+    array_map(unlink(...), $files);
+    rmdir($folder);
+});
+
 test('one fault is one line, and nobody else reads it', function () {
     $folder = sys_get_temp_dir().'/gorvan-'.bin2hex(random_bytes(4));
     config(['logging.channels.lines.path' => "$folder/log.log"]);

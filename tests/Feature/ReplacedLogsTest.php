@@ -5,7 +5,6 @@ declare(strict_types=1);
 use App\Actions\LogClass;
 use App\Actions\Refused;
 use App\Actions\WithdrawFacts;
-use App\Models\CurrentSchool;
 use App\Models\LoggedClass;
 use App\Models\Meeting;
 use App\Models\Student;

@@ -102,14 +102,43 @@ test('an address that nobody has takes as much work to refuse as a wrong passwor
 test('guessing is slowed down for one client over many addresses, and for one address over many clients', function () {
     $user = $this->found();
     $try = fn (string $email, string $from) => $this->withServerVariables(['REMOTE_ADDR' => $from])->postJson('/api/session', ['email' => $email, 'password' => 'wrong'])->status();
-    for ($n = 0; $n < 60; $n++) {
+    for ($n = 0; $n < 10; $n++) {
         expect($try("somebody$n@example.test", '10.0.0.1'))->toBe(422);
     }
     expect($try('another@example.test', '10.0.0.1'))->toBe(429);
-    for ($n = 0; $n < 30; $n++) {
+    for ($n = 0; $n < 100; $n++) {
         expect($try($user->email, "10.0.1.$n"))->toBe(422);
     }
     expect($try($user->email, '10.0.2.1'))->toBe(429)->and($try('another@example.test', '10.0.2.1'))->toBe(422);
+    // An hour later whoever forgot their password may try again.
+    $this->travel(61)->minutes();
+    expect($try($user->email, '10.0.2.1'))->toBe(422);
+});
+
+test('whoever guesses at an address shuts nobody out of a device on which its owner signed in before', function () {
+    $user = $this->found();
+    $sign = fn (string $password, string $from) => $this->withServerVariables(['REMOTE_ADDR' => $from])->postJson('/api/session', ['email' => $user->email, 'password' => $password]);
+    $known = $sign('a long password', '10.0.0.9')->assertOk()->getCookie('gorvan_known');
+    expect($known?->getValue())->not->toContain('reed-school');
+    $this->deleteJson('/api/session');
+    auth()->forgetGuards();
+    auth()->shouldUse('web'); // as a new request has it
+    foreach (['10.0.0.1', '10.0.0.2', '10.0.0.3', '10.0.0.4'] as $from) {
+        for ($n = 0; $n < 30; $n++) {
+            $sign('wrong', $from);
+        }
+    }
+    for ($n = 0; $n < 100; $n++) {
+        $sign('wrong', "10.0.3.$n");
+    }
+    $sign('a long password', '10.0.0.5')->assertTooManyRequests();
+    $this->withCredentials()->withCookie('gorvan_known', (string) $known?->getValue());
+    $sign('a long password', '10.0.0.1')->assertOk();
+    // The device has a limit of its own, and lets nobody in.
+    for ($n = 0; $n < 10; $n++) {
+        $sign('wrong', '10.0.0.5')->assertUnprocessable();
+    }
+    $sign('wrong', '10.0.0.5')->assertTooManyRequests();
 });
 
 test('only looking leaves nothing behind; a session begins at sign-in and ends at sign-out', function () {

@@ -16,6 +16,9 @@ use OpenApi\Attributes as OA;
 #[OA\Response(response: 'Problem', description: 'What is wrong, where, and what to do', content: new OA\JsonContent(ref: \App\Http\Data\ProblemData::class))]
 abstract class Controller
 {
+    /** What a number of the database holds: a greater one is no version of anything. */
+    protected const MOST_INTEGER = 2_147_483_647;
+
     /** Whoever sent the request; the routes let no one else in. */
     protected function viewer(Request $request): Viewer
     {

@@ -91,7 +91,7 @@ final class FormFileController extends Controller
     public function import(Request $request, Form $form, ReadForm $read, ReviseForm $revise): JsonResponse
     {
         $given = $this->given($request);
-        $base = (int) $request->validate(['base' => ['required', 'integer', 'min:0']])['base'];
+        $base = (int) $request->validate(['base' => ['required', 'integer', 'min:0', 'max:'.self::MOST_INTEGER]])['base'];
         $found = $read($given['text'], $form->title);
         $moved = $revise->replace(
             $form,

@@ -113,7 +113,7 @@ final class GroupController extends Controller
     {
         $given = $request->validate([
             'id' => ['required', 'ulid'],
-            'to' => ['required', 'integer', 'min:1'],
+            'to' => ['required', 'integer', 'min:1', 'max:'.self::MOST_INTEGER],
             'on' => ['nullable', 'date_format:Y-m-d'],
             'at' => ['required', $this->instant()],
         ]);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Health;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use PDOException;
@@ -16,9 +17,14 @@ final class HealthController extends Controller
         try {
             DB::select('select 1');
         } catch (PDOException) {
-            return new Response('the database does not answer', 503, ['Content-Type' => 'text/plain', 'Cache-Control' => 'no-store']);
+            return self::says('the database does not answer', 503);
         }
 
-        return new Response('up', 200, ['Content-Type' => 'text/plain', 'Cache-Control' => 'no-store']);
+        return Health::isFull() ? self::says('full: nothing can be written', 503) : self::says('up', 200);
+    }
+
+    private static function says(string $what, int $status): Response
+    {
+        return new Response($what, $status, ['Content-Type' => 'text/plain', 'Cache-Control' => 'no-store']);
     }
 }

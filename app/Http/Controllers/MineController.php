@@ -22,6 +22,7 @@ use Gorvan\Core\Reading\Message;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\Cookie;
 
@@ -30,12 +31,19 @@ final class MineController extends Controller
 {
     private const MOST_QUESTIONS = 10;
 
+    /** Links that open nothing, from one address within a minute. */
+    private const MOST_WRONG = 10;
+
     #[Makes('/mine/api/open', 'openMine', 'Opened on this device', takes: ['token' => 'string'], status: 204)]
     public function open(Request $request, PersonalLinks $links): Response
     {
         $token = $request->input('token');
         $opened = is_string($token) ? $links->open($token) : null;
+        // A class shares one address: whoever guesses there keeps nobody from the link they were given.
         if ($opened === null) {
+            $by = "mine|{$request->ip()}";
+            abort_if(RateLimiter::tooManyAttempts($by, self::MOST_WRONG), 429);
+            RateLimiter::hit($by);
             throw Refused::forbidden(Message::of('home.closed'));
         }
         [$key, $link] = $opened;

@@ -56,7 +56,7 @@ final class PlanController extends Controller
     #[Makes('/api/terms/{term}/changes', 'changeTerm', 'Changed', ChangeData::class, takes: ['version' => 'integer', 'changes' => ['any']], status: 201, mayConflict: true)]
     public function change(Request $request, Term $term, ChangeTerm $change): JsonResponse
     {
-        $given = $request->validate(['version' => ['required', 'integer', 'min:0']]);
+        $given = $request->validate(['version' => ['required', 'integer', 'min:0', 'max:'.self::MOST_INTEGER]]);
 
         return new JsonResponse($this->told($change($term, $this->changes($request), (int) $given['version'], $this->viewer($request))), 201);
     }
@@ -167,6 +167,9 @@ final class PlanController extends Controller
             'plans.*.extra' => ['integer', 'min:0', 'max:12'],
             'plans.*.to' => ['nullable', 'integer', 'min:1', 'max:600'],
         ]);
+        if (isset($given['course']) && ! $term->courses()->whereKey($given['course'])->exists()) {
+            throw Refused::because(Message::of('gone.course'), 'course');
+        }
         $question = array_filter(array_diff_key($given, ['kind' => true]), static fn (mixed $one): bool => $one !== null);
 
         return new JsonResponse(QuestionData::of($ask($term, QuestionKind::from($given['kind']), $question, $this->viewer($request)->authorId()), $term->plan_asked), 201);

@@ -98,7 +98,7 @@ final class PrincipleController extends Controller
     public function import(Request $request, PrincipleSet $principleSet, ReadPrinciples $read): JsonResponse
     {
         $given = $this->file($request);
-        $base = (int) $request->validate(['base' => ['required', 'integer', 'min:0']])['base'];
+        $base = (int) $request->validate(['base' => ['required', 'integer', 'min:0', 'max:'.self::MOST_INTEGER]])['base'];
         $found = $read($given['text'], $principleSet->title, null);
         $this->revise->replace($principleSet, $base, $found->set, $this->viewer($request), Message::of('version.imported'));
 
@@ -124,7 +124,7 @@ final class PrincipleController extends Controller
     #[Makes('/api/principle-sets/{principleSet}/restore', 'restorePrinciples', 'The set as it was', PrincipleSetData::class, takes: ['base' => 'integer', 'number' => 'integer'], mayConflict: true)]
     public function restore(Request $request, PrincipleSet $principleSet): JsonResponse
     {
-        $given = $request->validate(['base' => ['required', 'integer', 'min:0'], 'number' => ['required', 'integer', 'min:1']]);
+        $given = $request->validate(['base' => ['required', 'integer', 'min:0', 'max:'.self::MOST_INTEGER], 'number' => ['required', 'integer', 'min:1', 'max:'.self::MOST_INTEGER]]);
         $was = $this->revise->version($principleSet, (int) $given['number']);
         $this->revise->replace($principleSet, (int) $given['base'], $was, $this->viewer($request), Message::of('version.restored', number: (int) $given['number']));
 

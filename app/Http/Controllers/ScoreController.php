@@ -80,7 +80,7 @@ final class ScoreController extends Controller
     #[Makes('/api/forms/{form}/restore', 'restoreForm', 'The score as it was', EditedData::class, takes: ['base' => 'integer', 'number' => 'integer'], mayConflict: true)]
     public function restore(Request $request, Form $form): JsonResponse
     {
-        $given = $request->validate(['base' => ['required', 'integer', 'min:0'], 'number' => ['required', 'integer', 'min:0']]);
+        $given = $request->validate(['base' => ['required', 'integer', 'min:0', 'max:'.self::MOST_INTEGER], 'number' => ['required', 'integer', 'min:0', 'max:'.self::MOST_INTEGER]]);
         $was = $this->revise->version($form, (int) $given['number']);
         $moved = $this->revise->replace($form, (int) $given['base'], static fn (): CoreForm => $was, $this->viewer($request), Message::of('version.restored', number: (int) $given['number']));
 
@@ -90,7 +90,7 @@ final class ScoreController extends Controller
     #[Makes('/api/forms/{form}/take-back', 'takeBackEdit', 'The score without it', EditedData::class, takes: ['version' => 'integer'], mayConflict: true)]
     public function takeBack(Request $request, Form $form): JsonResponse
     {
-        $given = $request->validate(['version' => ['required', 'integer', 'min:1']]);
+        $given = $request->validate(['version' => ['required', 'integer', 'min:1', 'max:'.self::MOST_INTEGER]]);
         $moved = $this->revise->takeBack($form, (int) $given['version'], $this->viewer($request));
 
         return new JsonResponse(EditedData::saved($form, $moved));

@@ -9,6 +9,7 @@ use App\Actions\Refused;
 use App\Http\Data\PersonData;
 use App\Http\Data\SchoolData;
 use App\Http\Data\SessionData;
+use App\Http\KnownDevice;
 use App\Http\NotCommonPassword;
 use App\Http\OpenApi\Makes;
 use App\Http\OpenApi\Reads;
@@ -46,7 +47,7 @@ final class SessionController extends Controller
         Auth::login($user);
         $request->session()->regenerate();
 
-        return new JsonResponse($this->describe($request->user()));
+        return (new JsonResponse($this->describe($request->user())))->withCookie(KnownDevice::with($request, $user->email));
     }
 
     #[Removes('/api/session', 'signOut', 'Signed out', SessionData::class, status: 200)]
@@ -73,10 +74,11 @@ final class SessionController extends Controller
             'email' => ['required', 'email', 'max:254'],
             'password' => ['required', 'string', 'min:12', 'max:200', new NotCommonPassword],
         ]);
-        Auth::login($found->first($given['school'], $given['timezone'], $given['name'], $given['email'], $given['password'], SchoolLocale::tryFrom($given['locale'] ?? '') ?? SchoolLocale::Britain));
+        $user = $found->first($given['school'], $given['timezone'], $given['name'], $given['email'], $given['password'], SchoolLocale::tryFrom($given['locale'] ?? '') ?? SchoolLocale::Britain);
+        Auth::login($user);
         $request->session()->regenerate();
 
-        return new JsonResponse($this->describe($request->user()));
+        return (new JsonResponse($this->describe($request->user())))->withCookie(KnownDevice::with($request, $user->email));
     }
 
     private function describe(mixed $user): SessionData

@@ -23,6 +23,9 @@ final class SecureHeaders
             'Content-Security-Policy',
             "default-src 'self'; script-src 'self' ".FirstLook::source()."; style-src 'self' 'unsafe-inline'; img-src 'self' data:; object-src 'none'; base-uri 'self'; frame-ancestors 'none'; form-action 'self'",
         );
+        if ($request->isSecure()) {
+            $response->headers->set('Strict-Transport-Security', 'max-age=31536000');
+        }
         if ($request->is('api/*', 'mine/api', 'mine/api/*')) {
             $response->headers->set('Cache-Control', 'no-store');
         }
