@@ -48,7 +48,10 @@ final class MeetingController extends Controller
     /** A device keeps the next classes of so many groups. */
     private const MOST_COMING = 40;
 
-    /** @var array<string, PlacedForm> forms read once a request */
+    /** @var array<string, Form> forms read once a request */
+    private array $forms = [];
+
+    /** @var array<string, PlacedForm> */
     private array $placed = [];
 
     public function __construct(
@@ -91,7 +94,7 @@ final class MeetingController extends Controller
     {
         $summary = self::summaryBefore($meeting);
         $term = $meeting->term;
-        $courses = $term->courses()->with('form.entries')->get();
+        $courses = $this->coursesOf($term);
         $course = $courses->firstOrFail();
         $placed = $this->form($course);
         $log = $meeting->standingLog();
@@ -143,12 +146,12 @@ final class MeetingController extends Controller
 
     private function tonight(Meeting $meeting): TonightData
     {
+        $this->season->keepCurrent($meeting->term);
+        $summary = self::summaryBefore($meeting);
         $term = $meeting->term;
-        $courses = $term->courses()->with('form.entries')->get();
+        $courses = $this->coursesOf($term);
         $course = $courses->firstOrFail();
         $placed = $this->form($course);
-        $this->season->keepCurrent($term);
-        $summary = self::summaryBefore($meeting);
         $taught = $this->season->taught([$meeting->id], $placed)[$meeting->id] ?? null;
         $recap = $placed->form->passageOf($meeting->planned()?->course($course->id)->recap ?? []);
         $entries = array_map($placed->idAt(...), $recap?->positions() ?? []);
@@ -242,10 +245,30 @@ final class MeetingController extends Controller
     private function unsaid(string $today): array
     {
         $running = Term::where('ends_on', '>=', $today)->where('starts_on', '<', $today);
-        $meetings = Meeting::with('term.group')->whereIn('term_id', $running->select('id'))->where('on', '<', $today)->where('state', '<>', 'cancelled')
+        $since = (clone $running)->min('starts_on');
+        if ($since === null) {
+            return [];
+        }
+        // The years before are not looked through for what no running term can have.
+        $meetings = Meeting::with('term.group')->whereIn('term_id', $running->select('id'))->where('on', '>=', $since)->where('on', '<', $today)->where('state', '<>', 'cancelled')
             ->whereDoesntHave('logs', static fn ($logs) => $logs->standing())->orderByDesc('starts_at')->limit(self::MOST_UNSAID)->get();
 
         return array_values($meetings->map(static fn (Meeting $meeting): UnsaidData => new UnsaidData($meeting->id, $meeting->term->group->name, $meeting->on))->all());
+    }
+
+    /**
+     * The courses of a term with their forms, each read once a request, however many terms learn it.
+     *
+     * @return \Illuminate\Database\Eloquent\Collection<int, Course>
+     */
+    private function coursesOf(Term $term): \Illuminate\Database\Eloquent\Collection
+    {
+        $courses = $term->courses()->get();
+        foreach ($courses as $course) {
+            $course->setRelation('form', $this->forms[$course->form_id] ??= Form::with('entries')->findOrFail($course->form_id));
+        }
+
+        return $courses;
     }
 
     private function form(Course $course): PlacedForm

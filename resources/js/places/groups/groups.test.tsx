@@ -5,6 +5,7 @@ import { choose as pick } from '../../../../tests/pages/choose';
 import { createMemoryRouter, RouterProvider } from '../../../../tests/pages/router';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { cell, form, student } from '../../../../tests/pages/sample';
+import { onTheWire } from '../../../../tests/pages/server';
 import type { Group } from '../../api/client';
 import { queryClient } from '../../api/queryClient';
 import { Toasts } from '../../kit/toasts';
@@ -73,7 +74,7 @@ beforeEach(() => {
     const queue = answers[`${method} ${url.split('/').pop() ?? ''}`] ?? [{ body: null }];
     const { status = 200, body: answer } = (queue.length > 1 ? queue.shift() : queue[0]) ?? { body: null };
     const response = new Response(null, { status });
-    return Promise.resolve(status >= 400 ? { error: answer, response } : { data: answer, response });
+    return Promise.resolve(status >= 400 ? { error: answer, response } : { data: onTheWire(answer), response });
   };
 });
 afterEach(cleanup);

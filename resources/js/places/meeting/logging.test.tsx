@@ -4,6 +4,7 @@ import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/re
 import { createMemoryRouter, RouterProvider } from '../../../../tests/pages/router';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { form, page } from '../../../../tests/pages/sample';
+import { onTheWire } from '../../../../tests/pages/server';
 import type { MeetingPage } from '../../api/client';
 import { closeOutbox, flush, letGo, openOutbox, waiting } from '../../api/outbox';
 import { queryClient } from '../../api/queryClient';
@@ -21,7 +22,7 @@ vi.mock('../../api/client', async (original) => ({
   api: {
     GET: (url: string) =>
       Promise.resolve({
-        data: url.endsWith('{meeting}') ? shown : url.endsWith('/home') ? { practices: [], questions: [] } : form(),
+        data: onTheWire(url.endsWith('{meeting}') ? shown : url.endsWith('/home') ? { practices: [], questions: [] } : form()),
         response: new Response(null, { status: 200 }),
       }),
   },
