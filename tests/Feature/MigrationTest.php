@@ -116,6 +116,57 @@ test('a school from before logs, courses and plans stands where it stood, save w
     });
 });
 
+test('the demo as the version before kept it stands as it stood, and logs that were replaced and revived are put right', function () {
+    DB::statement('create schema before_leases');
+    DB::statement('set local search_path to before_leases');
+    $all = array_map(static fn (string $file): string => basename($file, '.php'), glob(database_path('migrations/*.php')) ?: []);
+    $new = '2026_12_03_000001_one_school_a_transaction';
+    migrated(...array_filter($all, static fn (string $name): bool => $name < $new));
+    $sql = (string) gzdecode((string) file_get_contents(__DIR__.'/fixtures/before-leases.sql.gz'));
+    preg_match("/INSERT INTO schools VALUES\s+\('([0-9a-f-]+)'/", $sql, $m);
+    $school = $m[1];
+    DB::statement("select set_config('gorvan.school', ?, false)", [$school]);
+    DB::unprepared($sql);
+    $logs = DB::table('class_logs')->whereNotNull('meeting_id')->orderBy('on')->orderBy('id')->get();
+    [$first, $other] = [$logs[0], $logs[1]];
+    // As the version before wrote it: B replaces A, C replaces B, so that A stands again beside C; and D was replaced by E, which was taken back.
+    $log = static function (string $id, object $like): string {
+        DB::table('class_logs')->insert(['id' => $id, 'meeting_id' => $like->meeting_id] + (array) $like);
+
+        return $id;
+    };
+    $back = static fn (string $id, string $of) => DB::table('withdrawals')->insert(['id' => $id, 'school_id' => $school, 'of' => $of, 'kind' => 'log', 'at' => now(), 'made_by' => $first->made_by]);
+    [$a, $b, $c] = [$first->id, $log('01KB0000000000000000000000', $first), $log('01KB0000000000000000000001', $first)];
+    $back($b, $a);
+    $back($c, $b);
+    [$d, $e] = [$other->id, $log('01KB0000000000000000000002', $other)];
+    $back($e, $d);
+    $back('01KB0000000000000000000003', $e);
+    DB::table('withdrawn')->insert([['school_id' => $school, 'id' => $b], ['school_id' => $school, 'id' => $e]]); // A and D were revived
+    $asked = DB::table('terms')->pluck('plan_asked', 'id')->all();
+    $epochs = DB::table('students')->sum('record_epoch');
+    migrated($new);
+    expect(DB::scalar("select coalesce(current_setting('gorvan.school', true), '')"))->toBe('');
+    app(CurrentSchool::class)->during(School::findOrFail($school), function () use ($logs, $first, $other, $a, $b, $c, $d, $e, $asked, $epochs): void {
+        $stands = LoggedClass::standing()->whereNotNull('meeting_id')->pluck('id')->all();
+        expect($stands)->toEqualCanonicalizing([...$logs->pluck('id')->diff([$a, $d])->values()->all(), $c])
+            ->and(DB::table('withdrawn')->pluck('id')->all())->toEqualCanonicalizing([$a, $b, $d, $e])
+            // No withdrawal has the id of a log any more, and none was lost.
+            ->and(DB::table('withdrawals')->whereIn('id', LoggedClass::pluck('id'))->count())->toBe(0)
+            ->and(DB::table('withdrawals')->pluck('of')->all())->toEqualCanonicalizing([$a, $b, $d, $e])
+            // What was read out of them is read anew, and the term they weigh on is planned again; the other is not.
+            ->and(DB::table('students')->sum('record_epoch'))->toBeGreaterThan($epochs);
+        $again = DB::table('terms')->pluck('plan_asked', 'id')->all();
+        $touched = DB::table('meetings')->whereIn('id', [$first->meeting_id, $other->meeting_id])->distinct()->pluck('term_id')->all();
+        foreach ($again as $term => $times) {
+            expect($times - $asked[$term])->toBe(in_array($term, $touched, true) ? 1 : 0);
+        }
+        expect(DB::table('jobs')->count())->toBe(count($touched))
+            // Who was there is found by who they are.
+            ->and(DB::table('log_students')->distinct()->count('log_id'))->toBe(LoggedClass::whereNotNull('meeting_id')->count());
+    });
+});
+
 test('rows are found by what they refer to: every reference leads an index that holds for all rows', function () {
     // The columns of each foreign key but the school, against the first columns of each whole index, the school left out there too.
     $missing = DB::select(<<<'SQL'
