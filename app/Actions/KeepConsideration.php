@@ -15,7 +15,8 @@ final class KeepConsideration
     /** More than this of one person is a file, and belongs with a clinician. */
     private const MOST = 30;
 
-    public function __invoke(Student $student, string $id, StudentConsideration $noted): void
+    /** @param  (callable(StudentConsideration): void)|null  $look  at what is there, before it is said anew */
+    public function __invoke(Student $student, string $id, StudentConsideration $noted, ?callable $look = null): void
     {
         // Sent several times at once, the first one makes it and the others say it anew.
         Student::whereKey($student->id)->lock('for no key update')->toBase()->value('id');
@@ -25,6 +26,10 @@ final class KeepConsideration
         }
         if ($row === null && Consideration::where('student_id', $student->id)->count() >= self::MOST) {
             throw Refused::because(Message::of('care.too_many', most: self::MOST), 'what');
+        }
+        $is = $look === null ? null : $row?->noted();
+        if ($look !== null && $is !== null) {
+            $look($is);
         }
         $document = Consideration::closed($noted);
         $row === null

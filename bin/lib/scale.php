@@ -122,7 +122,7 @@ function record(User $owner, int $contacts, int $marks): void
 function small(): User
 {
     $owner = app(FoundSchool::class)('Small', 'Europe/Berlin', 'Small', 'small@bench.example', PASSWORD);
-    app(CurrentSchool::class)->during($owner->school, static function () use ($owner): void {
+    app(CurrentSchool::class)->during($owner->school, static function (): void {
         $form = app(SaveForm::class)(app(ReadForm::class)("# Small\n".implode("\n", array_map(static fn (int $n): string => "$n. Movement $n", range(1, 36))))->form);
         $today = new DateTimeImmutable('today', new DateTimeZone('Europe/Berlin'));
         foreach ([1, 2] as $n) {
@@ -286,7 +286,7 @@ function wholeTables(User $owner): array
  */
 function told(array $runs): void
 {
-    printf("%-38s", '');
+    printf('%-38s', '');
     foreach (array_keys($runs) as $name) {
         printf(' %26s', $name);
     }

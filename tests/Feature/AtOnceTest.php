@@ -59,3 +59,40 @@ test('a request is what it says it is, whatever a header or a field would make o
     $this->postJson($url, ['_method' => 'DELETE'])->assertStatus(405);
     $this->postJson($url, [], ['X-HTTP-Method-Override' => 'DELETE'])->assertStatus(405);
 });
+
+test('of two who change the same thing the second is told, and nothing of either is lost', function (Closure $change, array $first, array $second) {
+    $put = $change($this);
+    $was = $put(null, null);
+    $put($first, $was)->assertSuccessful();
+    $put($second, $was)->assertConflict()->assertJsonPath('code', 'http.changed');
+    expect($put(null, null))->toEqual($first);
+    // Sent again, as a lost answer makes a page do, it is no conflict; and whoever has seen what is there may change it.
+    $put($first, $was)->assertSuccessful();
+    $put($second, $first)->assertSuccessful();
+    $put($first, null)->assertSuccessful();
+    expect($put(null, null))->toEqual($first);
+})->with([
+    'the details of a student' => [function ($test): Closure {
+        $id = $test->inside($test->user->school, fn () => Student::first()->id);
+
+        return fn (?array $to, ?array $was) => $to === null ? array_intersect_key($test->getJson("/api/students/$id")->json(), ['email' => 1, 'size' => 1]) : $test->putJson("/api/students/$id/details", [...$to, ...($was === null ? [] : ['was' => $was])]);
+    }, ['email' => 'ada@example.test', 'size' => 'small'], ['email' => 'ada@example.test', 'size' => 'large']],
+    'practice of a group' => [function ($test): Closure {
+        $url = "/api/groups/{$test->group->id}/practice";
+        $test->logged($test->inside($test->user->school, fn () => App\Models\Meeting::orderBy('starts_at')->firstOrFail()), $test->user);
+
+        return fn (?array $to, ?array $was) => $to === null ? array_intersect_key($test->getJson($url)->json(), ['minutes' => 1, 'days' => 1]) : $test->putJson($url, [...$to, ...($was === null ? [] : ['was' => $was])]);
+    }, ['minutes' => 12, 'days' => 3], ['minutes' => 15, 'days' => 3]],
+    'the words of letters' => [function ($test): Closure {
+        $end = "/api/terms/{$test->term->id}/end";
+
+        return fn (?array $to, ?array $was) => $to === null ? ['words' => $test->getJson($end)->json('words.words'), 'numbers' => $test->getJson($end)->json('words.hasNumbers')] : $test->putJson('/api/school/letter-words', [...$to, ...($was === null ? [] : ['was' => $was])]);
+    }, ['words' => ['greeting' => 'Hello {name}!'], 'numbers' => true], ['words' => ['greeting' => 'Dear {name},'], 'numbers' => false]],
+    'a consideration' => [function ($test): Closure {
+        $url = '/api/students/'.$test->inside($test->user->school, fn () => Student::first()->id).'/considerations';
+        $id = (string) Str::uuid();
+        $test->putJson("$url/$id", ['what' => 'knee', 'side' => 'left', 'since' => null, 'until' => null, 'note' => null])->assertNoContent();
+
+        return fn (?array $to, ?array $was) => $to === null ? array_diff_key($test->getJson($url)->json('0'), ['id' => 1, 'holds' => 1, 'isReadable' => 1]) : $test->putJson("$url/$id", [...$to, ...($was === null ? [] : ['was' => $was])]);
+    }, ['what' => 'knee', 'side' => 'right', 'since' => null, 'until' => null, 'note' => 'since the fall'], ['what' => 'hip', 'side' => 'left', 'since' => null, 'until' => null, 'note' => null]],
+]);

@@ -46,7 +46,7 @@ final class CareController extends Controller
         return (new JsonResponse($data))->header('Cache-Control', 'no-store, private');
     }
 
-    #[Puts('/api/students/{student}/considerations/{consideration}', 'keepConsideration', 'Kept', takes: ['what' => 'string', 'side?' => 'enum:left,right|null', 'since?' => 'string|null', 'until?' => 'string|null', 'note?' => 'string|null'], status: 204, mayConflict: true)]
+    #[Puts('/api/students/{student}/considerations/{consideration}', 'keepConsideration', 'Kept', takes: ['what' => 'string', 'side?' => 'enum:left,right|null', 'since?' => 'string|null', 'until?' => 'string|null', 'note?' => 'string|null', 'was?' => ['what' => 'string', 'side' => 'string|null', 'since' => 'string|null', 'until' => 'string|null', 'note' => 'string|null']], status: 204, mayConflict: true)]
     public function keep(Request $request, Student $student, string $consideration, KeepConsideration $keep): Response
     {
         if (! Str::isUuid($consideration)) {
@@ -57,9 +57,15 @@ final class CareController extends Controller
         } catch (BadInput $e) {
             throw $e->movedTo(str_replace('$.', '', $e->place)); // the fields of the page have no path
         }
-        $keep($student, strtolower($consideration), $noted);
+        $keep($student, strtolower($consideration), $noted, static fn (StudentConsideration $is) => self::unlessChanged($request->input('was'), self::fields($is), self::fields($noted)));
 
         return response()->noContent();
+    }
+
+    /** @return array<string, string|null> */
+    private static function fields(StudentConsideration $of): array
+    {
+        return ['what' => $of->what->value, 'side' => $of->side?->value, 'since' => $of->since, 'until' => $of->until, 'note' => $of->note];
     }
 
     #[Removes('/api/students/{student}/considerations/{consideration}', 'removeConsideration', 'Gone')]

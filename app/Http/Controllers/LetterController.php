@@ -16,6 +16,7 @@ use App\Http\OpenApi\Reads;
 use App\Http\OpenApi\Removes;
 use App\Models\CurrentSchool;
 use App\Models\Letter;
+use App\Models\School;
 use App\Models\Term;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -70,11 +71,13 @@ final class LetterController extends Controller
         return response()->noContent();
     }
 
-    #[Puts('/api/school/letter-words', 'keepLetterWords', 'Kept', LetterWordsData::class, takes: ['words' => ['*' => 'string'], 'numbers' => 'boolean'])]
+    #[Puts('/api/school/letter-words', 'keepLetterWords', 'Kept', LetterWordsData::class, takes: ['words' => ['*' => 'string'], 'numbers' => 'boolean', 'was?' => ['words' => ['*' => 'string'], 'numbers' => 'boolean']], mayConflict: true)]
     public function words(Request $request): JsonResponse
     {
         $given = $request->validate(['words' => ['present', 'array:'.implode(',', self::SENTENCES)], 'words.*' => ['string', 'max:1000'], 'numbers' => ['required', 'boolean']]);
-        $school = $this->school->get();
+        $school = School::lockForUpdate()->findOrFail($this->school->id());
+        $is = LetterWordsData::of($school);
+        self::unlessChanged($request->input('was'), ['words' => $is->words, 'numbers' => $is->hasNumbers], ['words' => (object) $given['words'], 'numbers' => (bool) $given['numbers']]);
         $school->update(['letter_words' => json_encode(['words' => (object) $given['words'], 'numbers' => (bool) $given['numbers']], JSON_THROW_ON_ERROR)]);
 
         return new JsonResponse(LetterWordsData::of($school));

@@ -43,10 +43,12 @@ final class PracticeController extends Controller
         return new JsonResponse(HomeWeekData::of($read($group) ?? throw Refused::because(Message::of('home.no_class'))));
     }
 
-    #[Puts('/api/groups/{group}/practice', 'sayPractice', 'Chosen anew', HomeWeekData::class, takes: ['minutes' => 'number', 'days' => 'integer'])]
+    #[Puts('/api/groups/{group}/practice', 'sayPractice', 'Chosen anew', HomeWeekData::class, takes: ['minutes' => 'number', 'days' => 'integer', 'was?' => ['minutes' => 'number', 'days' => 'integer']], mayConflict: true)]
     public function say(Request $request, Group $group, ReadPractice $read): JsonResponse
     {
         $given = $request->validate(['minutes' => ['required', 'numeric', 'min:1', 'max:120'], 'days' => ['required', 'integer', 'min:1', 'max:14']]);
+        $now = Group::lockForUpdate()->findOrFail($group->id);
+        self::unlessChanged($request->input('was'), ['minutes' => ReadPractice::minutes($now), 'days' => ReadPractice::days($now)], $given);
         $group->update(['practice_minutes' => (float) $given['minutes'], 'practice_days' => (int) $given['days']]);
 
         return $this->show($group, $read);

@@ -117,11 +117,13 @@ final class StudentController extends Controller
         return response()->noContent();
     }
 
-    #[Puts('/api/students/{student}/details', 'keepStudentDetails', 'Kept', takes: ['email' => 'string|null', 'size' => 'enum:small,middle,large|null'], status: 204)]
+    #[Puts('/api/students/{student}/details', 'keepStudentDetails', 'Kept', takes: ['email' => 'string|null', 'size' => 'enum:small,middle,large|null', 'was?' => ['email' => 'string|null', 'size' => 'string|null']], status: 204, mayConflict: true)]
     public function details(Request $request, Student $student): Response
     {
         $given = $request->validate(['email' => ['present', 'nullable', 'string', 'email:rfc', 'max:254'], 'size' => ['present', 'nullable', Rule::enum(BodySize::class)]]);
-        $student->update(['email' => $given['email'], 'size' => $given['size']]);
+        $now = Student::lockForUpdate()->findOrFail($student->id);
+        self::unlessChanged($request->input('was'), ['email' => $now->email, 'size' => $now->size], $given);
+        $now->update(['email' => $given['email'], 'size' => $given['size']]);
 
         return response()->noContent();
     }

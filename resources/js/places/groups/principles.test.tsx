@@ -30,7 +30,7 @@ const kept = (change: Partial<GroupKeepings> = {}): GroupKeepings => ({
 beforeEach(() => {
   queryClient.clear();
   server.reset({
-    'GET /api/groups/{group}': { group: { id: 'tue', name: 'Tuesdays', termId: null } },
+    'GET /api/groups/{group}': { group: { id: 'tue', name: 'Tuesdays', termId: null }, students: [] },
     'GET /api/groups/{group}/principles': kept(),
     'GET /api/principle-sets': [
       { id: 'set', title: 'Our keepings' },

@@ -12,6 +12,7 @@ import { z } from '../../kit/schema';
 import { useTell } from '../../kit/toasts';
 import { useFields } from '../../kit/useFields';
 import { useOnce } from '../../kit/useOnce';
+import { useSeen } from '../../kit/useSeen';
 import { FILLED, letterText, type Sentence, SENTENCES, unknownIn } from './letterText';
 import { sentencesOf, useLetterWords } from './useLetterWords';
 
@@ -46,6 +47,7 @@ export function SchoolWords({ end, forms }: { end: TermEnd; forms: Record<string
     { draft: DRAFT, isCheckedAtOnce: true },
   );
   const typed = useWatch({ control }) as Typed;
+  const seen = useSeen({ words: end.words.words, numbers: end.words.hasNumbers });
   const save = useMutation({
     mutationFn: (body: Typed) =>
       ask(
@@ -53,6 +55,7 @@ export function SchoolWords({ end, forms }: { end: TermEnd; forms: Record<string
           body: {
             numbers: body.numbers,
             words: Object.fromEntries(Object.entries(body.words).filter(([, words]) => words.trim() !== '')),
+            ...seen.was,
           },
         }),
       ),
@@ -61,7 +64,10 @@ export function SchoolWords({ end, forms }: { end: TermEnd; forms: Record<string
       await readAgain('letters');
       tell(t('letters.words.kept'));
     },
-    onError: refuse,
+    onError: (error) => {
+      seen.isTold(error);
+      refuse(error);
+    },
   });
   const once = useOnce(save);
   const sentences = sentencesOf(typed.words, t);

@@ -18,6 +18,7 @@ import { useAddressed } from '../../kit/useAddressed';
 import { useFields } from '../../kit/useFields';
 import { useMay } from '../../kit/useMay';
 import { useOnce } from '../../kit/useOnce';
+import { useSeen } from '../../kit/useSeen';
 import { useProblem } from '../../kit/useProblem';
 import { NotFound } from '../NotFound';
 import { GroupTabs } from '../groups/GroupTabs';
@@ -132,11 +133,15 @@ const amount = z.object({ minutes: decimal(1, 120), days: whole(1, 14) });
 function Amount({ group, week }: { group: string; week: HomeWeek }) {
   const { t } = useTranslation();
   const { control, send, refusal, refuse } = useFields(amount, { minutes: number(week.minutes), days: String(week.days) });
+  const seen = useSeen({ minutes: week.minutes, days: week.days });
   const save = useMutation({
     mutationFn: (body: z.output<typeof amount>) =>
-      ask(api.PUT('/api/groups/{group}/practice', { params: { path: { group } }, body })),
+      ask(api.PUT('/api/groups/{group}/practice', { params: { path: { group } }, body: { ...body, ...seen.was } })),
     onSuccess: () => readAgain('home'),
-    onError: refuse,
+    onError: (error) => {
+      seen.isTold(error);
+      refuse(error);
+    },
   });
   const once = useOnce(save);
   return (

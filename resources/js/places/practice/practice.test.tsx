@@ -122,7 +122,7 @@ describe('the sheets of a group', () => {
     await userEvent.type(minutes, '7,5');
     await userEvent.click(screen.getByRole('button', { name: 'Choose anew' }));
     await waitFor(() => {
-      expect(server.got('PUT', '/api/groups/{group}/practice').map((one) => one.body)).toEqual([{ minutes: 7.5, days: 4 }]);
+      expect(server.got('PUT', '/api/groups/{group}/practice').map((one) => one.body)).toMatchObject([{ minutes: 7.5, days: 4 }]);
     });
   });
 

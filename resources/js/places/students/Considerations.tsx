@@ -17,18 +17,21 @@ import { z } from '../../kit/schema';
 import { useTell } from '../../kit/toasts';
 import { useFields } from '../../kit/useFields';
 import { useOnce } from '../../kit/useOnce';
+import { useSeen } from '../../kit/useSeen';
 import { useBodyWords } from '../care/useBodyWords';
 
 /** What has a left and a right. */
 const SIDED = ['knee', 'hip', 'ankle', 'shoulder', 'elbow', 'wrist'];
 
 type Draft = Omit<Consideration, 'holds' | 'isReadable'>;
+/** One that is being written, and whether it is there already. */
+type Writing = Draft & { isNew?: true };
 const draftOf = ({ id, what, side, since, until, note }: Consideration): Draft => ({ id, what, side, since, until, note });
-const put = (student: string, { id, ...body }: Draft) =>
+const put = (student: string, { id, ...body }: Draft, seen: { was?: Omit<Draft, 'id'> } = {}) =>
   ask(
     api.PUT('/api/students/{student}/considerations/{consideration}', {
       params: { path: { student, consideration: id } },
-      body: { ...body, side: body.side as 'left' | 'right' | null },
+      body: { ...body, side: body.side as 'left' | 'right' | null, ...seen },
     }),
   );
 
@@ -42,7 +45,7 @@ function Noted({ student }: { student: string }) {
   const { t } = useTranslation();
   const tell = useTell();
   const query = useQuery(considerationsQuery(student));
-  const [draft, setDraft] = useState<Draft | null>(null);
+  const [draft, setDraft] = useState<Writing | null>(null);
   const { considerations: bodies } = useBodyWords();
   const failed = (error: unknown) => {
     tell(error instanceof Problem ? error.message : t('app.unreachable'), { isProblem: true });
@@ -134,7 +137,7 @@ function Noted({ student }: { student: string }) {
             <Button
               className="mt-2"
               onClick={() => {
-                setDraft({ id: uuid(), what: 'knee', side: null, since: today, until: null, note: null });
+                setDraft({ id: uuid(), isNew: true, what: 'knee', side: null, since: today, until: null, note: null });
               }}
             >
               {t('students.considers.add')}
@@ -173,7 +176,7 @@ const noted = z.object({
   note: z.string().trim().max(2000),
 });
 
-function Editor({ student, from, onDone }: { student: string; from: Draft; onDone: () => void }) {
+function Editor({ student, from, onDone }: { student: string; from: Writing; onDone: () => void }) {
   const { t } = useTranslation();
   const tell = useTell();
   const { control, send, refusal, refuse } = useFields(noted, {
@@ -183,24 +186,34 @@ function Editor({ student, from, onDone }: { student: string; from: Draft; onDon
     until: from.until ?? '',
     note: from.note ?? '',
   });
+  const { what: said, side, since, until, note } = from;
+  const seen = useSeen({ what: said, side, since, until, note });
   const what = useWatch({ control, name: 'what' });
   const { considerations: bodies } = useBodyWords();
   const save = useMutation({
     mutationFn: ({ side, since, until, note, ...one }: z.output<typeof noted>) =>
-      put(student, {
-        id: from.id,
-        ...one,
-        side: SIDED.includes(one.what) && side !== '' ? side : null,
-        since: since === '' ? null : since,
-        until: until === '' ? null : until,
-        note: note === '' ? null : note,
-      }),
+      put(
+        student,
+        {
+          id: from.id,
+          ...one,
+          side: SIDED.includes(one.what) && side !== '' ? side : null,
+          since: since === '' ? null : since,
+          until: until === '' ? null : until,
+          note: note === '' ? null : note,
+        },
+        from.isNew === true ? {} : seen.was,
+      ),
     onSuccess: async () => {
       await readAgain('care');
       tell(t('students.considers.saved'));
       onDone();
     },
-    onError: refuse,
+    onError: (error) => {
+      seen.isTold(error);
+      refuse(error);
+      void readAgain('care');
+    },
   });
   const once = useOnce(save);
   return (

@@ -8,6 +8,7 @@ import { FormSegmented, FormText } from '../../kit/formFields';
 import { z } from '../../kit/schema';
 import { useFields } from '../../kit/useFields';
 import { useOnce } from '../../kit/useOnce';
+import { useSeen } from '../../kit/useSeen';
 import { useUnmaking } from '../useUnmaking';
 
 const SIZES = ['none', 'small', 'middle', 'large'] as const;
@@ -18,11 +19,12 @@ export function Details({ data, onDone }: { data: StudentPage; onDone: () => voi
   const { t } = useTranslation();
   const unmaking = useUnmaking();
   const { control, send, refusal, refuse } = useFields(details, { email: data.email ?? '', size: data.size ?? 'none' });
-  const put = (body: { email: string | null; size: StudentPage['size'] }) =>
+  const seen = useSeen({ email: data.email, size: data.size });
+  const put = (body: { email: string | null; size: StudentPage['size']; was?: Pick<StudentPage, 'email' | 'size'> }) =>
     ask(api.PUT('/api/students/{student}/details', { params: { path: { student: data.id } }, body }));
   const save = useMutation({
     mutationFn: ({ email, size }: z.output<typeof details>) =>
-      put({ email: email === '' ? null : email, size: size === 'none' ? null : size }),
+      put({ email: email === '' ? null : email, size: size === 'none' ? null : size, ...seen.was }),
     onSuccess: async () => {
       await readAgain('roster');
       unmaking({
@@ -32,7 +34,11 @@ export function Details({ data, onDone }: { data: StudentPage; onDone: () => voi
       });
       onDone();
     },
-    onError: refuse,
+    onError: (error) => {
+      seen.isTold(error);
+      refuse(error);
+      void readAgain('roster');
+    },
   });
   const once = useOnce(save);
   return (

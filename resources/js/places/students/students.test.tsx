@@ -122,9 +122,24 @@ describe('mail and size', () => {
     await userEvent.click(await screen.findByRole('button', { name: 'Take back' }));
     await waitFor(() => {
       expect(sent()).toEqual([
-        { email: null, size: 'large' },
+        { email: null, size: 'large', was: { email: 'ada@example.test', size: 'small' } },
         { email: 'ada@example.test', size: 'small' },
       ]);
+    });
+  });
+
+  test('somebody else who changed them meanwhile is told of, what was typed stays, and saved once more it stands', async () => {
+    server.refusals = { 'PUT /api/students/{student}/details': { status: 409, code: 'http.changed' } };
+    await open();
+    const email = await screen.findByLabelText<HTMLInputElement>('Email');
+    await userEvent.clear(email);
+    await userEvent.click(screen.getByRole('button', { name: 'Save' }));
+    expect(await screen.findByText(/Somebody else changed this while you wrote/)).toBeTruthy();
+    expect(email.value).toBe('');
+    server.refusals = {};
+    await userEvent.click(screen.getByRole('button', { name: 'Save' }));
+    await waitFor(() => {
+      expect(sent().at(-1)).toEqual({ email: null, size: 'small' });
     });
   });
 
