@@ -60,7 +60,7 @@ final readonly class ReplacedLogs
     {
         DB::update('update students set record_epoch = record_epoch + 1, forecasts = null where school_id = ?', [$this->school]);
         $marks = implode(',', array_fill(0, count($logs), '?'));
-        $terms = DB::select("select distinct m.term_id from class_logs l join meetings m on m.school_id = l.school_id and m.id = l.meeting_id where l.school_id = ? and l.id in ($marks) and exists (select from terms t where t.school_id = m.school_id and t.id = m.term_id and t.ends_on >= current_date)", [$this->school, ...$logs]);
+        $terms = DB::select("select distinct m.term_id from class_logs l join meetings m on m.school_id = l.school_id and m.id = l.meeting_id where l.school_id = ? and l.id in ($marks) and exists (select from terms t where t.school_id = m.school_id and t.id = m.term_id and t.ends_on >= ?)", [$this->school, ...$logs, now()->format('Y-m-d')]);
         foreach ($terms as $term) {
             DB::update('update terms set plan_asked = plan_asked + 1 where school_id = ? and id = ?', [$this->school, $term->term_id]);
             Queue::connection('database')->push(new PlanTermJob($this->school, $term->term_id));

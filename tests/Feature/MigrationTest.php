@@ -117,6 +117,7 @@ test('a school from before logs, courses and plans stands where it stood, save w
 });
 
 test('the demo as the version before kept it stands as it stood, and logs that were replaced and revived are put right', function () {
+    $this->clockAt('2026-12-01T15:00:00+00:00'); // the day the demo was kept
     DB::statement('create schema before_leases');
     DB::statement('set local search_path to before_leases');
     $all = array_map(static fn (string $file): string => basename($file, '.php'), glob(database_path('migrations/*.php')) ?: []);
