@@ -133,7 +133,7 @@ test('a standing on an earlier day says what is known now about that day', funct
     $log = $this->logged($this->meetings[0], $this->user);
     $this->clockAt('2026-01-20T20:00:00+01:00');
     $ada = fn (string $on) => collect($this->getJson("/api/groups/{$this->group->id}?on=$on")->json('students'))->firstWhere('name', 'Ada');
-    expect($ada('2026-01-06')['cells'][0]['support'])->toBe('Alone')->and($this->getJson("/api/groups/{$this->group->id}?on=2026-01-06")->json('taught'))->not->toBe([]);
+    expect(self::cell($ada('2026-01-06')['cells'][0])['support'])->toBe('Alone')->and($this->getJson("/api/groups/{$this->group->id}?on=2026-01-06")->json('taught'))->not->toBe([]);
     ($this->back)($mark);
     ($this->back)($log);
     expect($ada('2026-01-06')['cells'])->toBe([])->and($this->getJson("/api/groups/{$this->group->id}?on=2026-01-06")->json('taught'))->toBe([]);
@@ -145,7 +145,7 @@ test('a standing on an earlier day says what is known now about that day', funct
 test('left flowing and right never seen does not hold, wherever it is asked', function () {
     $this->logged($this->meetings[0], $this->user, ['did' => [['what' => 'taught', 'entries' => ['e01', 'e02', 'e03', 'e04']]]]);
     ($this->markOn)(0, 0, 3, 'Flowing', 'left');
-    $cell = collect($this->getJson("/api/groups/{$this->group->id}")->json('students.0.cells'))->firstWhere('position', 4);
+    $cell = collect($this->getJson("/api/groups/{$this->group->id}")->json('students.0.cells'))->map(self::cell(...))->firstWhere('position', 4);
     expect($cell)->toMatchArray(['holds' => false, 'left' => 'Flowing', 'right' => null, 'support' => null])
         ->and($this->getJson("/api/groups/{$this->group->id}")->json('students.0.holding'))->toBe(0);
 });

@@ -56,7 +56,7 @@ test('who was away sees what was missed, in the order it is needed, and how ofte
 
 test('a standing is read on any day, and an unknown day is refused', function () {
     $this->postJson("/api/meetings/{$this->meetings[2]->id}/marks", ['marks' => [$this->mark($this->students[0], $this->entries[0], 'Flowing')]])->assertOk();
-    $cells = fn (string $on) => array_column($this->getJson("/api/students/{$this->students[0]}?on=$on")->assertOk()->json('forms.0.standing.cells'), 'support', 'position');
+    $cells = fn (string $on) => array_column(array_map(self::cell(...), $this->getJson("/api/students/{$this->students[0]}?on=$on")->assertOk()->json('forms.0.standing.cells')), 'support', 'position');
     expect($cells($this->meetings[1]->on))->toBe([1 => null, 2 => null, 3 => null])
         ->and($cells($this->meetings[2]->on)[1])->toBe('Flowing');
     $this->getJson("/api/students/{$this->students[0]}?on=yesterday")->assertUnprocessable();
@@ -148,7 +148,7 @@ test('two who are one are read with the record of both, and apart again each has
     $this->postJson("/api/meetings/{$this->meetings[2]->id}/marks", ['marks' => [$this->mark($twin, $this->entries[0], 'Flowing')]])->assertOk();
     $this->putJson("/api/meetings/{$this->meetings[2]->id}/attendance", ['attendance' => [$twin => ['isHere' => true]]])->assertNoContent();
     $this->clockAt('2026-01-24T20:00:00+01:00'); // what was noted is in a checkpoint by now
-    $cells = fn (string $student) => array_column($this->getJson("/api/students/$student")->assertOk()->json('forms.0.standing.cells') ?? [], 'support', 'position');
+    $cells = fn (string $student) => array_column(array_map(self::cell(...), $this->getJson("/api/students/$student")->assertOk()->json('forms.0.standing.cells') ?? []), 'support', 'position');
     $own = $cells($this->away);
     expect($own[1] ?? null)->toBeNull();
     $this->postJson("/api/students/$this->away/joined", ['other' => $twin])->assertNoContent();
