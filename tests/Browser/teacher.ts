@@ -62,7 +62,14 @@ export const test = plain.extend<{ owner: string }>({
 
 /** What the demo called the running term of a group: it goes by the season in which it was laid. */
 export async function titleOfTerm(page: Page, group: string): Promise<string> {
-  const terms = (await (await page.request.get('/api/terms')).json()) as { title: string; groupName: string }[];
+  // Asked by the page itself: the session is of requests that come from it.
+  const terms = await page.evaluate(
+    async () =>
+      (await (await fetch('/api/terms', { headers: { Accept: 'application/json' } })).json()) as {
+        title: string;
+        groupName: string;
+      }[],
+  );
   return terms.find((term) => term.groupName === group)?.title ?? '';
 }
 
