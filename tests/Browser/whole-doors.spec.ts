@@ -124,8 +124,10 @@ test.describe('at the door', () => {
     for (const path of ['/', '/api/session', '/sanctum/csrf-cookie'])
       expect((await raw(path, { Referer: `${ADDRESS}/` })).headers['set-cookie'], path).toBeUndefined();
     const cookies = (await signIn({ Origin: ADDRESS })).headers['set-cookie'] ?? [];
-    expect(cookies.map((one) => one.split('=')[0]).sort()).toEqual(['XSRF-TOKEN', 'gorvan_session']);
+    expect(cookies.map((one) => one.split('=')[0]).sort()).toEqual(['XSRF-TOKEN', 'gorvan_known', 'gorvan_session']);
     expect(cookies.find((one) => one.startsWith('gorvan_session'))).toMatch(/httponly; samesite=lax/i);
+    // That somebody signed in on this device before, and nothing of whom.
+    expect(cookies.find((one) => one.startsWith('gorvan_known'))).toMatch(/httponly; samesite=strict/i);
   });
 
   test('another site signs nobody in', async () => {
