@@ -28,7 +28,7 @@ function ClockLine() {
   const [unit, count] =
     minutes < 90
       ? (['minutes', minutes] as const)
-      : minutes < 36 * 60
+      : minutes < 20 * 60
         ? (['hours', Math.round(minutes / 60)] as const)
         : (['days', Math.round(minutes / 1440)] as const);
   return (
