@@ -2,8 +2,8 @@ import type { components } from './schema';
 
 type Schemas = components['schemas'];
 
-/** As the server counts them, from nothing to leading others. */
-const SUPPORTS = ['Unmet', 'Following', 'Cued', 'Alone', 'Flowing', 'Leading'] as const;
+/** The ladder of support, as the server counts it: from nothing to leading others. */
+export const LADDER = ['Unmet', 'Following', 'Cued', 'Alone', 'Flowing', 'Leading'] as const;
 const SURENESS = [null, 'good', 'fading', 'weak'] as const;
 const HOLDS = 1;
 const ASSUMED = 2;
@@ -23,7 +23,7 @@ export interface Cell {
   right: string | null;
 }
 
-const supportOf = (level: number | null | undefined): string | null => SUPPORTS[level ?? -1] ?? null;
+const supportOf = (level: number | null | undefined): string | null => LADDER[level ?? -1] ?? null;
 
 /** A cell as it comes over the wire: a class of thirty has thousands of them. */
 export function cellOf([position, support, recall, is, left, right]: Schemas['CellData']): Cell {

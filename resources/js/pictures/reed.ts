@@ -1,6 +1,7 @@
+import { LADDER } from '../api/cells';
 import type { Cell } from '../api/client';
 
-export const LADDER = ['Unmet', 'Following', 'Cued', 'Alone', 'Flowing', 'Leading'] as const;
+export { LADDER };
 export type Support = (typeof LADDER)[number];
 export type Sureness = 'solid' | 'outlined' | 'dotted' | 'none';
 
