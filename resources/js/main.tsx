@@ -32,8 +32,7 @@ function begin(): void {
 
 /** What this browser keeps is there before the first page is drawn, so that a reload without a network shows it. */
 async function draw(at: HTMLElement): Promise<void> {
-  await restoreAnswers(queryClient);
-  keepAnswers(queryClient);
+  keepAnswers(queryClient, await restoreAnswers(queryClient));
   createRoot(at).render(
     <StrictMode>
       <QueryClientProvider client={queryClient}>

@@ -50,6 +50,52 @@ describe('what is kept on the device', () => {
     expect(Date.now() - (state?.dataUpdatedAt ?? 0)).toBeLessThan(60_000);
   });
 
+  test('is kept too where it was answered before anybody wrote down, in whatever order', async () => {
+    const client = new QueryClient();
+    // The page asks ahead, before what was kept has been read.
+    client.setQueryData(['session'], session);
+    client.setQueryData(['class', 'tonight'], { cards: [], watch: [], shown: 5, stops: [], stood: [] });
+    const stop = keepAnswers(client, await restoreAnswers(client));
+    await vi.waitFor(async () => {
+      expect((await device.answers.all()).map((one) => one.key)).toEqual(['["session"]']);
+    }, 5000);
+    // Until the meeting is known nobody knows the day of its class.
+    client.setQueryData(['meeting', 'tonight'], tonight);
+    await vi.waitFor(async () => {
+      const all = (await device.answers.all()).map((one) => one.key).sort();
+      expect(all).toEqual(['["class","tonight"]', '["meeting","tonight"]', '["session"]']);
+    }, 5000);
+    stop();
+  });
+
+  test('waits for who is in, where that is answered last', async () => {
+    const client = new QueryClient();
+    const stop = keepAnswers(client);
+    client.setQueryData(['meeting', 'tonight'], tonight);
+    await new Promise((resolve) => setTimeout(resolve, 1300));
+    expect(await device.answers.count()).toBe(0);
+    client.setQueryData(['session'], session);
+    await vi.waitFor(async () => {
+      expect(await device.answers.count()).toBe(2);
+    }, 5000);
+    stop();
+  });
+
+  test('is not written down again when it was only read', async () => {
+    await kept([
+      [['session'], session],
+      [['meeting', 'tonight'], tonight],
+    ]);
+    const put = vi.spyOn(device.answers, 'put');
+    const client = new QueryClient();
+    const stop = keepAnswers(client, await restoreAnswers(client));
+    client.setQueryData(['session'], { person: { id: 'ina', name: 'Ina B' } });
+    await new Promise((resolve) => setTimeout(resolve, 1300));
+    expect(put.mock.calls.map(([one]) => one.key)).toEqual(['["session"]']);
+    put.mockRestore();
+    stop();
+  });
+
   test('is gone a day after the class', async () => {
     await kept([
       [['session'], session],

@@ -1,4 +1,4 @@
-import type { Query, QueryClient } from '@tanstack/react-query';
+import { hashKey, type Query, type QueryClient } from '@tanstack/react-query';
 import type { MeetingPage, Session, Today } from './client';
 import { device, type KeptAnswer } from './device';
 import { keys } from './keys';
@@ -37,8 +37,15 @@ function keptUntil(query: Query, client: QueryClient, now: number): number | nul
   }
 }
 
-/** What was kept of the person who used this browser last is there before the first page is drawn. */
-export async function restoreAnswers(client: QueryClient, now: number = Date.now()): Promise<void> {
+/** What this browser keeps as it was written down last, by the hash of its query: what, and when the server said it (ms). */
+type Written = Map<string, { data: unknown; at: number }>;
+
+/**
+ * What was kept of the person who used this browser last is there before the first page is drawn. Returns what needs not
+ * be written down again.
+ */
+export async function restoreAnswers(client: QueryClient, now: number = Date.now()): Promise<Written> {
+  const written: Written = new Map();
   try {
     const all = await device.answers.all();
     const isOver = (one: KeptAnswer) => one.until < now || one.shapes !== __SHAPES__;
@@ -49,41 +56,49 @@ export async function restoreAnswers(client: QueryClient, now: number = Date.now
       // The server may have answered before this was read.
       if (client.getQueryData(queryKey) !== undefined) continue;
       client.setQueryData(queryKey, one.data, { updatedAt: one.at });
+      written.set(hashKey(queryKey), { data: one.data, at: one.at });
       // However young it is: whoever reloads a page wants to see what there is now.
       void client.invalidateQueries({ queryKey, exact: true, refetchType: 'none' });
     }
   } catch {
     // A browser that keeps nothing still shows what the server says.
   }
+  return written;
 }
 
-/** Writes down what the server says, from now on. Returns how to stop. */
-export function keepAnswers(client: QueryClient): () => void {
-  const waiting = new Map<string, ReturnType<typeof setTimeout>>();
-  const write = (query: Query) => {
+/**
+ * Writes down what the server says and has said, in whatever order: an answer whose person or class is not known yet
+ * waits for the answer that says it. Returns how to stop.
+ */
+export function keepAnswers(client: QueryClient, written: Written = new Map()): () => void {
+  const cache = client.getQueryCache();
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const writeAll = () => {
+    timer = undefined;
     const person = (client.getQueryData(keys.session()) as Session | undefined)?.person?.id;
-    const until = query.state.data === undefined ? null : keptUntil(query, client, Date.now());
-    if (person === undefined || until === null || until < Date.now()) return;
-    const key = JSON.stringify(query.queryKey);
-    const answer = { key, person, data: query.state.data, shapes: __SHAPES__, at: query.state.dataUpdatedAt, until };
-    void device.answers.put(answer).catch(() => undefined); // full: the page goes on without
+    if (person === undefined) return;
+    const now = Date.now();
+    for (const query of cache.getAll()) {
+      const { data, dataUpdatedAt: at } = query.state;
+      const until = data === undefined ? null : keptUntil(query, client, now);
+      const was = written.get(query.queryHash);
+      if (until === null || until < now || (was?.data === data && was?.at === at)) continue;
+      written.set(query.queryHash, { data, at });
+      const answer = { key: JSON.stringify(query.queryKey), person, data, shapes: __SHAPES__, at, until };
+      void device.answers.put(answer).catch(() => undefined); // full: the page goes on without
+    }
   };
-  const stop = client.getQueryCache().subscribe((event) => {
-    if (event.type !== 'updated' || event.action.type !== 'success') return;
-    const { query } = event;
-    const key = query.queryHash;
-    if (waiting.has(key)) return;
-    waiting.set(
-      key,
-      setTimeout(() => {
-        waiting.delete(key);
-        write(query);
-      }, EVERY_MS),
-    );
+  const writeSoon = () => {
+    timer ??= setTimeout(writeAll, EVERY_MS);
+  };
+  const stop = cache.subscribe((event) => {
+    if (event.type === 'updated' && event.action.type === 'success') writeSoon();
   });
+  // What was asked for ahead may have been answered before anybody listened.
+  writeSoon();
   return () => {
     stop();
-    for (const timer of waiting.values()) clearTimeout(timer);
+    clearTimeout(timer);
   };
 }
 
