@@ -162,6 +162,19 @@ export function isPassing(error: unknown): boolean {
   return !(error instanceof Problem) || error.status >= 500 || [401, 419, 429].includes(error.status);
 }
 
+/** So long what is not there, or not allowed, is asked again; milliseconds. */
+export const PATIENCE_MS = 24 * 3_600_000;
+
+/**
+ * What was there and allowed when it was done may be there again: a server that lost its database for a moment, a right given
+ * back. Since when it is asked, ms since 1970; null where it was refused for what it is, or has been asked long enough.
+ */
+export function askedSince(error: unknown, since: number | undefined, now: number): number | null {
+  if (!(error instanceof Problem) || (error.status !== 404 && error.status !== 403)) return null;
+  const first = Math.min(since ?? now, now);
+  return now - first < PATIENCE_MS ? first : null;
+}
+
 /** The session's token was lost or is an old one; the server gives a new one to whoever asks. */
 const STALE = 419;
 

@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
+import { PATIENCE_MS } from './client';
 import type { Command } from './commands';
 import { device } from './device';
 import { giveLeaseBack, LEASE_MS, tabCalled, takeLease } from './lease';
@@ -10,7 +11,6 @@ import {
   onOutcome,
   openOutbox,
   outbox,
-  PATIENCE_MS,
   PATIENT_RETRY_MS,
   post,
   refused,

@@ -1,5 +1,5 @@
 import { ulid } from 'ulid';
-import { type Edited, isPassing, Problem, send, Unreachable } from './client';
+import { askedSince, type Edited, isPassing, Problem, send, Unreachable } from './client';
 import { type Command, keyOf, type Kept, wire } from './commands';
 import { device } from './device';
 import { giveLeaseBack, takeLease } from './lease';
@@ -32,8 +32,7 @@ type Listener = (command: Command, outcome: Outcome) => void;
 const LEASE = 'sender';
 const FIRST_RETRY = 2_000;
 const LAST_RETRY = 60_000;
-/** What is not there, or not allowed, may be again soon: so long it is asked again, and so seldom; milliseconds. */
-export const PATIENCE_MS = 24 * 3_600_000;
+/** What is not there, or not allowed, may be again soon: so seldom it is asked again; milliseconds. */
 export const PATIENT_RETRY_MS = 60_000;
 const LAST_PATIENT_RETRY_MS = 30 * 60_000;
 /** Shorter than the lease: no request outlives the right to send it. */
@@ -359,15 +358,11 @@ const linkOf = (error: Problem | Unreachable): Link => {
   return error.status === 401 || error.status === 419 ? 'signedOut' : 'trouble';
 };
 
-/**
- * What was there and allowed when it was done may be there again: a server that lost its database for a moment, a right given
- * back. It is asked again for a day and holds nothing else back. False where it has been asked long enough.
- */
+/** Has it asked again later, where it may come back, and holds nothing else back. False where it has been asked long enough. */
 async function putOff(kept: Kept, problem: Problem): Promise<boolean> {
-  if (problem.status !== 404 && problem.status !== 403) return false;
   const at = Date.now();
-  const since = Math.min(kept.again?.since ?? at, at);
-  if (at - since >= PATIENCE_MS) return false;
+  const since = askedSince(problem, kept.again?.since, at);
+  if (since === null) return false;
   const here = state.kept.find((one) => one.id === kept.id);
   if (here?.revision === kept.revision) {
     const waited = Math.min(LAST_PATIENT_RETRY_MS, Math.max(PATIENT_RETRY_MS, at - since));

@@ -171,6 +171,33 @@ describe('what is noted', () => {
     });
   });
 
+  test('what is not there for a moment is asked again for a day, holds nothing back and overtakes nothing', async () => {
+    server.refusals[`PUT ${PRACTICE}`] = { status: 404, code: 'http.gone' };
+    await visit();
+    const { note } = await import('./sending');
+    await note('practice', 'one', { minutes: 5 });
+    await note('takeBack', 'two', { practice: 'one' });
+    await note('question', 'three', { text: 'Which foot?' });
+    expect((await store.waiting.all()).map((one) => [one.id, one.refused]).sort()).toEqual([
+      ['one', null],
+      ['two', null],
+    ]);
+    expect(server.got('DELETE', PRACTICE)).toEqual([]);
+    expect(server.got('PUT', '/mine/api/questions/{id}')).toHaveLength(1);
+    server.refusals = {};
+    const { sendWaiting } = await import('./sending');
+    await sendWaiting();
+    expect(server.got('DELETE', PRACTICE)).toHaveLength(1);
+    expect(await store.waiting.count()).toBe(0);
+    // A day later it is refused in words.
+    server.refusals[`PUT ${PRACTICE}`] = { status: 404, code: 'http.gone' };
+    await note('practice', 'four', { minutes: 5 });
+    const [four] = await store.waiting.all();
+    await store.waiting.put({ ...(four as NonNullable<typeof four>), since: Date.now() - 86_400_001 });
+    await sendWaiting();
+    expect((await store.waiting.get('four'))?.refused).not.toBeNull();
+  });
+
   test('minutes that cannot be are said, and nothing is sent', async () => {
     await visit();
     await userEvent.type(await screen.findByLabelText('Minutes'), '900');

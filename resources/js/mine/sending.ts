@@ -1,4 +1,4 @@
-import { ask, isPassing, Problem } from '../api/client';
+import { ask, askedSince, isPassing, Problem } from '../api/client';
 import { mine } from './client';
 import { allWaiting, store, type Waiting } from './store';
 
@@ -25,16 +25,24 @@ export function sendWaiting(): Promise<boolean> {
 
 async function send(): Promise<boolean> {
   let hasArrived = false;
+  const putOff = new Set<unknown>();
   // A browser that keeps nothing has nothing that waits.
   const waiting = await allWaiting().catch((): Waiting[] => []);
   for (const one of waiting) {
-    if (one.refused !== null) continue;
+    // What takes back a note that is still to come would be overtaken by it.
+    if (one.refused !== null || (one.what === 'takeBack' && putOff.has(one.body.practice))) continue;
     try {
       await sent(one);
       await store.waiting.delete(one.id);
       hasArrived = true;
     } catch (error) {
       if (isPassing(error)) return hasArrived;
+      const since = askedSince(error, one.since, Date.now());
+      if (since !== null) {
+        putOff.add(one.id);
+        await store.waiting.put({ ...one, since });
+        continue;
+      }
       await store.waiting.put({ ...one, refused: error instanceof Problem ? error.message : '' });
     }
   }

@@ -9,6 +9,8 @@ export interface Waiting {
   /** Why the server refused it; null while it only waits. */
   refused: string | null;
   made: number;
+  /** Since when it is said not to be there or not allowed, and asked again; ms since 1970. */
+  since?: number;
 }
 
 /** What was last shown, for a visit without a network. */
