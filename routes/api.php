@@ -47,13 +47,13 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::post('forms/{form}/edits', [ScoreController::class, 'edit'])->can('edit-forms', 'form');
     Route::get('forms/{form}/versions', [ScoreController::class, 'versions'])->can('read', 'form');
     Route::get('forms/{form}/difference', [ScoreController::class, 'difference'])->can('read', 'form');
-    Route::post('forms/{form}/restore', [ScoreController::class, 'restore'])->can('edit-forms', 'form');
+    Route::post('forms/{form}/restore', [ScoreController::class, 'restore'])->can('edit-forms', 'form')->middleware('once');
     Route::post('forms/{form}/take-back', [ScoreController::class, 'takeBack'])->can('edit-forms', 'form');
     Route::get('starters', [FormFileController::class, 'starters'])->can('edit-forms');
     Route::get('forms/{form}/file', [FormFileController::class, 'file'])->can('read', 'form');
     Route::get('forms/{form}/losses', [FormFileController::class, 'losses'])->can('read', 'form');
     Route::post('forms/{form}/import/preview', [FormFileController::class, 'preview'])->can('edit-forms', 'form');
-    Route::post('forms/{form}/import', [FormFileController::class, 'import'])->can('edit-forms', 'form');
+    Route::post('forms/{form}/import', [FormFileController::class, 'import'])->can('edit-forms', 'form')->middleware('once');
     Route::get('forms/{form}/floor', [RunController::class, 'floor'])->can('read', 'form');
     Route::get('forms/{form}/times', [RunController::class, 'times'])->can('read', 'form');
     Route::get('forms/{form}/beats', [RunController::class, 'beats'])->can('read', 'form');
@@ -79,9 +79,9 @@ Route::middleware(['auth:sanctum', 'school'])->group(static function (): void {
     Route::post('principle-sets', [PrincipleController::class, 'store'])->can('edit-forms')->middleware('once');
     Route::get('principle-sets/{principleSet}', [PrincipleController::class, 'show'])->can('read', 'principleSet');
     Route::post('principle-sets/{principleSet}/edits', [PrincipleController::class, 'edit'])->can('edit-forms', 'principleSet');
-    Route::post('principle-sets/{principleSet}/import', [PrincipleController::class, 'import'])->can('edit-forms', 'principleSet');
+    Route::post('principle-sets/{principleSet}/import', [PrincipleController::class, 'import'])->can('edit-forms', 'principleSet')->middleware('once');
     Route::get('principle-sets/{principleSet}/versions', [PrincipleController::class, 'versions'])->can('read', 'principleSet');
-    Route::post('principle-sets/{principleSet}/restore', [PrincipleController::class, 'restore'])->can('edit-forms', 'principleSet');
+    Route::post('principle-sets/{principleSet}/restore', [PrincipleController::class, 'restore'])->can('edit-forms', 'principleSet')->middleware('once');
     Route::get('principle-sets/{principleSet}/file', [PrincipleController::class, 'written'])->can('read', 'principleSet');
     Route::get('principle-sets/{principleSet}/removal', [PrincipleController::class, 'removal'])->can('edit-forms', 'principleSet');
     Route::delete('principle-sets/{principleSet}', [PrincipleController::class, 'destroy'])->can('edit-forms', 'principleSet');

@@ -38,6 +38,25 @@ test('what makes something makes it once, however often the same request comes, 
     'a term' => [Term::class, fn ($test) => ['/api/terms', ['group' => $test->group->id, 'title' => 'Summer', 'from' => '2026-06-01', 'to' => '2026-07-31', 'pattern' => [['weekday' => 'Mon', 'at' => '19:00', 'minutes' => 60]], 'closures' => [], 'approach' => 'piece']]],
 ]);
 
+test('a file that is read over a form or a set, and a state that is restored, are so once; sent again it is no clash with oneself', function () {
+    $edit = fn (int $base, string $title) => $this->postJson("/api/forms/{$this->form->id}/edits", ['base' => $base, 'edits' => [['op' => 'set', 'id' => 'e01', 'fields' => ['title' => $title]]]])->assertOk()->json('score.version');
+    $file = $this->get("/api/forms/{$this->form->id}/file?as=json")->assertOk()->getContent();
+    $set = $this->postJson('/api/principle-sets', ['text' => '{"format":"gorvan.principles/1","title":"T","principles":[{"id":"a","title":"A"}]}'])->assertCreated()->json('set');
+    $second = $edit($this->form->version, 'Reed');
+    foreach ([
+        ["/api/forms/{$this->form->id}/import", ['base' => $second, 'text' => str_replace('Wade', 'Wade far', $file)]],
+        ["/api/forms/{$this->form->id}/restore", ['base' => $second + 1, 'number' => $second]],
+        ["/api/principle-sets/{$set['id']}/import", ['base' => $set['version'], 'text' => '{"format":"gorvan.principles/1","title":"T","principles":[{"id":"a","title":"B"}]}']],
+        ["/api/principle-sets/{$set['id']}/restore", ['base' => $set['version'] + 1, 'number' => $set['version']]],
+    ] as [$uri, $body]) {
+        $id = (string) Str::uuid();
+        $first = ($this->as)($id)->postJson($uri, $body)->assertOk();
+        $versions = fn () => count($this->getJson(dirname($uri).'/versions')->json());
+        $count = $versions();
+        expect(($this->as)($id)->postJson($uri, $body)->assertOk()->getContent())->toBe($first->getContent(), $uri)->and($versions())->toBe($count);
+    }
+});
+
 test('an id stands for one request of one person', function () {
     $id = (string) Str::uuid();
     $first = ($this->as)($id)->postJson('/api/forms', ['text' => 'Reed'])->assertCreated()->json('id');
@@ -78,13 +97,13 @@ test('everything that answers with something new asks for such an id, save where
     Artisan::call('gorvan:openapi');
     $without = [];
     foreach (json_decode(Artisan::output(), true)['paths'] as $path => $methods) {
-        if (! isset($methods['post']['responses']['201'])) {
+        if (! isset($methods['post'])) {
             continue;
         }
         $isAsked = in_array(AnswerOnce::HEADER, array_column($methods['post']['parameters'] ?? [], 'name'), true);
         $route = collect(Route::getRoutes()->getRoutes())->first(fn ($one) => "/$one->uri" === $path && in_array('POST', $one->methods(), true));
         $this->assertSame($isAsked, in_array('once', $route->gatherMiddleware(), true), $path);
-        if (! $isAsked) {
+        if (! $isAsked && isset($methods['post']['responses']['201'])) {
             $without[] = $path;
         }
     }

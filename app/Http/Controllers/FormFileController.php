@@ -87,7 +87,7 @@ final class FormFileController extends Controller
         ));
     }
 
-    #[Makes('/api/forms/{form}/import', 'importForm', 'The score after it', EditedData::class, takes: ['base' => 'integer', 'text' => 'string', 'declined?' => ['string'], 'ids?' => 'enum:same,other'], mayConflict: true)]
+    #[Makes('/api/forms/{form}/import', 'importForm', 'The score after it', EditedData::class, takes: ['base' => 'integer', 'text' => 'string', 'declined?' => ['string'], 'ids?' => 'enum:same,other'], mayConflict: true, once: true)]
     public function import(Request $request, Form $form, ReadForm $read, ReviseForm $revise): JsonResponse
     {
         $given = $this->given($request);

@@ -94,7 +94,7 @@ final class PrincipleController extends Controller
         return new JsonResponse(PrincipleSetData::of($principleSet));
     }
 
-    #[Makes('/api/principle-sets/{principleSet}/import', 'importPrinciples', 'The set after it', PrinciplesReadData::class, takes: ['base' => 'integer', 'text' => 'string'], mayConflict: true)]
+    #[Makes('/api/principle-sets/{principleSet}/import', 'importPrinciples', 'The set after it', PrinciplesReadData::class, takes: ['base' => 'integer', 'text' => 'string'], mayConflict: true, once: true)]
     public function import(Request $request, PrincipleSet $principleSet, ReadPrinciples $read): JsonResponse
     {
         $given = $this->file($request);
@@ -121,7 +121,7 @@ final class PrincipleController extends Controller
         ))->all());
     }
 
-    #[Makes('/api/principle-sets/{principleSet}/restore', 'restorePrinciples', 'The set as it was', PrincipleSetData::class, takes: ['base' => 'integer', 'number' => 'integer'], mayConflict: true)]
+    #[Makes('/api/principle-sets/{principleSet}/restore', 'restorePrinciples', 'The set as it was', PrincipleSetData::class, takes: ['base' => 'integer', 'number' => 'integer'], mayConflict: true, once: true)]
     public function restore(Request $request, PrincipleSet $principleSet): JsonResponse
     {
         $given = $request->validate(['base' => ['required', 'integer', 'min:0', 'max:'.self::MOST_INTEGER], 'number' => ['required', 'integer', 'min:1', 'max:'.self::MOST_INTEGER]]);

@@ -77,7 +77,7 @@ final class ScoreController extends Controller
         return new JsonResponse(DifferenceData::between($this->revise->version($form, (int) $given['from']), $this->revise->version($form, (int) $given['to'])));
     }
 
-    #[Makes('/api/forms/{form}/restore', 'restoreForm', 'The score as it was', EditedData::class, takes: ['base' => 'integer', 'number' => 'integer'], mayConflict: true)]
+    #[Makes('/api/forms/{form}/restore', 'restoreForm', 'The score as it was', EditedData::class, takes: ['base' => 'integer', 'number' => 'integer'], mayConflict: true, once: true)]
     public function restore(Request $request, Form $form): JsonResponse
     {
         $given = $request->validate(['base' => ['required', 'integer', 'min:0', 'max:'.self::MOST_INTEGER], 'number' => ['required', 'integer', 'min:0', 'max:'.self::MOST_INTEGER]]);

@@ -14,6 +14,7 @@ import { Segmented } from '../../kit/Segmented';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { Asked, Heading, Warnings } from '../../kit/page';
 import { useTell } from '../../kit/toasts';
+import { asNew, useAsOne } from '../../kit/useAsOne';
 import { useProblem } from '../../kit/useProblem';
 import { FormPages } from '../forms/FormPages';
 import { MOST_BYTES } from '../forms/NewFormPlace';
@@ -121,6 +122,7 @@ function In({ form }: { form: FormData }) {
     keepDraft(draft, text);
   }, [draft, text]);
   const params = { path: { form: form.id } };
+  const { asOne, made: imported } = useAsOne(draft);
   const look = useMutation({
     mutationFn: (given: { declined: string[]; ids?: Ids }) =>
       ask(api.POST('/api/forms/{form}/import/preview', { params, body: { text, ...given } })),
@@ -128,17 +130,21 @@ function In({ form }: { form: FormData }) {
     onError: setProblem,
   });
   const apply = useMutation({
-    mutationFn: (base: number) =>
-      ask(api.POST('/api/forms/{form}/import', { params, body: { base, text, declined, ...(ids ? { ids } : {}) } })),
+    mutationFn: (base: number) => {
+      const body = { base, text, declined, ...(ids ? { ids } : {}) };
+      return ask(api.POST('/api/forms/{form}/import', { params: { ...params, header: asOne(body) }, body }));
+    },
     onSuccess: async (made, base) => {
       dropDraft(draft);
+      imported();
       client.setQueryData(scoreQuery(form.id).queryKey, made.score);
       client.setQueryData(formQuery(form.id).queryKey, made.form);
       await readAgain('score');
       await navigate(`/forms/${form.id}/score?findings`);
       tell(t('files.applied'), {
         takeBack: () => {
-          void ask(api.POST('/api/forms/{form}/restore', { params, body: { base: made.score.version, number: base } })).then(
+          const body = { base: made.score.version, number: base };
+          void ask(api.POST('/api/forms/{form}/restore', { params: { ...params, header: asNew() }, body })).then(
             async (back) => {
               client.setQueryData(formQuery(form.id).queryKey, back.form);
               await client.resetQueries({ queryKey: scoreQuery(form.id).queryKey });

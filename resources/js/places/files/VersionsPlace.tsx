@@ -11,6 +11,7 @@ import { Dialog } from '../../kit/Dialog';
 import { clock, day } from '../../kit/format';
 import { Asked, Empty } from '../../kit/page';
 import { useTell } from '../../kit/toasts';
+import { useAsOne } from '../../kit/useAsOne';
 import { useProblem } from '../../kit/useProblem';
 import { FormPages } from '../forms/FormPages';
 import { DifferenceList } from './DifferenceList';
@@ -49,10 +50,14 @@ function List({ form, versions }: { form: Form; versions: Version[] }) {
   const [compared, setCompared] = useState<number | null>(null);
   const [asked, setAsked] = useState<number | null>(null);
   const [refusal, setProblem] = useProblem();
+  const { asOne, made: restored } = useAsOne();
   const restore = useMutation({
-    mutationFn: (number: number) =>
-      ask(api.POST('/api/forms/{form}/restore', { params: { path: { form: form.id } }, body: { base: latest, number } })),
+    mutationFn: (number: number) => {
+      const body = { base: latest, number };
+      return ask(api.POST('/api/forms/{form}/restore', { params: { path: { form: form.id }, header: asOne(body) }, body }));
+    },
     onSuccess: async (made, number) => {
+      restored();
       setAsked(null);
       setProblem(null);
       client.setQueryData(scoreQuery(form.id).queryKey, made.score);

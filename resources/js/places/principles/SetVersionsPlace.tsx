@@ -12,6 +12,7 @@ import { Button, DownloadLink, RefusalLine } from '../../kit/controls';
 import { clock, day } from '../../kit/format';
 import { Asked, Heading } from '../../kit/page';
 import { useTell } from '../../kit/toasts';
+import { useAsOne } from '../../kit/useAsOne';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
 import { sentence } from '../../messages/say';
@@ -29,22 +30,28 @@ function Versions({ set }: { set: PrincipleSet }) {
   const tell = useTell();
   const [refusal, setProblem] = useProblem();
   const versions = useQuery(principleVersionsQuery(set.id));
-  const path = { params: { path: { principleSet: set.id } } };
+  const { asOne, made } = useAsOne();
+  const as = (body: unknown) => ({ params: { path: { principleSet: set.id }, header: asOne(body) } });
   const keep = async (answer: PrincipleSet, said: string) => {
+    made();
     setProblem(null);
     queryClient.setQueryData(keys.principleSet(set.id), answer);
     await readAgain('principles');
     tell(said);
   };
   const restore = useMutation({
-    mutationFn: (number: number) =>
-      ask(api.POST('/api/principle-sets/{principleSet}/restore', { ...path, body: { base: set.version, number } })),
+    mutationFn: (number: number) => {
+      const body = { base: set.version, number };
+      return ask(api.POST('/api/principle-sets/{principleSet}/restore', { ...as(body), body }));
+    },
     onSuccess: (answer, number) => keep(answer, t('principles.versions.restored', { number })),
     onError: setProblem,
   });
   const over = useMutation({
-    mutationFn: (text: string) =>
-      ask(api.POST('/api/principle-sets/{principleSet}/import', { ...path, body: { base: set.version, text } })),
+    mutationFn: (text: string) => {
+      const body = { base: set.version, text };
+      return ask(api.POST('/api/principle-sets/{principleSet}/import', { ...as(body), body }));
+    },
     onSuccess: ({ set: answer, warnings }) => keep(answer, [t('principles.edit.saved'), ...warnings.map(sentence)].join(' ')),
     onError: setProblem,
   });

@@ -6,6 +6,7 @@ import { keys } from '../../api/keys';
 import { readAgain } from '../../api/touched';
 import { queryClient } from '../../api/queryClient';
 import { useTell } from '../../kit/toasts';
+import { asNew } from '../../kit/useAsOne';
 import { type Refusal, useProblem } from '../../kit/useProblem';
 
 /** One thing done to a set; what stands in it is read by the server. */
@@ -44,7 +45,9 @@ export function useSetEdits(set: PrincipleSet): SetEdits {
   const restore = async (number: number) => {
     try {
       const body = { base: version.current, number };
-      await keep(await ask(api.POST('/api/principle-sets/{principleSet}/restore', { ...path, body })));
+      await keep(
+        await ask(api.POST('/api/principle-sets/{principleSet}/restore', { params: { ...path.params, header: asNew() }, body })),
+      );
       tell(t('app.takenBack'));
     } catch (error) {
       tell(error instanceof Error && error.message ? error.message : t('app.unreachable'), { isProblem: true });
