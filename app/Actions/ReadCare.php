@@ -14,6 +14,7 @@ use Gorvan\Core\Care\StudentConsideration;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Term\MeetingCare;
 use Gorvan\Core\Term\StudentCare;
+use Illuminate\Database\Eloquent\Collection;
 
 /** Who needs what at a meeting: by what was noted of its students, and of this evening. */
 final class ReadCare
@@ -36,14 +37,13 @@ final class ReadCare
     /** @return array<string, Spared> what everyone who belongs to the meeting is to be spared, by student */
     public function spared(Meeting $meeting): array
     {
-        $students = array_map(strval(...), array_keys($this->names($meeting)));
-        $noted = $this->noted($students);
         $tonight = $meeting->attendances->keyBy('student_id');
         $spared = [];
-        foreach ($students as $student) {
+        foreach ($this->students($meeting)->loadMissing('considerations') as $student) {
             /** @var Attendance|null $is */
-            $is = $tonight[$student] ?? null;
-            $spared[$student] = Spared::on($meeting->on, $noted[$student] ?? [], $is->is_careful ?? false, $is->is_first_time ?? false);
+            $is = $tonight[$student->id] ?? null;
+            $noted = array_values($student->considerations->map(static fn (Consideration $one): StudentConsideration => $one->noted())->all());
+            $spared[$student->id] = Spared::on($meeting->on, $noted, $is->is_careful ?? false, $is->is_first_time ?? false);
         }
 
         return $spared;
@@ -52,11 +52,16 @@ final class ReadCare
     /** @return array<string, string> everyone who belongs to the meeting, by id, in the order of their names */
     public function names(Meeting $meeting): array
     {
+        return $this->students($meeting)->pluck('name', 'id')->all();
+    }
+
+    /** @return Collection<int, Student> everyone who belongs to the meeting, by name */
+    private function students(Meeting $meeting): Collection
+    {
         $group = $meeting->term->group;
         $guests = $meeting->attendances->pluck('student_id')->diff($group->loadMissing('students')->students->pluck('id'))->all();
 
-        return $group->students->merge($guests === [] ? [] : Student::whereIn('id', $guests)->get())
-            ->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE)->pluck('name', 'id')->all();
+        return $group->students->merge($guests === [] ? [] : Student::whereIn('id', $guests)->get())->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE);
     }
 
     /**

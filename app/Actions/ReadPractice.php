@@ -14,6 +14,7 @@ use App\Models\Term;
 use Gorvan\Core\Care\Spared;
 use Gorvan\Core\Practice\GroupSheet;
 use Gorvan\Core\Practice\HomeCourse;
+use Gorvan\Core\Practice\HomeRequest;
 use Gorvan\Core\Practice\HomeStudent;
 use Gorvan\Core\Practice\PracticeRequest;
 use Gorvan\Core\Practice\PracticeSheet;
@@ -56,15 +57,16 @@ final class ReadPractice
         $model = $this->school->get()->memory();
         $on = Day::number($after->on);
         $week = $next === null ? $on + self::A_WEEK : Day::number($next->on);
-        $sheets = $all = [];
+        $sheets = $all = $asked = [];
         foreach ($students as $student) {
             $courses = array_map(static fn (string $course): HomeCourse => new HomeCourse($course, $forms[$course]->form, $tracks[$course][$student->id] ?? [], $plan?->course($course)->recap ?? []), array_map(strval(...), array_keys($forms)));
             $own = $all[$student->id] = new HomeStudent($courses, Spared::on(Day::text($on + 1), $noted[$student->id] ?? []));
-            $sheets[] = new StudentSheet($student, PracticeSheet::of($own->courses, $own->spared, $on, $week, self::minutes($group), self::days($group), $model));
+            $asked[$student->id] = HomeRequest::of($own->courses, $own->spared, $on, $week, self::minutes($group), self::days($group), $model);
+            $sheets[] = new StudentSheet($student, PracticeSheet::asked($own->courses, $asked[$student->id], $week, $model));
         }
 
         // A sheet for all is for a teacher; whoever asks for one student alone gets none.
-        $together = $only !== null || $all === [] ? null : GroupSheet::of($all, $on, $week, self::minutes($group), self::days($group), $model);
+        $together = $only !== null || $all === [] ? null : GroupSheet::asked($all, $asked, $week, $model);
 
         return new HomeWeek($after->on, Day::text($week), self::minutes($group), self::days($group), $forms, $sheets, $this->focus($group, $after), $together);
     }

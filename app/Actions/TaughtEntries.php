@@ -15,13 +15,34 @@ final class TaughtEntries
 {
     public function __invoke(string $group, PlacedForm $form): Taught
     {
+        return self::in($form, $this->firsts([$group])[$group] ?? []);
+    }
+
+    /**
+     * When some groups were first taught what, of whatever form.
+     *
+     * @param  list<string>  $groups
+     * @return array<string, array<string, string>> days `Y-m-d` by group and `form/entry`
+     */
+    public function firsts(array $groups): array
+    {
+        $firsts = [];
+        foreach (LoggedClass::standing()->whereIn('group_id', $groups)->toBase()
+            ->select('group_id', DB::raw('unnest(taught) as entry'), DB::raw('min("on") as first'))->groupBy('group_id', 'entry')->get() as $row) {
+            $firsts[$row->group_id][$row->entry] = $row->first;
+        }
+
+        return $firsts;
+    }
+
+    /** @param  array<string, string>  $firsts  of a group, {@see firsts()} */
+    public static function in(PlacedForm $form, array $firsts): Taught
+    {
         $prefix = "$form->id/";
-        $rows = LoggedClass::standing()->where('group_id', $group)->toBase()
-            ->select(DB::raw('unnest(taught) as entry'), DB::raw('min("on") as first'))->groupBy('entry')->get();
         $lessons = [];
-        foreach ($rows as $row) {
-            if (str_starts_with($row->entry, $prefix)) {
-                $lessons[] = [Day::number($row->first), [substr($row->entry, strlen($prefix))]];
+        foreach ($firsts as $entry => $first) {
+            if (str_starts_with($entry, $prefix)) {
+                $lessons[] = [Day::number($first), [substr($entry, strlen($prefix))]];
             }
         }
 

@@ -44,8 +44,17 @@ final class Season
     {
         /** @var Collection<int, Meeting> $meetings */
         $meetings = $term->meetings()->orderBy('starts_at')->get();
-        $taught = $this->taught($meetings->pluck('id')->all(), $placed);
 
+        return $this->ticksOf($meetings, $course, self::in($placed, $this->taughtAt($meetings->pluck('id')->all())));
+    }
+
+    /**
+     * @param  Collection<int, Meeting>  $meetings  by instant
+     * @param  array<string, list<string>>  $taught  entries of the form by meeting
+     * @return list<TickData>
+     */
+    public function ticksOf(Collection $meetings, string $course, array $taught): array
+    {
         return array_values($meetings->map(fn (Meeting $meeting): TickData => TickData::of($meeting, $course, $taught[$meeting->id] ?? null, $this->school))->all());
     }
 
@@ -57,14 +66,33 @@ final class Season
      */
     public function taught(array $meetings, PlacedForm $placed): array
     {
-        $taught = [];
-        foreach (LoggedClass::standing()->whereIn('meeting_id', $meetings)->toBase()->selectRaw('meeting_id, array_to_json(taught) as taught')->get() as $row) {
-            $prefix = "$placed->id/";
-            $all = array_filter(json_decode($row->taught, true), static fn (string $one): bool => str_starts_with($one, $prefix));
-            $taught[$row->meeting_id] = array_values(array_map(static fn (string $one): string => substr($one, strlen($prefix)), $all));
-        }
+        return self::in($placed, $this->taughtAt($meetings));
+    }
 
-        return $taught;
+    /**
+     * What was taught at those of some meetings that were logged, of whatever form.
+     *
+     * @param  array<string>  $meetings
+     * @return array<string, list<string>> `form/entry` by meeting
+     */
+    public function taughtAt(array $meetings): array
+    {
+        return array_map(static fn (string $taught): array => array_values(json_decode($taught, true)),
+            LoggedClass::standing()->whereIn('meeting_id', $meetings)->toBase()->selectRaw('meeting_id, array_to_json(taught) as taught')->pluck('taught', 'meeting_id')->all());
+    }
+
+    /**
+     * @param  array<string, list<string>>  $taught  `form/entry` by meeting
+     * @return array<string, list<string>> the entries of one form by meeting
+     */
+    public static function in(PlacedForm $placed, array $taught): array
+    {
+        $prefix = "$placed->id/";
+
+        return array_map(static fn (array $all): array => array_values(array_map(
+            static fn (string $one): string => substr($one, strlen($prefix)),
+            array_filter($all, static fn (string $one): bool => str_starts_with($one, $prefix)),
+        )), $taught);
     }
 
     /** @return list<ClosureData> the days on which class falls out, one each; a closure that takes no class away is not among them */

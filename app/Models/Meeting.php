@@ -33,6 +33,9 @@ final class Meeting extends Model
 
     protected $guarded = [];
 
+    /** @var array{string, MeetingPlan}|null  the plan as it was read last, and from what: a page asks for it many times */
+    private ?array $read = null;
+
     /** @return array<string, string> */
     protected function casts(): array
     {
@@ -85,6 +88,13 @@ final class Meeting extends Model
     /** What it is meant to hold, null while nothing was planned. */
     public function planned(): ?MeetingPlan
     {
-        return $this->plan === null ? null : MeetingPlan::read(JsonNode::parse($this->plan));
+        if ($this->plan === null) {
+            return null;
+        }
+        if ($this->read === null || $this->read[0] !== $this->plan) {
+            $this->read = [$this->plan, MeetingPlan::read(JsonNode::parse($this->plan))];
+        }
+
+        return $this->read[1];
     }
 }

@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $document
  * @property int $version
  * @property \Illuminate\Database\Eloquent\Collection<int, Principle> $principles
+ * @property \Illuminate\Database\Eloquent\Collection<int, Principle> $gone
  */
 final class PrincipleSet extends Model
 {
@@ -34,6 +35,15 @@ final class PrincipleSet extends Model
     {
         $rows = $this->hasMany(Principle::class, 'set_id');
         $rows->whereNotNull('ordinal')->orderBy('ordinal');
+
+        return $rows;
+    }
+
+    /** @return HasMany<Principle, $this> taken out of the set, and still on record */
+    public function gone(): HasMany
+    {
+        $rows = $this->hasMany(Principle::class, 'set_id');
+        $rows->whereNull('ordinal');
 
         return $rows;
     }

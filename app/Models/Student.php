@@ -7,6 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
  * Someone who learns; a guest is one who is in no group.
@@ -19,6 +20,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsToMany;
  * @property string|null $same_as  who they are on record too
  * @property string|null $joined  what making them one changed in the groups
  * @property string $also  who else on record is this student, as PostgreSQL writes a list
+ * @property \Illuminate\Database\Eloquent\Collection<int, Consideration> $considerations
  */
 final class Student extends Model
 {
@@ -53,6 +55,15 @@ final class Student extends Model
     public function scopeReadWith(Builder $query, iterable $records): void
     {
         $query->where(static fn ($any) => $any->whereKey($records)->orWhereIn('id', self::whereKey($records)->whereNotNull('same_as')->select('same_as')));
+    }
+
+    /** @return HasMany<Consideration, $this> what was noted of them, the oldest first */
+    public function considerations(): HasMany
+    {
+        $rows = $this->hasMany(Consideration::class, 'student_id');
+        $rows->orderBy('created_at')->orderBy('id');
+
+        return $rows;
     }
 
     /** @return BelongsToMany<Group, $this> those they are in now */

@@ -15,17 +15,16 @@ use App\Http\Data\GroupPrinciplesData;
 use App\Http\Data\MarkData;
 use App\Http\Data\MeetingData;
 use App\Http\Data\MeetingRow;
-use App\Http\Data\ReadinessData;
 use App\Http\Data\StudentCareData;
 use App\Http\Data\StudentData;
 use App\Http\Data\StudentKeepings;
 use App\Http\Data\TermSummary;
 use App\Http\Data\TodayData;
-use App\Http\Data\TonightData;
 use App\Http\Data\TonightWarmUps;
 use App\Http\Data\UnsaidData;
 use App\Http\OpenApi\Reads;
 use App\Http\Season;
+use App\Http\Tonight;
 use App\Models\Course;
 use App\Models\CurrentSchool;
 use App\Models\Form;
@@ -37,7 +36,6 @@ use App\Models\Meeting;
 use App\Models\PlacedForm;
 use App\Models\Student;
 use App\Models\Term;
-use Gorvan\Core\Standing\Readiness;
 use Illuminate\Http\JsonResponse;
 
 final class MeetingController extends Controller
@@ -65,21 +63,17 @@ final class MeetingController extends Controller
     }
 
     #[Reads('/api/today', 'today', 'What is on today', TodayData::class)]
-    public function today(): JsonResponse
+    public function today(Tonight $tonight): JsonResponse
     {
         $today = $this->school->today();
-        /** @var \Illuminate\Database\Eloquent\Collection<int, Meeting> $meetings */
-        $meetings = Meeting::with('term')->where('on', $today)->where('state', '<>', 'cancelled')->orderBy('starts_at')->get();
-        /** @var Meeting|null $next */
-        $next = Meeting::with('term.courses.form')->where('on', '>', $today)->where('state', '<>', 'cancelled')->orderBy('starts_at')->first();
-        $nextTerm = $next === null ? null : self::summaryBefore($next);
+        [$meetings, $next, $nextTerm] = $tonight->of($today);
         $course = $next?->term->courses->first();
 
         return new JsonResponse(new TodayData(
             $today,
-            array_values($meetings->map($this->tonight(...))->all()),
+            $meetings,
             $this->unsaid($today),
-            $next === null || $course === null ? null : MeetingRow::of($next, $this->form($course)->form, $course->id, null, $this->school),
+            $next === null || $course === null ? null : MeetingRow::of($next, $tonight->form($course)->form, $course->id, null, $this->school),
             $nextTerm,
             Form::exists(),
             Group::exists(),
@@ -142,37 +136,6 @@ final class MeetingController extends Controller
             ->orderBy('starts_at')->limit(self::MOST_COMING)->get();
 
         return array_values($meetings->map(static fn (Meeting $meeting): ComingData => new ComingData($meeting->id, $meeting->term->group->name, $meeting->on, self::named($meeting->term->courses)))->all());
-    }
-
-    private function tonight(Meeting $meeting): TonightData
-    {
-        $this->season->keepCurrent($meeting->term);
-        $summary = self::summaryBefore($meeting);
-        $term = $meeting->term;
-        $courses = $this->coursesOf($term);
-        $course = $courses->firstOrFail();
-        $placed = $this->form($course);
-        $taught = $this->season->taught([$meeting->id], $placed)[$meeting->id] ?? null;
-        $recap = $placed->form->passageOf($meeting->planned()?->course($course->id)->recap ?? []);
-        $entries = array_map($placed->idAt(...), $recap?->positions() ?? []);
-        $standings = ($this->standings)($term->group, $placed, $this->school->today(), null, $entries);
-        $others = $this->others($courses);
-        $forms = [$course->id => $placed->form, ...$others];
-
-        return new TonightData(
-            $summary,
-            MeetingRow::of($meeting, $placed->form, $course->id, $taught, $this->school, $others),
-            $placed->id,
-            $course->id,
-            $this->taught->by($term->group_id, $placed, $this->school->today()),
-            ReadinessData::of(array_map(static fn (array $one): ?Readiness => $one[1]->readiness($recap), $standings)),
-            $this->season->ticks($term, $placed, $course->id),
-            Season::closures($term),
-            self::named($courses),
-            GroupPrinciplesData::of($term->group),
-            $this->warmUps($meeting, $forms),
-            $this->care($meeting, $forms),
-        );
     }
 
     /**

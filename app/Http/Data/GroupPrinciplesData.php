@@ -37,17 +37,18 @@ final readonly class GroupPrinciplesData
 
     public static function of(Group $group): ?self
     {
-        $placed = $group->principles?->placed();
-        if ($placed === null) {
+        $row = $group->principles;
+        if ($row === null) {
             return null;
         }
+        $placed = $row->placed();
 
         return new self(
             $placed->id,
             $placed->set->title,
             $placed->set->families,
             array_map(static fn (Principle $one): PrincipleData => PrincipleData::of($one, $placed->ids[$one->id]), $placed->set->principles),
-            array_values(Row::where('set_id', $placed->id)->whereNull('ordinal')->get()->map(static fn (Row $row): NamedPrincipleData => new NamedPrincipleData($row->id, $row->title))->all()),
+            array_values($row->gone->map(static fn (Row $row): NamedPrincipleData => new NamedPrincipleData($row->id, $row->title))->all()),
             $group->focuses,
         );
     }

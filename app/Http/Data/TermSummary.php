@@ -60,6 +60,15 @@ final readonly class TermSummary
     }
 
     /**
+     * @param  list<string>  $ids
+     * @return array<string, self> by id
+     */
+    public static function all(array $ids): array
+    {
+        return $ids === [] ? [] : self::counted()->whereKey($ids)->get()->mapWithKeys(static fn (Term $term): array => [$term->id => self::of($term)])->all();
+    }
+
+    /**
      * Terms as their summary needs them, counted by the database.
      *
      * @return Builder<Term>

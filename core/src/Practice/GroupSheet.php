@@ -21,8 +21,16 @@ final readonly class GroupSheet
     /** @param  non-empty-array<string, HomeStudent>  $students */
     public static function of(array $students, int $on, int $next, float $minutes, int $days, MemoryModel $model = new MemoryModel): self
     {
-        $asked = array_map(static fn (HomeStudent $one): HomeRequest => HomeRequest::of($one->courses, $one->spared, $on, $next, $minutes, $days, $model), $students);
-        $plan = (new PracticePlanner($model))->together(array_values(array_map(static fn (HomeRequest $one): PracticeRequest => $one->request, $asked)));
+        return self::asked($students, array_map(static fn (HomeStudent $one): HomeRequest => HomeRequest::of($one->courses, $one->spared, $on, $next, $minutes, $days, $model), $students), $next, $model);
+    }
+
+    /**
+     * @param  non-empty-array<string, HomeStudent>  $students
+     * @param  non-empty-array<string, HomeRequest>  $asked  of each of them
+     */
+    public static function asked(array $students, array $asked, int $next, MemoryModel $model): self
+    {
+        $plan = (new PracticePlanner($model))->together(array_column($asked, 'request'), array_column($asked, 'prospects'));
         $first = array_key_first($students);
         $courses = $students[$first]->courses;
         $passages = $particulars = [];

@@ -17,10 +17,11 @@ use LogicException;
 final readonly class HomeRequest
 {
     /**
+     * @param  list<array{float, float}|null>  $prospects  what is remembered of each entry, {@see PracticePlanner::prospects()}
      * @param  list<array{int, int}|null>  $places  which course and which position in its form; null between two forms
      * @param  array<int, array<int, HomeCare>>  $cares  by course and position
      */
-    private function __construct(public PracticeRequest $request, private array $places, private array $cares)
+    private function __construct(public PracticeRequest $request, public array $prospects, private array $places, private array $cares)
     {
     }
 
@@ -45,7 +46,9 @@ final readonly class HomeRequest
             }
         }
 
-        return new self(new PracticeRequest($on, $next, $items, $minutes, $days), $places, $cares);
+        $request = new PracticeRequest($on, $next, $items, $minutes, $days);
+
+        return new self($request, (new PracticePlanner($model))->prospects($request), $places, $cares);
     }
 
     /** @return non-empty-list<array{int, int}> course and position of the entries of a passage of the request */

@@ -35,32 +35,55 @@ final readonly class PracticePlanner
     }
 
     /**
+     * What is remembered of each entry at the next meeting, without practising and after it on each of the days.
+     *
+     * @return list<array{float, float}|null> probabilities, in the order of the entries; null where there is nothing to practise
+     */
+    public function prospects(PracticeRequest $request): array
+    {
+        $days = PracticeDays::between($request->on, $request->next, $request->days);
+        $practised = Evidence::practised();
+
+        return array_map(fn (?PracticeItem $item): ?array => $item === null ? null : [
+            $this->model->read(max(0, $request->next - $item->known->last), $item->known->state->stability),
+            $this->after($item->known, $days, $request->next, $practised),
+        ], $request->entries);
+    }
+
+    /**
      * One plan for several: an entry is worth what it adds on average over all of them, those who have not met it, or do not do
      * it at home, among them; nobody's sheet holds an entry that none of them can practise.
      *
      * @param  non-empty-list<PracticeRequest>  $requests  of one form and one week, each somebody's
+     * @param  list<list<array{float, float}|null>>|null  $prospects  of each, where they are known already ({@see prospects()})
      */
-    public function together(array $requests): PracticePlan
+    public function together(array $requests, ?array $prospects = null): PracticePlan
     {
         $request = $requests[0];
+        $prospects ??= array_map($this->prospects(...), $requests);
         $days = PracticeDays::between($request->on, $request->next, $request->days);
         $with = $without = $items = [];
         foreach (array_keys($request->entries) as $at) {
-            $known = array_values(array_filter(array_map(static fn (PracticeRequest $one): ?PracticeItem => $one->entries[$at], $requests)));
-            if ($known === []) {
+            $seconds = null;
+            $gain = 0.0;
+            $before = $after = [];
+            foreach ($requests as $who => $one) {
+                $item = $one->entries[$at];
+                if ($item === null || $prospects[$who][$at] === null) {
+                    continue;
+                }
+                $before[] = $was = $prospects[$who][$at][0];
+                $after[] = $is = $prospects[$who][$at][1];
+                $gain += $item->weight * ($is - $was);
+                $seconds ??= $item->seconds;
+            }
+            if ($seconds === null) {
                 $items[] = null;
 
                 continue;
             }
-            $gain = 0.0;
-            $before = $after = [];
-            foreach ($known as $item) {
-                $before[] = $was = $this->model->read(max(0, $request->next - $item->known->last), $item->known->state->stability);
-                $after[] = $is = $this->after($item->known, $days, $request->next);
-                $gain += $item->weight * ($is - $was);
-            }
-            [$without[$at], $with[$at]] = [array_sum($before) / count($known), array_sum($after) / count($known)];
-            $items[] = new ReviewItem($gain / count($requests), self::PASSES * $known[0]->seconds / 60.0);
+            [$without[$at], $with[$at]] = [array_sum($before) / count($before), array_sum($after) / count($after)];
+            $items[] = new ReviewItem($gain / count($requests), self::PASSES * $seconds / 60.0);
         }
         // Without a day to practise on nothing is worth anything, and nothing is chosen.
         $chosen = $days === [] ? [] : $this->chooser->choose(new ReviewProblem($items, $request->minutes, self::SET_UP, self::PASSAGES))->passages;
@@ -79,13 +102,13 @@ final readonly class PracticePlanner
      *
      * @param  list<int>  $days
      */
-    private function after(KnownEntry $known, array $days, int $on): float
+    private function after(KnownEntry $known, array $days, int $on, Evidence $practised): float
     {
         [$state, $last] = [$known->state, $known->last];
         foreach ($days as $day) {
             // A day that is in the memory already is practised once.
             if ($day > $last) {
-                $state = $this->model->later($state, $day - $last, Evidence::practised());
+                $state = $this->model->later($state, $day - $last, $practised);
                 $last = $day;
             }
         }

@@ -24,8 +24,13 @@ final readonly class PracticeSheet
      */
     public static function of(array $courses, Spared $spared, int $on, int $next, float $minutes, int $days, MemoryModel $model = new MemoryModel): self
     {
-        $asked = HomeRequest::of($courses, $spared, $on, $next, $minutes, $days, $model);
-        $plan = (new PracticePlanner($model))->plan($asked->request);
+        return self::asked($courses, HomeRequest::of($courses, $spared, $on, $next, $minutes, $days, $model), $next, $model);
+    }
+
+    /** @param  list<HomeCourse>  $courses */
+    public static function asked(array $courses, HomeRequest $asked, int $next, MemoryModel $model): self
+    {
+        $plan = (new PracticePlanner($model))->together([$asked->request], [$asked->prospects]);
 
         return new self($plan->days, array_map(static function (PracticePassage $one) use ($asked, $courses, $next, $model): SheetPassage {
             $own = $asked->placesOf($one->passage);

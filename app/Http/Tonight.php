@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Actions\ReadCare;
+use App\Actions\ReadStandings;
+use App\Actions\TaughtEntries;
+use App\Http\Data\CourseFormData;
+use App\Http\Data\GroupPrinciplesData;
+use App\Http\Data\MeetingRow;
+use App\Http\Data\ReadinessData;
+use App\Http\Data\StudentCareData;
+use App\Http\Data\TermSummary;
+use App\Http\Data\TonightData;
+use App\Http\Data\TonightWarmUps;
+use App\Models\Course;
+use App\Models\CurrentSchool;
+use App\Models\Form;
+use App\Models\Meeting;
+use App\Models\PlacedForm;
+use App\Models\Student;
+use App\Models\Term;
+use Gorvan\Core\Form\Passage;
+use Gorvan\Core\Reading\Day;
+use Gorvan\Core\Standing\Readiness;
+use Gorvan\Core\Standing\StudentStanding;
+use Illuminate\Database\Eloquent\Collection;
+
+/** The classes of a day as Today shows them. However many they are, what they rest on is read once for all of them. */
+final class Tonight
+{
+    /** What the page needs of each, beside the forms. */
+    private const WITH = ['term.courses', 'term.meetings', 'term.group.students.considerations', 'term.group.principles.principles', 'term.group.principles.gone', 'attendances'];
+
+    /** @var array<string, PlacedForm> */
+    private array $placed = [];
+
+    public function __construct(
+        private readonly CurrentSchool $school,
+        private readonly Season $season,
+        private readonly ReadStandings $standings,
+        private readonly TaughtEntries $taught,
+        private readonly ReadCare $care,
+    ) {
+    }
+
+    /** @return array{list<TonightData>, Meeting|null, TermSummary|null} those of the day by instant, and the first after it */
+    public function of(string $day): array
+    {
+        $standing = Meeting::where('state', '<>', 'cancelled')->orderBy('starts_at')->select('id', 'term_id');
+        $tonight = (clone $standing)->where('on', $day)->get();
+        $after = (clone $standing)->where('on', '>', $day)->first();
+        $terms = array_values(array_unique([...$tonight->pluck('term_id')->all(), ...($after === null ? [] : [$after->term_id])]));
+        Term::whereKey($tonight->pluck('term_id'))->get()->each($this->season->keepCurrent(...));
+        // Whether a plan is being made is asked before the plan is read: one that is written in between is shown, or asked for
+        // again, and never an old one as the new.
+        $summaries = TermSummary::all($terms);
+        /** @var Collection<int, Meeting> $meetings */
+        $meetings = Meeting::with(self::WITH)->whereKey($tonight->modelKeys())->orderBy('starts_at')->get();
+        /** @var Meeting|null $next */
+        $next = $after === null ? null : Meeting::with('term.courses')->find($after->id);
+        $this->readForms(array_values(array_filter([...$meetings->all(), $next])));
+        // A meeting, or its whole term, may have been taken away in between.
+        $meetings = $meetings->filter(static fn (Meeting $one): bool => isset($summaries[$one->term_id]));
+
+        return [$this->all($meetings, $summaries), $next, $next === null ? null : $summaries[$next->term_id] ?? null];
+    }
+
+    /** A form of one of the classes, read with them. */
+    public function form(Course $course): PlacedForm
+    {
+        return $this->placed[$course->form_id];
+    }
+
+    /** @param  list<Meeting>  $meetings */
+    private function readForms(array $meetings): void
+    {
+        $courses = array_merge([], ...array_map(static fn (Meeting $one): array => $one->term->courses->all(), $meetings));
+        $forms = Form::with('entries')->whereKey(array_unique(array_column($courses, 'form_id')))->get()->keyBy('id');
+        foreach ($courses as $course) {
+            /** @var Form $form */
+            $form = $forms[$course->form_id];
+            $course->setRelation('form', $form);
+            $this->placed[$course->form_id] ??= $form->placed();
+        }
+    }
+
+    /**
+     * @param  Collection<int, Meeting>  $meetings
+     * @param  array<string, TermSummary>  $summaries  by term
+     * @return list<TonightData>
+     */
+    private function all(Collection $meetings, array $summaries): array
+    {
+        $groups = array_values(array_unique($meetings->map(static fn (Meeting $one): string => $one->term->group_id)->all()));
+        $firsts = $groups === [] ? [] : $this->taught->firsts($groups);
+        $logged = $this->season->taughtAt($meetings->flatMap(static fn (Meeting $one): array => $one->term->meetings->modelKeys())->all());
+        $recaps = $meetings->mapWithKeys(fn (Meeting $one): array => [$one->id => $this->recap($one)])->all();
+        $standings = $this->standings($meetings, $recaps);
+        $given = Day::number($this->school->today());
+
+        return array_values($meetings->map(function (Meeting $meeting) use ($summaries, $firsts, $logged, $recaps, $standings, $given): TonightData {
+            $term = $meeting->term;
+            $course = $term->courses->firstOrFail();
+            $placed = $this->form($course);
+            $others = $term->courses->slice(1)->mapWithKeys(fn (Course $one): array => [$one->id => $this->form($one)->form])->all();
+            $forms = [$course->id => $placed->form, ...$others];
+            $taught = Season::in($placed, $logged);
+            $warmUps = $this->school->get()->warmUps();
+            $stand = $term->group->students->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE)
+                ->map(static fn (Student $one): ?Readiness => $standings[$placed->id][$one->id]->readiness($recaps[$meeting->id]));
+
+            return new TonightData(
+                $summaries[$term->id],
+                MeetingRow::of($meeting, $placed->form, $course->id, $taught[$meeting->id] ?? null, $this->school, $others),
+                $placed->id,
+                $course->id,
+                TaughtEntries::in($placed, $firsts[$term->group_id] ?? [])->by($given, $placed->form),
+                ReadinessData::of(array_values($stand->all())),
+                $this->season->ticksOf($term->meetings->sortBy('starts_at'), $course->id, $taught),
+                Season::closures($term),
+                array_values($term->courses->map(CourseFormData::of(...))->all()),
+                GroupPrinciplesData::of($term->group),
+                TonightWarmUps::of($meeting->planned(), $forms, $warmUps, $term->group->is_room_cold),
+                StudentCareData::all(($this->care)($meeting, $forms), $this->care->names($meeting), $forms, $warmUps),
+            );
+        })->all());
+    }
+
+    /** The passage that a class goes over again before what is new. */
+    private function recap(Meeting $meeting): ?Passage
+    {
+        $course = $meeting->term->courses->firstOrFail();
+
+        return $this->form($course)->form->passageOf($meeting->planned()?->course($course->id)->recap ?? []);
+    }
+
+    /**
+     * Where everyone in the groups stands in the entries that are gone over tonight.
+     *
+     * @param  Collection<int, Meeting>  $meetings
+     * @param  array<string, Passage|null>  $recaps  by meeting
+     * @return array<string, array<string, StudentStanding>> by form and student
+     */
+    private function standings(Collection $meetings, array $recaps): array
+    {
+        $students = $entries = $standings = [];
+        foreach ($meetings as $meeting) {
+            $placed = $this->form($meeting->term->courses->firstOrFail());
+            $students[$placed->id] = [...($students[$placed->id] ?? []), ...$meeting->term->group->students->modelKeys()];
+            $entries[$placed->id] = [...($entries[$placed->id] ?? []), ...array_map($placed->idAt(...), $recaps[$meeting->id]?->positions() ?? [])];
+        }
+        foreach ($students as $form => $ids) {
+            $standings[$form] = ($this->standings)($this->placed[$form], array_values(array_unique($ids)), $this->school->today(), array_values(array_unique($entries[$form])));
+        }
+
+        return $standings;
+    }
+}
