@@ -26,10 +26,11 @@ final class GroupCalendar
     {
         $events = [];
         $terms = Term::where('group_id', $group->id)->with('courses.form.entries')->get()->keyBy('id');
-        $forms = [];
+        $forms = $read = [];
         foreach ($terms as $term) {
             foreach ($term->courses as $course) {
-                $forms[$course->id] ??= $course->form->placed()->form;
+                // The terms of ten years learn a few forms: each is read once.
+                $forms[$course->id] = $read[$course->form_id] ??= $course->form->placed()->form;
             }
         }
         foreach (Meeting::whereIn('term_id', $terms->keys())->orderBy('starts_at')->get() as $meeting) {

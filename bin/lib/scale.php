@@ -43,6 +43,9 @@ const OTHERS = 800;
 const MOST = 6.0;
 const MOST_BYTES = 150_000;
 
+/** What no page asks but somebody downloads: it has as much as there is. */
+const FILES = ['students/{student}/record', 'groups/{group}/calendar', 'groups/{group}/table', 'forms/{form}/file', 'forms/{form}/lessons-file'];
+
 require __DIR__.'/asking.php';
 
 /** The school without a record: forms, groups, a term of each running, and the terms of ten years before it. */
@@ -339,7 +342,11 @@ $sizes = array_map(static fn (string $url): int => strlen($browser->ask('GET', $
 arsort($sizes);
 echo "\nthe largest answers:\n";
 foreach (array_slice($sizes, 0, 12) as $name => $bytes) {
-    printf("   %-38s %6.1f kB%s\n", $name, $bytes / 1000, $bytes > MOST_BYTES ? '  over' : '');
+    printf("   %-38s %6.1f kB%s\n", $name, $bytes / 1000, match (true) {
+        in_array($name, FILES, true) => '  a file',
+        $bytes > MOST_BYTES => '  over',
+        default => '',
+    });
 }
 
 echo "\n";

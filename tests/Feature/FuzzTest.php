@@ -81,3 +81,20 @@ test('400 requests that nobody means are all answered as something that was thou
     }
     expect($faults)->toBe([])->and(count(array_unique($answers)))->toBeGreaterThan(3); // some were right, some not there, some refused
 })->with([20261127, 7, 99]);
+
+test('a version that no number of the database can be is refused in words, wherever one is sent', function () {
+    ['user' => $user, 'form' => $form] = $this->school();
+    $this->actingAs($user);
+    $set = $this->postJson('/api/principle-sets', ['text' => '{"format":"gorvan.principles/1","title":"T","principles":[{"id":"a","title":"A"}]}'])->assertCreated()->json('set.id');
+    $put = ['what' => 'put', 'principle' => ['id' => 'a', 'title' => 'B']];
+    foreach ([2_147_483_648, 9_007_199_254_740_991, PHP_INT_MAX] as $far) {
+        $this->postJson("/api/forms/$form->id/edits", ['base' => $far, 'edits' => [['op' => 'set', 'id' => 'e01', 'fields' => ['title' => 'X']]]])->assertUnprocessable();
+        $this->postJson("/api/forms/$form->id/import", ['base' => $far, 'text' => "1. Reed\n"])->assertUnprocessable();
+        $this->postJson("/api/forms/$form->id/restore", ['base' => 1, 'number' => $far])->assertUnprocessable();
+        $this->getJson("/api/forms/$form->id/difference?from=1&to=$far")->assertUnprocessable();
+        $this->postJson("/api/principle-sets/$set/edits", ['base' => $far, 'edits' => [$put]])->assertUnprocessable();
+        $this->postJson("/api/principle-sets/$set/import", ['base' => $far, 'text' => '{}'])->assertUnprocessable();
+        $this->postJson("/api/principle-sets/$set/restore", ['base' => 1, 'number' => $far])->assertUnprocessable();
+        $this->postJson("/api/principle-sets/$set/forms/$form->id", ['base' => $far, 'edit' => ['what' => 'copy']])->assertUnprocessable();
+    }
+});

@@ -89,7 +89,7 @@ final class PrincipleController extends Controller
     public function edit(Request $request, PrincipleSet $principleSet): JsonResponse
     {
         $given = JsonNode::parse($request->getContent());
-        $this->revise->edit($principleSet, $given->required('base')->whole(0, PHP_INT_MAX), SetEditReader::read($given->required('edits')), $this->viewer($request), $given->optional('id')?->text(26));
+        $this->revise->edit($principleSet, $given->required('base')->whole(0, self::MOST_INTEGER), SetEditReader::read($given->required('edits')), $this->viewer($request), $given->optional('id')?->text(26));
 
         return new JsonResponse(PrincipleSetData::of($principleSet));
     }
@@ -170,7 +170,7 @@ final class PrincipleController extends Controller
     public function join(Request $request, PrincipleSet $principleSet, Form $form, JoinPrinciples $join): JsonResponse
     {
         $given = JsonNode::parse($request->getContent());
-        $joined = $join($principleSet, $form, BiteEdit::read($given->required('edit')), $given->optional('base')?->whole(0, PHP_INT_MAX));
+        $joined = $join($principleSet, $form, BiteEdit::read($given->required('edit')), $given->optional('base')?->whole(0, self::MOST_INTEGER));
 
         return new JsonResponse(BitesData::of($principleSet, $form, $joined));
     }

@@ -45,7 +45,7 @@ final class ScoreController extends Controller
         $given = JsonNode::parse($request->getContent());
         $edits = (new FormEditReader)->read($given->required('edits'));
         try {
-            $moved = $this->revise->edit($form, $given->required('base')->whole(0, PHP_INT_MAX), $edits, $this->viewer($request), $given->optional('id')?->text(26));
+            $moved = $this->revise->edit($form, $given->required('base')->whole(0, self::MOST_INTEGER), $edits, $this->viewer($request), $given->optional('id')?->text(26));
         } catch (BadInput $e) {
             throw self::atItsField($e);
         }
@@ -72,7 +72,7 @@ final class ScoreController extends Controller
     #[Reads('/api/forms/{form}/difference', 'difference', 'What is different between two of them', DifferenceData::class, query: ['from!' => 'integer', 'to!' => 'integer'])]
     public function difference(Request $request, Form $form): JsonResponse
     {
-        $given = $request->validate(['from' => ['required', 'integer'], 'to' => ['required', 'integer']]);
+        $given = $request->validate(['from' => ['required', 'integer', 'min:0', 'max:'.self::MOST_INTEGER], 'to' => ['required', 'integer', 'min:0', 'max:'.self::MOST_INTEGER]]);
 
         return new JsonResponse(DifferenceData::between($this->revise->version($form, (int) $given['from']), $this->revise->version($form, (int) $given['to'])));
     }
