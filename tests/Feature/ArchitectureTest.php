@@ -87,3 +87,15 @@ arch('shapes of answers describe and compute nothing, and no action knows them')
     ->not->toBeUsedIn('App\Actions');
 
 arch('nothing is left behind from looking for a fault')->expect(['dd', 'dump', 'ray', 'var_dump', 'die'])->not->toBeUsed();
+
+test('nothing is written to a row that nobody named: no request is kept as it came', function () {
+    $whole = [];
+    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(app_path(), FilesystemIterator::SKIP_DOTS)) as $file) {
+        $code = (string) file_get_contents((string) $file);
+        // All of a request, or what was validated of it in one piece, handed to what writes.
+        if (preg_match('/(?:create|update|fill|forceFill|insert|upsert|OrCreate)\((?:[^;]*,\s*)?(?:\[[^;\]]*\.\.\.)?\$(?:request|given|body)(?:->(?:all|input|post|validated|except)\(\))?[,\s\]]*\)/', $code) === 1) {
+            $whole[] = basename((string) $file);
+        }
+    }
+    expect($whole)->toBe([]);
+});

@@ -104,3 +104,25 @@ test('what a mail says is not readable in the database, and is forgotten after n
     ($this->link)();
     expect($this->inside($this->school, fn () => KeptMail::count()))->toBe(1);
 });
+
+test('names and words of people make no header of a mail, and mail goes to one address alone', function () {
+    $this->putJson("/api/students/$this->ada/details", ['email' => "ada@example.test\r\nBcc: eve@example.test", 'size' => null])->assertUnprocessable();
+    $this->putJson("/api/students/$this->ada/details", ['email' => 'ada@example.test, eve@example.test', 'size' => null])->assertUnprocessable();
+    ($this->details)('ada@example.test')->assertNoContent();
+    config(['mail.mailers.heard' => ['transport' => 'array'], 'mail.default' => 'heard']);
+    $evil = "Ada\r\nBcc: eve@example.test\r\n\r\nNothing";
+    // As it would stand there if some door let it in: the mail does not rest on the doors.
+    $this->inside($this->school, fn () => Student::whereKey($this->ada)->update(['name' => $evil]));
+    $this->inside($this->school, fn () => $this->school->update(['name' => $evil]));
+    ($this->link)()->assertCreated();
+    $letter = (string) Str::uuid();
+    $this->putJson("/api/terms/{$this->made['term']->id}/letters", ['id' => $letter, 'student' => $this->ada, 'text' => $evil, 'version' => 0])->assertOk();
+    $this->postJson("/api/terms/{$this->made['term']->id}/letters/sending", ['letters' => [$letter]])->assertOk();
+    $sent = Mail::mailer('heard')->getSymfonyTransport()->messages();
+    expect($sent)->toHaveCount(2);
+    foreach ($sent as $message) {
+        [$head] = explode("\r\n\r\n", $message->toString(), 2);
+        expect(preg_match_all('/^(?:bcc|cc|to):.*$/mi', $head, $found))->toBe(1)->and($found[0][0])->toContain('ada@example.test')
+            ->and(array_map(static fn ($one) => $one->getAddress(), $message->getEnvelope()->getRecipients()))->toBe(['ada@example.test']);
+    }
+});

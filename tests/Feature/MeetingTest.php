@@ -137,6 +137,27 @@ test('a meeting that went by is logged afterwards, and its lesson is not given t
         ->and(array_column($lessons, 'from'))->toBe(array_values(array_unique(array_column($lessons, 'from'))));
 });
 
+test('two groups on one evening stand on Today as each stands on its own page, whatever the other learns', function () {
+    $this->clockAt('2026-01-20T18:00:00+01:00');
+    $form = $this->postJson('/api/forms', ['text' => "# Other set\n1. Reed\n2. Heron (L)\n3. Heron (R)\n4. Wade\n5. Rest\n"])->assertCreated()->json('id');
+    foreach ([['Wednesday people', $this->form->id, 3], ['Others', $form, 2]] as [$name, $of, $to]) {
+        $group = $this->postJson('/api/groups', ['name' => $name, 'form' => $of, 'students' => ["Zoe of $name", "anna of $name", "Bea of $name"]])->assertCreated()->json('id');
+        $this->postJson('/api/terms', ['group' => $group, 'title' => $name, 'from' => '2026-01-13', 'to' => '2026-03-03', 'pattern' => [['weekday' => 'Tue', 'at' => '20:30', 'minutes' => 60]], 'closures' => [], 'approach' => 'piece'])->assertCreated();
+        $this->postJson("/api/groups/$group/before", ['id' => (string) Str::ulid(), 'to' => $to, 'on' => '2026-01-02', 'at' => now()->toRfc3339String()])->assertNoContent();
+    }
+    $this->getJson('/api/today')->assertOk(); // a plan that is asked for is made before the next
+    $today = $this->getJson('/api/today')->assertOk()->json('meetings');
+    expect(array_column(array_column($today, 'term'), 'groupName'))->toEqualCanonicalizing(['Tuesdays', 'Wednesday people', 'Others']);
+    foreach ($today as $one) {
+        $page = $this->getJson("/api/meetings/{$one['meeting']['id']}")->assertOk()->json();
+        $ready = array_count_values(array_filter(array_column($page['students'], 'ready')));
+        foreach (['term', 'meeting', 'formId', 'courseId', 'taught', 'season', 'closures', 'courses', 'principles', 'warmUps', 'care'] as $part) {
+            expect($one[$part])->toBe($page[$part], $part);
+        }
+        expect($one['readiness'])->toMatchArray(['ready' => $ready['ready'] ?? 0, 'look' => $ready['look'] ?? 0, 'notYet' => $ready['not_yet'] ?? $ready['notYet'] ?? 0]);
+    }
+});
+
 test('a meeting that went by without a word is asked about, and the rest is planned as if it was not held', function () {
     $this->clockAt('2026-01-23T09:00:00+01:00');
     $unsaid = $this->getJson('/api/today')->assertOk()->json('unsaid');
