@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test';
 import { choose } from './choose';
-import { holdBack, open, test } from './teacher';
+import { holdBack, open, test, ZONE } from './teacher';
 
 test.beforeEach(async ({ page }) => {
   await open(page);
@@ -109,19 +109,30 @@ test('what is saved is what was read and shown, also when reading takes long', a
   await expect(list).toHaveValue('# Slow stair\n1. Heron');
 });
 
-test('a time that does not exist on the changing day is said before the term is laid', async ({ page }) => {
-  // Clocks go forward on the last Sunday of March (Europe, the rule of Directive 2000/84/EC); the next one that is ahead.
-  const lastSunday = (year: number) => {
-    const end = new Date(Date.UTC(year, 2, 31));
-    return end.getTime() - end.getUTCDay() * 86_400_000;
+/** The next time, more than ten days ahead, that the clocks of the school leave out: they are asked hour by hour. */
+function missing(): { date: Date; time: string } {
+  const wall = (at: number) => {
+    const part = Object.fromEntries(
+      new Intl.DateTimeFormat('en-GB', { timeZone: ZONE, dateStyle: 'short', timeStyle: 'short' })
+        .formatToParts(at)
+        .map(({ type, value }) => [type, Number(value)]),
+    );
+    return Date.UTC(part.year ?? 0, (part.month ?? 1) - 1, part.day, part.hour, part.minute);
   };
-  const year = new Date().getUTCFullYear();
-  const changing = [year, year + 1].map(lastSunday).find((one) => one > Date.now() + 10 * 86_400_000) ?? 0;
-  const day = (plus: number) => new Date(changing + plus * 86_400_000).toISOString().slice(0, 10);
+  const hour = 3_600_000;
+  let at = Math.ceil(Date.now() / hour) * hour + 240 * hour;
+  while (wall(at) - wall(at - hour) <= hour) at += hour;
+  const gone = new Date(wall(at - hour) + 1.5 * hour);
+  return { date: new Date(Date.parse(gone.toISOString().slice(0, 10))), time: gone.toISOString().slice(11, 16) };
+}
+
+test('a time that does not exist on the changing day is said before the term is laid', async ({ page }) => {
+  const { date, time } = missing();
+  const day = (plus: number) => new Date(date.getTime() + plus * 86_400_000).toISOString().slice(0, 10);
   await page.goto('/terms/new');
   await page.getByLabel('First day').fill(day(-8));
   await page.getByLabel('Last day').fill(day(23));
   await choose(page.getByLabel('Weekday'), 'Sun');
-  await page.getByLabel('Time').fill('01:30');
-  await expect(page.getByText(new RegExp(`Sun ${String(Number(day(0).slice(8)))} Mar: 01:30 does not exist`))).toBeVisible();
+  await page.getByLabel('Time').fill(time);
+  await expect(page.getByText(new RegExp(`Sun ${String(date.getUTCDate())} Mar: ${time} does not exist`))).toBeVisible();
 });
