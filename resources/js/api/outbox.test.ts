@@ -370,6 +370,35 @@ describe('the outbox', () => {
     put.mockRestore();
   });
 
+  test('what waits is still sent where the browser’s database is cleared under it, and is written down again', async () => {
+    answers.push(lost);
+    await post(marks('a'));
+    await flush();
+    answers.push(lost);
+    await post(marks('b'));
+    await flush();
+    // The site’s data are cleared in the settings of the browser, in the middle of a class.
+    await Promise.all([device.commands.clear(), device.leases.clear(), device.answers.clear()]);
+    answers.push(lost);
+    await post(marks('c'));
+    await flush();
+    expect(waiting().map((one) => name(one.command))).toEqual(['a', 'b', 'c']);
+    await vi.waitFor(async () => {
+      expect(await device.commands.count()).toBe(3);
+    });
+    answers.push(ok([]), ok([]), ok([]));
+    await flush();
+    expect(told).toEqual(['a sent', 'b sent', 'c sent']);
+    // What another tab sent meanwhile is not written down again.
+    answers.push(lost);
+    await post(marks('d'));
+    await flush();
+    await device.commands.clear();
+    await vi.waitFor(() => {
+      expect(waiting()).toEqual([]);
+    });
+  });
+
   test('500 commands over 60 cuts arrive once each and in order', async () => {
     const arrived: string[] = [];
     let cuts = 0;

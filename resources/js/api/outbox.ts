@@ -108,11 +108,23 @@ export async function openOutbox(person: string): Promise<void> {
   void flush();
 }
 
-/** Reads again what other tabs may have written. */
+/** Says that this browser's database is the one that was written into. */
+const SEAL = 'seal';
+
+/**
+ * Reads again what other tabs may have written. A database without its seal was cleared, by a person or a browser that ran out
+ * of room: nothing of it was sent by another tab, and what this one still knows is written down again.
+ */
 async function read(): Promise<void> {
   const person = owner;
-  const all = await device.commands.all();
-  if (person === owner) take(all.filter((one) => one.person === person));
+  const [all, seal] = await Promise.all([device.commands.all(), device.leases.get(SEAL)]);
+  if (person !== owner) return;
+  const lost =
+    seal === undefined ? state.kept.filter((one) => !all.some((other) => other.id === one.id) && !gone.has(one.id)) : [];
+  for (const one of lost) unwritten.set(one.id, one);
+  take(all.filter((one) => one.person === person));
+  if (seal === undefined) await device.leases.put({ name: SEAL, holder: '', until: 0 });
+  for (const one of lost) void write(one);
 }
 
 function watch(person: string): void {
