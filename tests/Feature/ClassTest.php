@@ -232,4 +232,7 @@ test('today names the next class of every group, for the device to keep', functi
         ->and($coming[0]['courses'][0])->toMatchArray(['formId' => $this->form->id]);
     $this->logged($this->meeting, $this->user);
     expect($this->getJson('/api/today')->json('coming.0.meetingId'))->toBe($this->meetings[3]->id);
+    // A group that meets often is kept with the whole week: its hall may have no network.
+    $this->inside($this->user->school, fn () => collect(['2026-01-22', '2026-01-24', '2026-01-28'])->each(fn (string $on) => $this->meetings[4]->replicate()->fill(['id' => (string) Str::uuid(), 'on' => $on, 'starts_at' => "$on 19:00:00+01:00"])->save()));
+    expect(array_column($this->getJson('/api/today')->json('coming'), 'on'))->toBe(['2026-01-22', '2026-01-24']);
 });

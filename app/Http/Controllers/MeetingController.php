@@ -36,6 +36,7 @@ use App\Models\Meeting;
 use App\Models\PlacedForm;
 use App\Models\Student;
 use App\Models\Term;
+use Gorvan\Core\Reading\Day;
 use Illuminate\Http\JsonResponse;
 
 final class MeetingController extends Controller
@@ -43,8 +44,10 @@ final class MeetingController extends Controller
     /** How many meetings that went by are asked about at once. */
     private const MOST_UNSAID = 12;
 
-    /** A device keeps the next classes of so many groups. */
+    /** A device keeps so many classes: the next of every group, and all of so many days from today. */
     private const MOST_COMING = 40;
+
+    private const DAYS_COMING = 7;
 
     /** @var array<string, Form> forms read once a request */
     private array $forms = [];
@@ -125,17 +128,18 @@ final class MeetingController extends Controller
         ));
     }
 
-    /** @return list<ComingData> the next class of every group, today's among them: what a device keeps */
+    /** @return list<ComingData> the next class of every group and all of the coming days, today's among them: what a device keeps */
     private function coming(string $today): array
     {
         /** @var \Illuminate\Database\Eloquent\Collection<int, Meeting> $meetings */
         $meetings = Meeting::with('term.group', 'term.courses.form')
-            ->whereIn('id', Meeting::query()->join('terms', 'terms.id', '=', 'meetings.term_id')->where('meetings.on', '>=', $today)->where('meetings.state', '<>', 'cancelled')
+            ->where('on', '>=', $today)->where('state', '<>', 'cancelled')->whereDoesntHave('logs', static fn ($logs) => $logs->standing())
+            ->where(static fn ($which) => $which->where('on', '<', Day::text(Day::number($today) + self::DAYS_COMING))->orWhereIn('id', Meeting::query()->join('terms', 'terms.id', '=', 'meetings.term_id')->where('meetings.on', '>=', $today)->where('meetings.state', '<>', 'cancelled')
                 ->whereDoesntHave('logs', static fn ($logs) => $logs->standing())
-                ->selectRaw('distinct on (terms.group_id) meetings.id')->orderBy('terms.group_id')->orderBy('meetings.starts_at'))
+                ->selectRaw('distinct on (terms.group_id) meetings.id')->orderBy('terms.group_id')->orderBy('meetings.starts_at')))
             ->orderBy('starts_at')->limit(self::MOST_COMING)->get();
 
-        return array_values($meetings->map(static fn (Meeting $meeting): ComingData => new ComingData($meeting->id, $meeting->term->group->name, $meeting->on, self::named($meeting->term->courses)))->all());
+        return array_values($meetings->map(fn (Meeting $meeting): ComingData => new ComingData($meeting->id, $meeting->term->group->name, $meeting->on, $meeting->starts_at->setTimezone($this->school->zone())->toRfc3339String(), self::named($meeting->term->courses)))->all());
     }
 
     /**

@@ -6,7 +6,7 @@ namespace App\Http\Data;
 
 use OpenApi\Attributes as OA;
 
-/** The next class of a group: what a device keeps for when there is no network. */
+/** The next class of a group, or another of the coming week: what a device keeps for when there is no network. */
 #[OA\Schema]
 final readonly class ComingData
 {
@@ -18,6 +18,8 @@ final readonly class ComingData
         public string $groupName,
         #[OA\Property]
         public string $on,
+        #[OA\Property]
+        public string $startsAt,
         #[OA\Property(type: 'array', items: new OA\Items(ref: CourseFormData::class))]
         public array $courses,
     ) {

@@ -4,6 +4,7 @@ import { Why } from '../../kit/Why';
 import type { Today, TonightPage } from '../../api/client';
 import { todayQuery } from '../../api/queries';
 import { useForms } from '../../api/useForms';
+import { localDay, now } from '../../api/clock';
 import { canKeepPages } from '../../api/worker';
 import { FromHome } from '../practice/FromHome';
 import { useKeepClasses } from '../../api/useKeepClasses';
@@ -40,6 +41,7 @@ export function TodayPlace() {
             </p>
           )}
           {data.isDemoOver ? <Warnings title={t('app.warnings')} lines={[t('today.demoOver')]} /> : null}
+          <Kept today={data} />
           <Unsaid unsaid={data.unsaid} />
           {data.meetings.map((page) => (
             <Tonight key={page.meeting.id} page={page} />
@@ -84,10 +86,30 @@ export function TodayPlace() {
   );
 }
 
-/** Opening Today keeps the next class of every group on this device. */
+/** Opening Today keeps the next class of every group, and all of the coming week, on this device. */
 function Prepared({ today }: { today: Today }) {
   useKeepClasses(today);
   return null;
+}
+
+/** Where nothing newer than an earlier day can be had, what this device keeps of today and the days after it is opened from here. */
+function Kept({ today }: { today: Today }) {
+  const { t } = useTranslation();
+  const here = localDay(now());
+  const kept = today.coming.filter((one) => one.on >= here);
+  if (here <= today.today || kept.length === 0) return null;
+  return (
+    <Notice tone="attention" label={t('today.kept')} className="no-print mb-4">
+      <div className="flex flex-wrap items-center gap-x-4">
+        <span>{t('today.kept')}:</span>
+        {kept.map((one) => (
+          <TextLink key={one.meetingId} to={`/meetings/${one.meetingId}`} isAlone>
+            {t('today.keptOne', { group: one.groupName, date: day(one.on, 'weekday'), time: clock(one.startsAt) })}
+          </TextLink>
+        ))}
+      </div>
+    </Notice>
+  );
 }
 
 /** What classes that went by did hold is asked for, since what nobody said counts as not taught. */

@@ -59,6 +59,30 @@ const open = () =>
     </QueryClientProvider>,
   );
 
+describe('without a network on a later day', () => {
+  test('what this device keeps of that day and the days after it can be opened, and nothing else is offered', async () => {
+    const of = (meetingId: string, on: string) => ({
+      meetingId,
+      groupName: 'Dawn',
+      on,
+      startsAt: `${on}T07:30:00Z`,
+      courses: [],
+    });
+    today.coming = [of('mon', '2026-01-19'), of('wed', '2026-01-21'), of('fri', '2026-01-23')];
+    vi.spyOn(Date, 'now').mockReturnValue(Date.parse('2026-01-20T12:00:00'));
+    open();
+    await screen.findByRole('heading', { level: 1 });
+    expect(screen.queryByText('Kept on this device:')).toBeNull();
+    cleanup();
+    vi.spyOn(Date, 'now').mockReturnValue(Date.parse('2026-01-21T12:00:00'));
+    open();
+    await screen.findByText('Kept on this device:');
+    const links = screen.getAllByRole('link').filter((one) => one.getAttribute('href')?.startsWith('/meetings/'));
+    expect(links.map((one) => one.textContent)).toEqual(['Dawn, Wed 21 Jan, 07:30', 'Dawn, Fri 23 Jan, 07:30']);
+    vi.restoreAllMocks();
+  });
+});
+
 describe('tonight', () => {
   test('is shown with the cut of its course, asked for by itself', async () => {
     today.meetings = [tonight({ ready: 20, look: 0, notYet: 0, of: 20 })];
