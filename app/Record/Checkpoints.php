@@ -116,11 +116,15 @@ final class Checkpoints
      * Takes the rows of everyone whose record is written to, in one order: two who write to the same people wait for each
      * other instead of both for ever.
      *
-     * @param  iterable<string>  $students
+     * @param  iterable<string>|null  $students  null for everyone in the school
      */
-    public function hold(iterable $students): void
+    public function hold(?iterable $students): void
     {
-        Student::readWith($students)->orderBy('id')->lock('for no key update')->toBase()->pluck('id');
+        $rows = Student::query();
+        if ($students !== null) {
+            $rows->readWith($students);
+        }
+        $rows->orderBy('id')->lock('for no key update')->toBase()->pluck('id');
     }
 
     /**
@@ -130,9 +134,9 @@ final class Checkpoints
      */
     public function discard(?iterable $students = null): void
     {
+        $this->hold($students);
         $rows = Student::query();
         if ($students !== null) {
-            $this->hold($students);
             $rows->readWith($students);
         }
         $rows->toBase()->update(['record_epoch' => DB::raw('record_epoch + 1')]);

@@ -96,3 +96,15 @@ test('of two who change the same thing the second is told, and nothing of either
         return fn (?array $to, ?array $was) => $to === null ? array_diff_key($test->getJson($url)->json('0'), ['id' => 1, 'holds' => 1, 'isReadable' => 1]) : $test->putJson("$url/$id", [...$to, ...($was === null ? [] : ['was' => $was])]);
     }, ['what' => 'knee', 'side' => 'right', 'since' => null, 'until' => null, 'note' => 'since the fall'], ['what' => 'hip', 'side' => 'left', 'since' => null, 'until' => null, 'note' => null]],
 ]);
+
+test('whoever has everybody’s record read anew takes the students in the order that those who mark them do', function () {
+    $heard = [];
+    Illuminate\Support\Facades\DB::listen(function ($query) use (&$heard) {
+        $heard[] = $query->sql;
+    });
+    // An entry that loses its sides has other tracks in every record.
+    $this->postJson("/api/forms/{$this->form->id}/edits", ['base' => 1, 'edits' => [['op' => 'set', 'id' => 'e04', 'fields' => ['side' => null, 'repetition' => null]]]])->assertOk();
+    $written = collect($heard)->search(fn (string $sql): bool => str_starts_with($sql, 'update "students"') && str_contains($sql, 'record_epoch'));
+    $before = array_filter(array_slice($heard, 0, (int) $written), fn (string $sql): bool => preg_match('/from "students".*order by "id" asc for no key update/', $sql) === 1);
+    expect($written)->toBeInt()->and($before)->not->toBe([]);
+});
