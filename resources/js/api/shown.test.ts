@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest';
-import { page, student } from '../../../tests/pages/sample';
+import { meeting, page, student } from '../../../tests/pages/sample';
 import type { Mark, MeetingPage } from './client';
 import type { Command, Kept } from './commands';
-import { attendanceOf, shownMeeting, waitingMarks, withCommand } from './shown';
+import { asOf, attendanceOf, dayThere, shownMeeting, waitingMarks, withCommand } from './shown';
 
 const at = (minute: number) => `2026-01-20T19:${String(minute).padStart(2, '0')}:00+01:00`;
 const mark = (id: string, support = 'Alone'): Mark => ({
@@ -94,5 +94,30 @@ describe('what a page shows', () => {
       withdrawals: [{ id: 'w', of: 'L', at: at(60) }],
     };
     expect(withCommand(now, back)).toMatchObject({ logId: null, meeting: { isHeld: false } });
+  });
+});
+
+describe('a meeting that was kept on an earlier day', () => {
+  const kept = page({
+    meeting: meeting({ on: '2026-01-22', startsAt: '2026-01-22T19:00:00-08:00', isToday: false, isPast: false }),
+  });
+
+  test.each([
+    ['2026-01-20', false, false],
+    ['2026-01-22', true, false],
+    ['2026-01-25', false, true],
+  ])('is on, or gone by, as of %s', (today, isToday, isPast) => {
+    expect(asOf(kept, '2026-01-19', today).meeting).toMatchObject({ isToday, isPast });
+  });
+
+  test('is left as the server said it on the day itself', () => {
+    expect(asOf(kept, '2026-01-20', '2026-01-20')).toBe(kept);
+  });
+
+  test('goes by the day where the class is', () => {
+    const at = Date.parse('2026-01-23T02:00:00Z');
+    expect(dayThere(kept, at)).toBe('2026-01-22');
+    expect(dayThere(page({ meeting: meeting({ startsAt: '2026-01-22T19:00:00+01:00' }) }), at)).toBe('2026-01-23');
+    expect(dayThere(page({ meeting: meeting({ startsAt: '2026-01-22T19:00:00Z' }) }), at)).toBe('2026-01-23');
   });
 });

@@ -83,6 +83,25 @@ export function withCommand(page: MeetingPage, command: Command): MeetingPage {
   }
 }
 
+/** The day of an instant where a class is, by the offset that its own start has; YYYY-MM-DD. */
+export function dayThere({ meeting }: Pick<MeetingPage, 'meeting'>, at: number): string {
+  const [, sign = '+', hours = '0', minutes = '0'] = /([+-])(\d\d):(\d\d)$/.exec(meeting.startsAt) ?? [];
+  const offset = (sign === '-' ? -1 : 1) * (Number(hours) * 60 + Number(minutes));
+  return new Date(at + offset * 60_000).toISOString().slice(0, 10);
+}
+
+/**
+ * A meeting that was kept on an earlier day, as it stands today: the class that was still to come then is the one that is on.
+ * What was said today stays as it was said. Pure.
+ *
+ * @param said  the day on which the server said it
+ */
+export function asOf(page: MeetingPage, said: string, today: string): MeetingPage {
+  if (said === today) return page;
+  const { on } = page.meeting;
+  return { ...page, meeting: { ...page.meeting, isToday: on === today, isPast: on < today } };
+}
+
 /** A meeting as the server said it, with everything that waits to be sent. What was refused is not in it. Pure. */
 export const shownMeeting = (page: MeetingPage, kept: Kept[]): MeetingPage =>
   kept.reduce((so, one) => (one.refusal === null ? withCommand(so, one.command) : so), page);

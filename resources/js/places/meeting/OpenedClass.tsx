@@ -2,7 +2,9 @@ import { useQuery } from '@tanstack/react-query';
 import { type ReactNode, useMemo } from 'react';
 import { useParams } from '../../kit/router';
 import type { Form, MeetingPage } from '../../api/client';
+import { now, serverAhead } from '../../api/clock';
 import { meetingQuery } from '../../api/queries';
+import { asOf, dayThere } from '../../api/shown';
 import { useForms } from '../../api/useForms';
 import { Asked } from '../../kit/page';
 import { formsBy, namedForm } from './formsBy';
@@ -20,7 +22,7 @@ export function OpenedClass({ needsAll = false, children }: Props) {
   return (
     <Asked query={query}>
       {(page) => (
-        <WithForms key={page.meeting.id} page={page} needsAll={needsAll}>
+        <WithForms key={page.meeting.id} kept={page} at={query.dataUpdatedAt} needsAll={needsAll}>
           {children}
         </WithForms>
       )}
@@ -28,7 +30,15 @@ export function OpenedClass({ needsAll = false, children }: Props) {
   );
 }
 
-function WithForms({ page, needsAll, children }: Required<Pick<Props, 'needsAll' | 'children'>> & { page: MeetingPage }) {
+interface Kept extends Required<Pick<Props, 'needsAll' | 'children'>> {
+  kept: MeetingPage;
+  /** When the server said it, by this device's clock; milliseconds. */
+  at: number;
+}
+
+function WithForms({ kept, at, needsAll, children }: Kept) {
+  const [said, today] = [dayThere(kept, at + serverAhead()), dayThere(kept, now())];
+  const page = useMemo(() => asOf(kept, said, today), [kept, said, today]);
   const { all, ready } = useForms(page.courses.map(namedForm));
   const forms = useMemo(() => formsBy(page, ready), [page, ready]);
   const open = (needsAll ? all : all.slice(0, 1)).find((one) => one.data === undefined);
