@@ -236,3 +236,26 @@ test('today names the next class of every group, for the device to keep', functi
     $this->inside($this->user->school, fn () => collect(['2026-01-22', '2026-01-24', '2026-01-28'])->each(fn (string $on) => $this->meetings[4]->replicate()->fill(['id' => (string) Str::uuid(), 'on' => $on, 'starts_at' => "$on 19:00:00+01:00"])->save()));
     expect(array_column($this->getJson('/api/today')->json('coming'), 'on'))->toBe(['2026-01-22', '2026-01-24']);
 });
+
+test('three classes of a week in a hall without a network, sent on Sunday, stand on their days', function () {
+    $days = ['2026-01-20', '2026-01-22', '2026-01-24'];
+    $meetings = [$this->meeting];
+    foreach (array_slice($days, 1) as $on) {
+        $meetings[] = $this->inside($this->user->school, fn () => tap($this->meetings[4]->replicate()->fill(['id' => (string) Str::uuid(), 'on' => $on, 'starts_at' => "$on 19:00:00+01:00"]))->save());
+    }
+    $this->clockAt('2026-01-25T11:00:00+01:00');
+    foreach ($meetings as $nth => $meeting) {
+        $url = "/api/meetings/{$this->inside($this->user->school, fn () => App\Models\Meeting::where('on', $days[$nth])->firstOrFail()->id)}";
+        $mark = $this->mark($this->students[0], $this->entries[$nth], at: "{$days[$nth]}T19:30:00+01:00");
+        $log = ['format' => 'gorvan.log/1', 'id' => (string) Str::ulid(), 'on' => $days[$nth], 'made_at' => "{$days[$nth]}T20:05:00+01:00", 'minutes' => 60, 'present' => $this->students, 'did' => [['what' => 'taught', 'entries' => [['e01', 'e02', 'e03'][$nth]]]]];
+        // The network is cut in the middle of it: all of it is sent once more.
+        foreach ([1, 2] as $_) {
+            $this->postJson("$url/marks", ['marks' => [$mark]])->assertSuccessful();
+            $this->postJson("$url/log", $log)->assertSuccessful();
+        }
+    }
+    $record = $this->getJson("/api/students/{$this->students[0]}/record")->assertOk()->json();
+    expect(array_map(static fn (array $one): string => substr($one['at'], 0, 10), $record['marks']))->toEqualCanonicalizing($days);
+    $book = $this->getJson("/api/groups/{$this->group->id}/book")->json('classes');
+    expect(array_column($book, 'on'))->toBe(array_reverse($days));
+});
