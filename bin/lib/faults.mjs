@@ -182,7 +182,6 @@ async function letter(round) {
   if (drawn(2) === 0) await lasting('DELETE', `/api/letters/${now.id}`).catch(() => null);
 }
 
-const imports = [];
 async function importing(round) {
   const { version } = await read(`/api/forms/${form}/score`);
   const file = await read(`/api/forms/${form}/file?as=json`);
@@ -192,7 +191,6 @@ async function importing(round) {
   const isAcknowledged = await underFire('POST', `/api/forms/${form}/import`, body, { 'Idempotency-Key': randomUUID() });
   const times = (await read(`/api/forms/${form}/versions`)).filter((one) => JSON.stringify(one.what).includes(title)).length;
   const isIn = (await read(`/api/forms/${form}`)).entries.some((one) => one.title === title);
-  imports.push({ title, times });
   tally('imports', {
     asked: 1,
     acknowledged: isAcknowledged ? 1 : 0,

@@ -171,7 +171,6 @@ async function walk() {
   const T = { term: laid };
   let shown = await ask('GET', '/api/terms/{term}', T);
   const course = shown.courses[0].id ?? shown.courses[0].courseId;
-  const meetings = shown.meetings.map((one) => one.id);
   const tonight = shown.meetings.findLast((one) => one.on <= day(0)).id;
   const M = { meeting: tonight };
   await ask('GET', '/api/terms');
@@ -212,8 +211,7 @@ async function walk() {
   const history = await ask('GET', '/api/terms/{term}/changes', T);
   await ask('POST', '/api/plan-changes/{change}/take-back', { change: history[0].id });
   await ask('PATCH', '/api/courses/{course}', { course }, { size: { load: 2.5 } });
-  const more = await ask('POST', '/api/terms/{term}/courses', T, { form: spare, approach: 'piece', share: 0.3 });
-  void more;
+  await ask('POST', '/api/terms/{term}/courses', T, { form: spare, approach: 'piece', share: 0.3 });
   await settled();
   const added = shown.courses.map((one) => one.id ?? one.courseId).find((id) => id !== course);
   await ask('DELETE', '/api/courses/{course}', { course: added });
@@ -335,7 +333,6 @@ async function walk() {
   const { id: alone } = await ask('POST', '/api/forms', {}, { text: LIST.replace('Short set', `Alone ${n}`) });
   await ask('DELETE', '/api/forms/{form}', { form: alone });
   await ask('DELETE', '/api/principle-sets/{principleSet}', { principleSet: unused.id });
-  void meetings;
 }
 
 /** What tends to break things. */

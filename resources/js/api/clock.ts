@@ -32,11 +32,6 @@ export const now = (): number => Date.now() + ahead;
 /** The same as an instant in text. */
 export const nowText = (): string => new Date(now()).toISOString();
 
-/** The day of an instant where this device is, as YYYY-MM-DD. */
-export function localDay(at: number): string {
-  return new Date(at - new Date(at).getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
-}
-
 export function onClock(reader: () => void): () => void {
   readers.add(reader);
   return () => readers.delete(reader);

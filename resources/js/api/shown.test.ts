@@ -116,8 +116,8 @@ describe('a meeting that was kept on an earlier day', () => {
 
   test('goes by the day where the class is', () => {
     const at = Date.parse('2026-01-23T02:00:00Z');
-    expect(dayThere(kept, at)).toBe('2026-01-22');
-    expect(dayThere(page({ meeting: meeting({ startsAt: '2026-01-22T19:00:00+01:00' }) }), at)).toBe('2026-01-23');
-    expect(dayThere(page({ meeting: meeting({ startsAt: '2026-01-22T19:00:00Z' }) }), at)).toBe('2026-01-23');
+    expect(dayThere(kept.meeting, at)).toBe('2026-01-22');
+    expect(dayThere({ startsAt: '2026-01-22T19:00:00+01:00' }, at)).toBe('2026-01-23');
+    expect(dayThere({ startsAt: '2026-01-22T19:00:00Z' }, at)).toBe('2026-01-23');
   });
 });

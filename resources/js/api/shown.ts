@@ -84,8 +84,8 @@ export function withCommand(page: MeetingPage, command: Command): MeetingPage {
 }
 
 /** The day of an instant where a class is, by the offset that its own start has; YYYY-MM-DD. */
-export function dayThere({ meeting }: Pick<MeetingPage, 'meeting'>, at: number): string {
-  const [, sign = '+', hours = '0', minutes = '0'] = /([+-])(\d\d):(\d\d)$/.exec(meeting.startsAt) ?? [];
+export function dayThere({ startsAt }: { startsAt: string }, at: number): string {
+  const [, sign = '+', hours = '0', minutes = '0'] = /([+-])(\d\d):(\d\d)$/.exec(startsAt) ?? [];
   const offset = (sign === '-' ? -1 : 1) * (Number(hours) * 60 + Number(minutes));
   return new Date(at + offset * 60_000).toISOString().slice(0, 10);
 }

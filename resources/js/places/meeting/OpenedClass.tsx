@@ -37,7 +37,7 @@ interface Kept extends Required<Pick<Props, 'needsAll' | 'children'>> {
 }
 
 function WithForms({ kept, at, needsAll, children }: Kept) {
-  const [said, today] = [dayThere(kept, at + serverAhead()), dayThere(kept, now())];
+  const [said, today] = [dayThere(kept.meeting, at + serverAhead()), dayThere(kept.meeting, now())];
   const page = useMemo(() => asOf(kept, said, today), [kept, said, today]);
   const { all, ready } = useForms(page.courses.map(namedForm));
   const forms = useMemo(() => formsBy(page, ready), [page, ready]);

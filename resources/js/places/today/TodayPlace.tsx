@@ -4,7 +4,8 @@ import { Why } from '../../kit/Why';
 import type { Today, TonightPage } from '../../api/client';
 import { todayQuery } from '../../api/queries';
 import { useForms } from '../../api/useForms';
-import { localDay, now } from '../../api/clock';
+import { now } from '../../api/clock';
+import { dayThere } from '../../api/shown';
 import { canKeepPages } from '../../api/worker';
 import { FromHome } from '../practice/FromHome';
 import { useKeepClasses } from '../../api/useKeepClasses';
@@ -95,9 +96,11 @@ function Prepared({ today }: { today: Today }) {
 /** Where nothing newer than an earlier day can be had, what this device keeps of today and the days after it is opened from here. */
 function Kept({ today }: { today: Today }) {
   const { t } = useTranslation();
-  const here = localDay(now());
-  const kept = today.coming.filter((one) => one.on >= here);
-  if (here <= today.today || kept.length === 0) return null;
+  const kept = today.coming.filter((one) => {
+    const here = dayThere(one, now());
+    return here > today.today && one.on >= here;
+  });
+  if (kept.length === 0) return null;
   return (
     <Notice tone="attention" label={t('today.kept')} className="no-print mb-4">
       <div className="flex flex-wrap items-center gap-x-4">
