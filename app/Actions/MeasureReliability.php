@@ -31,7 +31,7 @@ final class MeasureReliability
     /** Whether what was kept is of what there is now. */
     public function isCurrent(): bool
     {
-        return $this->fresh()->reliability_of === $this->fingerprint() && ! Student::whereNull('forecasts')->exists();
+        return $this->fresh()->reliability_of === $this->fingerprint() && ! Student::doesntHave('forecastTests')->exists();
     }
 
     public function isLong(): bool

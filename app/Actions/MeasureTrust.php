@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Models\CurrentSchool;
 use App\Models\Entry;
+use App\Models\ForecastTests;
 use App\Models\Group;
 use App\Models\School;
 use App\Models\Student;
@@ -29,7 +30,7 @@ final class MeasureTrust
      */
     public static function outdated(array $students): void
     {
-        Student::readWith($students)->whereNotNull('forecasts')->update(['forecasts' => null]);
+        ForecastTests::whereIn('student_id', Student::readWith($students)->select('id'))->delete();
     }
 
     public function __invoke(Group $group): void
@@ -44,16 +45,14 @@ final class MeasureTrust
         Student::whereKey($students)->orderBy('id')->lock('for no key update')->toBase()->pluck('id');
         $facts = $students === [] ? [] : $this->facts->of($students, null, Day::number($this->school->today()));
         $sided = array_fill_keys(Entry::where('sided', true)->pluck('id')->all(), true);
-        $before = Student::whereKey($students)->toBase()->pluck('forecasts', 'id')->all();
+        $before = ForecastTests::whereIn('student_id', $students)->toBase()->pluck('tests', 'student_id')->all();
         $changed = false;
         foreach ($facts as $student => $own) {
             $tests = Calibration::of($own, static fn (string $key): bool => isset($sided[$key]), $this->school->get()->memory());
             $kept = json_encode(array_map(static fn (ForecastTest $test): array => [$test->observed, $test->ages], $tests->each), JSON_THROW_ON_ERROR);
             $changed = $changed || ($before[$student] ?? null) !== $kept;
-            Student::whereKey($student)->update([
-                'trust' => $tests->tests === 0 ? null : ExpectedStudent::trustBy($tests->observed, $tests->predicted),
-                'forecasts' => $kept,
-            ]);
+            Student::whereKey($student)->update(['trust' => $tests->tests === 0 ? null : ExpectedStudent::trustBy($tests->observed, $tests->predicted)]);
+            ForecastTests::updateOrCreate(['student_id' => $student], ['tests' => $kept]);
         }
         if ($changed) {
             School::whereKey($this->school->id())->increment('forecasts_version');

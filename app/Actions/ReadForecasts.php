@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\ForecastTests;
 use App\Models\Student;
 use Gorvan\Core\Standing\ForecastTest;
 
@@ -20,7 +21,7 @@ final class ReadForecasts
     /** Measures some of those whom nobody has measured since their marks changed; how many. */
     public function measure(): int
     {
-        $students = Student::whereNull('forecasts')->orderBy('id')->limit(self::AT_ONCE)->pluck('id')->all();
+        $students = Student::doesntHave('forecastTests')->orderBy('id')->limit(self::AT_ONCE)->pluck('id')->all();
         $this->measure->of($students);
 
         return count($students);
@@ -31,9 +32,9 @@ final class ReadForecasts
     {
         while ($this->measure() > 0);
         $tests = [];
-        foreach (Student::whereNull('same_as')->toBase()->pluck('forecasts', 'id') as $student => $kept) {
+        foreach (ForecastTests::whereIn('student_id', Student::whereNull('same_as')->select('id'))->orderBy('student_id')->toBase()->pluck('tests', 'student_id') as $student => $kept) {
             /** @var list<array{float, non-empty-list<float>}> $own */
-            $own = json_decode($kept ?? '[]', true, 4, JSON_THROW_ON_ERROR);
+            $own = json_decode($kept, true, 4, JSON_THROW_ON_ERROR);
             foreach ($own as [$observed, $ages]) {
                 $tests[$student][] = new ForecastTest($observed, $ages);
             }

@@ -23,7 +23,7 @@ use Gorvan\Core\Standing\StudentLine;
 final class ReadStudent
 {
     /** So many classes are drawn, the latest: more than a line of this width shows apart. */
-    private const MOST_CLASSES = 160;
+    private const MOST_CLASSES = 120;
 
     public function __construct(private readonly CurrentSchool $school, private readonly FactSource $facts, private readonly ReadStandings $standings)
     {

@@ -23,6 +23,7 @@ use App\Models\PlacedForm;
 use App\Models\Student;
 use App\Models\Term;
 use Gorvan\Core\Form\Passage;
+use Gorvan\Core\Memory\Tracks;
 use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Standing\Readiness;
 use Gorvan\Core\Standing\StudentStanding;
@@ -98,10 +99,10 @@ final class Tonight
         $firsts = $groups === [] ? [] : $this->taught->firsts($groups);
         $logged = $this->season->taughtAt($meetings->flatMap(static fn (Meeting $one): array => $one->term->meetings->modelKeys())->all());
         $recaps = $meetings->mapWithKeys(fn (Meeting $one): array => [$one->id => $this->recap($one)])->all();
-        $standings = $this->standings($meetings, $recaps);
+        $tracks = $this->tracks($meetings, $recaps);
         $given = Day::number($this->school->today());
 
-        return array_values($meetings->map(function (Meeting $meeting) use ($summaries, $firsts, $logged, $recaps, $standings, $given): TonightData {
+        return array_values($meetings->map(function (Meeting $meeting) use ($summaries, $firsts, $logged, $recaps, $tracks, $given): TonightData {
             $term = $meeting->term;
             $course = $term->courses->firstOrFail();
             $placed = $this->form($course);
@@ -109,8 +110,9 @@ final class Tonight
             $forms = [$course->id => $placed->form, ...$others];
             $taught = Season::in($placed, $logged);
             $warmUps = $this->school->get()->warmUps();
+            $model = $this->school->get()->memory();
             $stand = $term->group->students->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE)
-                ->map(static fn (Student $one): ?Readiness => $standings[$placed->id][$one->id]->readiness($recaps[$meeting->id]));
+                ->map(static fn (Student $one): ?Readiness => StudentStanding::readinessIn($placed->form, $tracks[$placed->id][$one->id], $recaps[$meeting->id], $given, $model));
 
             return new TonightData(
                 $summaries[$term->id],
@@ -138,24 +140,24 @@ final class Tonight
     }
 
     /**
-     * Where everyone in the groups stands in the entries that are gone over tonight.
+     * What everyone in the groups remembers of the entries that are gone over tonight.
      *
      * @param  Collection<int, Meeting>  $meetings
      * @param  array<string, Passage|null>  $recaps  by meeting
-     * @return array<string, array<string, StudentStanding>> by form and student
+     * @return array<string, array<string, array<string, Tracks>>> by form, student and the entry's id in the form
      */
-    private function standings(Collection $meetings, array $recaps): array
+    private function tracks(Collection $meetings, array $recaps): array
     {
-        $students = $entries = $standings = [];
+        $students = $entries = $tracks = [];
         foreach ($meetings as $meeting) {
             $placed = $this->form($meeting->term->courses->firstOrFail());
             $students[$placed->id] = [...($students[$placed->id] ?? []), ...$meeting->term->group->students->modelKeys()];
             $entries[$placed->id] = [...($entries[$placed->id] ?? []), ...array_map($placed->idAt(...), $recaps[$meeting->id]?->positions() ?? [])];
         }
         foreach ($students as $form => $ids) {
-            $standings[$form] = ($this->standings)($this->placed[$form], array_values(array_unique($ids)), $this->school->today(), array_values(array_unique($entries[$form])));
+            $tracks[$form] = $this->standings->tracks($this->placed[$form], array_values(array_unique($ids)), $this->school->today(), array_values(array_unique($entries[$form])));
         }
 
-        return $standings;
+        return $tracks;
     }
 }

@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
  * Someone who learns; a guest is one who is in no group.
@@ -64,6 +65,12 @@ final class Student extends Model
         $rows->orderBy('created_at')->orderBy('id');
 
         return $rows;
+    }
+
+    /** @return HasOne<ForecastTests, $this> none where their marks changed since it was measured */
+    public function forecastTests(): HasOne
+    {
+        return $this->hasOne(ForecastTests::class, 'student_id');
     }
 
     /** @return BelongsToMany<Group, $this> those they are in now */

@@ -32,9 +32,9 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(EntryRows::class);
         $this->app->singleton(StartSession::class, static fn ($app): StartSession => new KeepSession($app->make('session'), static fn () => $app->make('cache')));
         // What serves keeps its connection from one request to the next: making one costs more than all an empty request does.
-        if (PHP_SAPI === 'fpm-fcgi') {
-            config(['database.connections.pgsql.options' => [PDO::ATTR_PERSISTENT => true]]);
-        }
+        // A statement goes to the database with its values, once: preparing it, running it and forgetting it again are three
+        // ways there and back for a statement that is asked once a request.
+        config(['database.connections.pgsql.options' => [PDO::PGSQL_ATTR_DISABLE_PREPARES => true] + (PHP_SAPI === 'fpm-fcgi' ? [PDO::ATTR_PERSISTENT => true] : [])]);
         // What is asked for is kept with what asked for it, in one transaction; what is done at once is done after it.
         config(['queue.connections.sync.after_commit' => true]);
         // A request is what it says it is: no header and no field makes another of it.

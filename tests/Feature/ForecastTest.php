@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 use App\Actions\MeasureReliability;
 use App\Jobs\MeasureReliabilityJob;
+use App\Models\ForecastTests;
 use App\Models\Role;
 use App\Models\School;
-use App\Models\Student;
 use Gorvan\Core\Standing\ForecastTest;
 use Gorvan\Core\Standing\Reliability;
 use Illuminate\Support\Facades\DB;
@@ -36,7 +36,7 @@ test('from 200 tests on a factor is offered with what it changes; adopted it is 
     $this->postJson("/api/meetings/{$this->meetings[2]->id}/marks", ['marks' => [$this->mark($this->students[0], $this->entries[0], 'Alone')]])->assertOk();
     // 240 looks, all forgotten where 0.9 was said.
     $tests = array_fill(0, 240, [0.0, [1.0]]);
-    $this->inside($this->user->school, fn () => Student::whereKey($this->students[0])->update(['forecasts' => json_encode($tests), 'trust' => 0.5]));
+    $this->inside($this->user->school, fn () => ForecastTests::updateOrCreate(['student_id' => $this->students[0]], ['tests' => json_encode($tests)]));
     $this->inside($this->user->school, fn () => School::query()->increment('forecasts_version'));
     $page = $this->getJson('/api/school/forecast')->assertOk()->json();
     $offered = $page['change']['factor'];
@@ -68,7 +68,7 @@ test('only who runs the school adopts a factor', function () {
 test('what is kept of a test is the test: read back it predicts the same', function () {
     ($this->marked)($this->students[0], $this->entries[0], ['Alone', 'Cued']);
     $this->getJson('/api/school/forecast');
-    $kept = json_decode((string) $this->inside($this->user->school, fn () => Student::findOrFail($this->students[0])->forecasts), true);
+    $kept = json_decode((string) $this->inside($this->user->school, fn () => ForecastTests::where('student_id', $this->students[0])->firstOrFail()->tests), true);
     expect($kept)->toHaveCount(1)->and($kept[0][0])->toBe(0.5);
     $days = (strtotime($this->meetings[1]->on) - strtotime($this->meetings[0]->on)) / 86400;
     // Alone is S0(3) = 2.3065 days (source: the published default weights of FSRS-6).

@@ -166,6 +166,14 @@ test('the demo as the version before kept it stands as it stood, and logs that w
             // Who was there is found by who they are.
             ->and(DB::table('log_students')->distinct()->count('log_id'))->toBe(LoggedClass::whereNotNull('meeting_id')->count());
     });
+    // What marks said of the forecasts goes where it stands beside the students.
+    DB::statement("select set_config('gorvan.school', ?, false)", [$school]);
+    $measured = DB::table('students')->orderBy('id')->limit(2)->pluck('id')->all();
+    DB::table('students')->update(['forecasts' => null]);
+    DB::table('students')->whereIn('id', $measured)->update(['forecasts' => '[[1,[2.5]]]']);
+    migrated('2026_12_04_000001_what_marks_said_of_forecasts');
+    DB::statement("select set_config('gorvan.school', ?, false)", [$school]);
+    expect(DB::table('forecast_tests')->orderBy('student_id')->pluck('tests', 'student_id')->all())->toBe(array_fill_keys($measured, '[[1,[2.5]]]'));
 });
 
 test('rows are found by what they refer to: every reference leads an index that holds for all rows', function () {

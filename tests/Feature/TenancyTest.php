@@ -64,7 +64,7 @@ function schoolTables(): array
 
 test('every table of a school shows a connection only that school’s rows, whatever the query forgets', function () {
     $tables = schoolTables();
-    expect(count($tables))->toBe(34);
+    expect(count($tables))->toBe(35);
     $ids = [$this->own['user']->school_id, $this->other['user']->school_id];
     foreach ($tables as $table) {
         foreach ([0, 1] as $who) {
@@ -110,6 +110,7 @@ test('no row can be written into, or point into, another school', function () {
                 'checkpoint_tracks' => ['student_id' => (string) Str::uuid(), 'subject' => 'x', 'side' => '', 'updates' => 0, 'has_home' => false],
                 'class_logs' => ['students' => '{}', 'taught' => '{}'],
                 'log_students' => ['student_id' => (string) Str::uuid(), 'on' => '2026-01-01', 'log_id' => (string) Str::ulid()],
+                'forecast_tests' => ['student_id' => (string) Str::uuid(), 'tests' => '[]'],
                 'leases' => ['id' => 'x', 'number' => 1, 'begun' => 1, 'until' => now()],
                 default => [],
             }));

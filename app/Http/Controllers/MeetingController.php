@@ -131,13 +131,21 @@ final class MeetingController extends Controller
     /** @return list<ComingData> the next class of every group and all of the coming days, today's among them: what a device keeps */
     private function coming(string $today): array
     {
+        // Of those that are still to come only what chooses among them is read; which of them were logged is asked of them alone.
+        $ahead = Meeting::query()->join('terms', static fn ($on) => $on->on('terms.id', '=', 'meetings.term_id')->on('terms.school_id', '=', 'meetings.school_id'))
+            ->where('meetings.on', '>=', $today)->where('meetings.state', '<>', 'cancelled')->orderBy('meetings.starts_at')->toBase()->get(['meetings.id', 'meetings.on', 'terms.group_id']);
+        $logged = $this->logged(array_values($ahead->pluck('id')->all()));
+        $until = Day::text(Day::number($today) + self::DAYS_COMING);
+        $coming = $groups = [];
+        foreach ($ahead as $one) {
+            if (! isset($logged[$one->id]) && count($coming) < self::MOST_COMING) {
+                $one->on < $until || ! isset($groups[$one->group_id]) ? $coming[] = $one->id : null;
+                $groups[$one->group_id] = true;
+            }
+        }
         /** @var \Illuminate\Database\Eloquent\Collection<int, Meeting> $meetings */
-        $meetings = Meeting::with('term.group', 'term.courses.form')
-            ->where('on', '>=', $today)->where('state', '<>', 'cancelled')->whereDoesntHave('logs', static fn ($logs) => $logs->standing())
-            ->where(static fn ($which) => $which->where('on', '<', Day::text(Day::number($today) + self::DAYS_COMING))->orWhereIn('id', Meeting::query()->join('terms', 'terms.id', '=', 'meetings.term_id')->where('meetings.on', '>=', $today)->where('meetings.state', '<>', 'cancelled')
-                ->whereDoesntHave('logs', static fn ($logs) => $logs->standing())
-                ->selectRaw('distinct on (terms.group_id) meetings.id')->orderBy('terms.group_id')->orderBy('meetings.starts_at')))
-            ->orderBy('starts_at')->limit(self::MOST_COMING)->get();
+        $meetings = Meeting::with('term:id,school_id,group_id', 'term.group:id,school_id,name', 'term.courses.form:id,school_id,title,version')
+            ->whereKey($coming)->orderBy('starts_at')->get(['id', 'school_id', 'term_id', 'on', 'starts_at']);
 
         return array_values($meetings->map(fn (Meeting $meeting): ComingData => new ComingData($meeting->id, $meeting->term->group->name, $meeting->on, $meeting->starts_at->setTimezone($this->school->zone())->toRfc3339String(), self::named($meeting->term->courses)))->all());
     }
@@ -203,7 +211,7 @@ final class MeetingController extends Controller
         $members = GroupMember::where('group_id', $meeting->term->group_id)->whereNull('left_on')->pluck('joined_on', 'student_id')->all();
         $new = array_keys(array_filter($members, static fn (string $joined): bool => $joined > $last->on));
         $away = array_diff(array_keys($members), $new, $last->log()->there());
-        $names = static fn (array $ids): array => array_values(Student::whereIn('id', $ids)->orderBy('name')->pluck('name')->all());
+        $names = static fn (array $ids): array => $ids === [] ? [] : array_values(Student::whereIn('id', $ids)->orderBy('name')->pluck('name')->all());
 
         return ['awayLast' => $names($away), 'newcomers' => $names($new)];
     }
@@ -217,10 +225,23 @@ final class MeetingController extends Controller
             return [];
         }
         // The years before are not looked through for what no running term can have.
-        $meetings = Meeting::with('term.group')->whereIn('term_id', $running->select('id'))->where('on', '>=', $since)->where('on', '<', $today)->where('state', '<>', 'cancelled')
-            ->whereDoesntHave('logs', static fn ($logs) => $logs->standing())->orderByDesc('starts_at')->limit(self::MOST_UNSAID)->get();
+        $went = array_values(Meeting::whereIn('term_id', $running->select('id'))->where('on', '>=', $since)->where('on', '<', $today)->where('state', '<>', 'cancelled')
+            ->orderByDesc('starts_at')->toBase()->pluck('id')->all());
+        $logged = $this->logged($went);
+        $unsaid = array_slice(array_values(array_filter($went, static fn (string $id): bool => ! isset($logged[$id]))), 0, self::MOST_UNSAID);
+        /** @var \Illuminate\Database\Eloquent\Collection<int, Meeting> $meetings */
+        $meetings = Meeting::with('term:id,school_id,group_id', 'term.group:id,school_id,name')->whereKey($unsaid)->orderByDesc('starts_at')->get(['id', 'school_id', 'term_id', 'on', 'starts_at']);
 
         return array_values($meetings->map(static fn (Meeting $meeting): UnsaidData => new UnsaidData($meeting->id, $meeting->term->group->name, $meeting->on))->all());
+    }
+
+    /**
+     * @param  list<string>  $meetings
+     * @return array<string, mixed> those that have a log which stands, by meeting
+     */
+    private function logged(array $meetings): array
+    {
+        return $meetings === [] ? [] : LoggedClass::standing()->whereIn('meeting_id', $meetings)->toBase()->pluck('id', 'meeting_id')->all();
     }
 
     /**

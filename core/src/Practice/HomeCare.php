@@ -34,6 +34,9 @@ final readonly class HomeCare
 
     public static function of(Spared $spared, Entry $entry, Straining $straining = new Straining): self
     {
+        if ($spared->isNothing()) {
+            return self::none();
+        }
         $advice = CareRule::of($spared, $entry->cautions, $straining->of($entry), array_column($entry->variants, 'cautions', 'title'));
         $whole = array_filter($advice, static fn (CareAdvice $one): bool => $one->variant === null);
         $do = array_values(array_filter(array_map(static fn (CareAdvice $one): ?Adaptation => $one->do, $whole)));

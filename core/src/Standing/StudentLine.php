@@ -33,43 +33,62 @@ final readonly class StudentLine
     public static function over(Form $form, array $facts, callable $entryOf, array $days, MemoryModel $model = new MemoryModel): array
     {
         $replay = new Replay($model);
-        $byEntry = [];
-        foreach ($facts as $fact) {
-            $entry = $fact->subject === null ? null : $entryOf($fact->subject->key());
-            if ($entry !== null && $form->positionOf($entry) !== null) {
-                $byEntry[$entry][$fact->day][] = $fact;
-            }
-        }
+        $since = self::since($form, $facts, $entryOf, $days);
         $line = $tracks = [];
-        $before = PHP_INT_MIN;
-        foreach ($days as $day) {
+        foreach ($days as $at => $day) {
             $marks = [];
-            foreach ($byEntry as $entry => $own) {
-                $new = array_merge([], ...array_values(array_filter($own, static fn (int $on): bool => $on > $before && $on <= $day, ARRAY_FILTER_USE_KEY)));
+            foreach ($since[$at] ?? [] as $position => $new) {
                 foreach ($new as $fact) {
                     $fact->kind === FactKind::Mark && $marks[$fact->id] = true;
                 }
-                if ($new !== []) {
-                    $position = (int) $form->positionOf((string) $entry);
-                    $tracks[$entry] = $replay->on($tracks[$entry] ?? Tracks::none(), $new, $form->at($position)->isDoneOnBothSides());
-                }
+                $tracks[$position] = $replay->on($tracks[$position] ?? Tracks::none(), $new, $form->at($position)->isDoneOnBothSides());
             }
             $line[] = self::at($form, $tracks, $day, count($marks), $model);
-            $before = $day;
         }
 
         return $line;
     }
 
-    /** @param  array<string, Tracks>  $tracks  by entry */
-    private static function at(Form $form, array $tracks, int $day, int $marks, MemoryModel $model): self
+    /**
+     * @param  list<Fact>  $facts
+     * @param  callable(string): ?string  $entryOf
+     * @param  list<int>  $days
+     * @return array<int, array<int, list<Fact>>> by the number of the day at which they are known first, and by position
+     */
+    private static function since(Form $form, array $facts, callable $entryOf, array $days): array
     {
-        $standing = StudentStanding::of($form, $tracks, $day, $model);
-        $expected = 0.0;
-        foreach ($standing->noted() as $entry) {
-            $expected += $form->at($entry->position)->kind === EntryKind::Movement ? $entry->whole->recall ?? 0.0 : 0.0;
+        $since = [];
+        foreach ($facts as $fact) {
+            $entry = $fact->subject === null ? null : $entryOf($fact->subject->key());
+            $position = $entry === null ? null : $form->positionOf($entry);
+            if ($position === null) {
+                continue;
+            }
+            [$from, $to] = [0, count($days)];
+            while ($from < $to) {
+                $middle = intdiv($from + $to, 2);
+                $days[$middle] < $fact->day ? $from = $middle + 1 : $to = $middle;
+            }
+            $since[$from][$position][] = $fact;
         }
 
-        return new self($day, count($standing->holding()), $expected, $marks);
+        return $since;
+    }
+
+    /** @param  array<int, Tracks>  $tracks  by position */
+    private static function at(Form $form, array $tracks, int $day, int $marks, MemoryModel $model): self
+    {
+        [$holding, $expected] = [0, 0.0];
+        ksort($tracks);
+        foreach ($tracks as $position => $of) {
+            $entry = $form->at($position);
+            if ($entry->kind === EntryKind::Movement) {
+                $whole = EntryStanding::of($position, $of, $entry->isDoneOnBothSides(), $day, $model)->whole;
+                $holding += $whole->holds() ? 1 : 0;
+                $expected += $whole->recall ?? 0.0;
+            }
+        }
+
+        return new self($day, $holding, $expected, $marks);
     }
 }

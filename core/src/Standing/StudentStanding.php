@@ -90,7 +90,14 @@ final readonly class StudentStanding
     /** @return list<int> positions that hold: remembered, and last seen alone or better */
     public function holding(): array
     {
-        return array_values(array_filter($this->movements, fn (int $position): bool => $this->at($position)->whole->holds()));
+        $holding = [];
+        foreach ($this->movements as $position) {
+            if ($this->entries[$position]->whole->holds()) {
+                $holding[] = $position;
+            }
+        }
+
+        return $holding;
     }
 
     /** @return list<int> positions of movements that were seen alone or better, and do not hold any more */
@@ -135,29 +142,52 @@ final readonly class StudentStanding
     /** Whether the student can go on from a recap; null where there is none. */
     public function readiness(?Passage $recap): ?Readiness
     {
-        if ($recap === null) {
-            return null;
-        }
-        $readiness = Readiness::Ready;
-        foreach ($this->notReadyIn($recap) as $one) {
-            $readiness = $readiness->and($one->reason->readiness());
-        }
+        return $recap === null ? null : self::together($this->notReadyIn($recap));
+    }
 
-        return $readiness;
+    /**
+     * The same without looking at anything else of the form.
+     *
+     * @param  array<string, Tracks>  $tracks  by entry id, at least those of the recap
+     */
+    public static function readinessIn(Form $form, array $tracks, ?Passage $recap, int $day, MemoryModel $model): ?Readiness
+    {
+        return $recap === null ? null : self::together(self::notReady($form, $recap, static fn (int $position): EntryStanding => EntryStanding::of($position, $tracks[$form->at($position)->id] ?? null, $form->at($position)->isDoneOnBothSides(), $day, $model)));
     }
 
     /** @return list<NotReadyEntry> the entries of the recap that keep the student from being ready, in order */
     public function notReadyIn(?Passage $recap): array
     {
+        return $recap === null ? [] : self::notReady($this->form, $recap, $this->at(...));
+    }
+
+    /**
+     * @param  callable(int): EntryStanding  $at  by position
+     * @return list<NotReadyEntry>
+     */
+    private static function notReady(Form $form, Passage $recap, callable $at): array
+    {
         $lacking = [];
-        foreach ($recap?->positions() ?? [] as $position) {
-            $reason = $this->form->at($position)->kind->countsInForm() ? $this->at($position)->whole->notReady() : null;
-            if ($reason !== null) {
-                $lacking[] = new NotReadyEntry($this->at($position), $reason);
+        foreach ($recap->positions() as $position) {
+            $standing = $form->at($position)->kind->countsInForm() ? $at($position) : null;
+            $reason = $standing?->whole->notReady();
+            if ($standing !== null && $reason !== null) {
+                $lacking[] = new NotReadyEntry($standing, $reason);
             }
         }
 
         return $lacking;
+    }
+
+    /** @param  list<NotReadyEntry>  $lacking */
+    private static function together(array $lacking): Readiness
+    {
+        $readiness = Readiness::Ready;
+        foreach ($lacking as $one) {
+            $readiness = $readiness->and($one->reason->readiness());
+        }
+
+        return $readiness;
     }
 
     private function passes(int $position): bool
@@ -173,10 +203,13 @@ final readonly class StudentStanding
     private function lacking(array $taught, callable $where): array
     {
         $isTaught = array_fill_keys($taught, true);
+        $lacking = [];
+        foreach ($this->movements as $position) {
+            if (isset($isTaught[$position]) && ! isset($this->passing[$position]) && $where($position)) {
+                $lacking[] = $position;
+            }
+        }
 
-        return array_values(array_filter(
-            $this->movements,
-            fn (int $position): bool => isset($isTaught[$position]) && ! $this->passes($position) && $where($position),
-        ));
+        return $lacking;
     }
 }

@@ -25,9 +25,23 @@ final readonly class ReviewChooser
             $values[] = $item->value ?? null;
             $costs[] = $item === null ? 0 : ReviewProblem::quarters($item->minutes);
         }
+        // Where everything takes a multiple of some quarters, as entries of a plain list do, nothing is to be had in between.
+        $step = array_reduce($costs, self::divisor(...), $setUp);
+        $step = $step === 0 ? 1 : $step;
+        [$budget, $setUp] = [intdiv($budget, $step), intdiv($setUp, $step)];
+        $costs = array_map(static fn (int $cost): int => intdiv($cost, $step), $costs);
         [$opens, $goesOn] = self::decide($values, $costs, $budget, $setUp, $problem->most);
 
-        return self::walk($values, $costs, $budget, $setUp, $problem->most, $opens, $goesOn);
+        return self::walk($values, $costs, $step, $budget, $setUp, $problem->most, $opens, $goesOn);
+    }
+
+    private static function divisor(int $a, int $b): int
+    {
+        while ($b !== 0) {
+            [$a, $b] = [$b, $a % $b];
+        }
+
+        return $a;
     }
 
     /**
@@ -36,7 +50,7 @@ final readonly class ReviewChooser
      * opened there is one such table, which opening a passage leaves.
      *
      * @param  list<float|null>  $values
-     * @param  list<int>  $costs  quarters
+     * @param  list<int>  $costs  quarters, or as many steps of some quarters
      * @return array{array<int, array<int, string>>, array<int, array<int, string>>} by passages still to be opened and entry a byte
      *                                                                 for each number of quarters left: whether a passage opens there, and whether one that is open goes on
      */
@@ -60,34 +74,40 @@ final readonly class ReviewChooser
                 continue;
             }
             $cost = $costs[$at];
-            [$nextFresh, $nextFreshUsed, $nextJoined, $nextJoinedUsed] = [$fresh, $freshUsed, $fresh, $freshUsed];
+            $nextFresh = $nextFreshUsed = $nextJoined = $nextJoinedUsed = [];
             foreach ($layers as $may) {
                 $below = $most === null ? 0 : $may - 1;
                 [$open, $on] = [$nothing, $nothing];
+                // Each table by a name of its own: looking them up at every quarter costs more than what is done there.
+                [$free, $freeUsed, $bound, $boundUsed] = [$fresh[$may], $freshUsed[$may], $joined[$may], $joinedUsed[$may]];
+                [$ends, $endsUsed] = [$free, $freeUsed];
                 for ($left = $cost; $left <= $budget; $left++) {
-                    $with = $value + $joined[$may][$left - $cost];
-                    $used = $cost + $joinedUsed[$may][$left - $cost];
-                    $gain = $with - $fresh[$may][$left];
+                    $with = $value + $bound[$left - $cost];
+                    $gain = $with - $free[$left];
                     // Whoever stops here ends the passage earlier, and so wins what is equal.
-                    if ($gain > self::TIE || ($gain >= -self::TIE && $used < $freshUsed[$may][$left])) {
-                        $nextJoined[$may][$left] = $with;
-                        $nextJoinedUsed[$may][$left] = $used;
+                    if ($gain > self::TIE || ($gain >= -self::TIE && $cost + $boundUsed[$left - $cost] < $freeUsed[$left])) {
+                        $ends[$left] = $with;
+                        $endsUsed[$left] = $cost + $boundUsed[$left - $cost];
                         $on[$left] = "\1";
                     }
-                    $early = $left + $setUp;
-                    if ($early > $budget || $below < 0) {
+                }
+                [$begins, $beginsUsed] = [$free, $freeUsed];
+                [$bound, $boundUsed] = $below < 0 ? [[], []] : [$joined[$below], $joinedUsed[$below]];
+                for ($left = $cost, $early = $cost + $setUp; $early <= $budget && $below >= 0; $left++, $early++) {
+                    $with = $value + $bound[$left - $cost];
+                    $gain = $with - $free[$early];
+                    if ($gain < -self::TIE) {
                         continue;
                     }
-                    $with = $value + $joined[$below][$left - $cost];
-                    $used = $cost + $joinedUsed[$below][$left - $cost] + $setUp;
-                    $gain = $with - $fresh[$may][$early];
+                    $used = $cost + $boundUsed[$left - $cost] + $setUp;
                     // Whoever opens here begins earlier, and so wins what is equal, but for a passage that is worth nothing.
-                    if ($gain > self::TIE || ($gain >= -self::TIE && ($used < $freshUsed[$may][$early] || ($used === $freshUsed[$may][$early] && $used > 0)))) {
-                        $nextFresh[$may][$early] = $with;
-                        $nextFreshUsed[$may][$early] = $used;
+                    if ($gain > self::TIE || $used < $freeUsed[$early] || ($used === $freeUsed[$early] && $used > 0)) {
+                        $begins[$early] = $with;
+                        $beginsUsed[$early] = $used;
                         $open[$early] = "\1";
                     }
                 }
+                [$nextFresh[$may], $nextFreshUsed[$may], $nextJoined[$may], $nextJoinedUsed[$may]] = [$begins, $beginsUsed, $ends, $endsUsed];
                 [$opens[$may][$at], $goesOn[$may][$at]] = [$open, $on];
             }
             [$fresh, $freshUsed, $joined, $joinedUsed] = [$nextFresh, $nextFreshUsed, $nextJoined, $nextJoinedUsed];
@@ -99,10 +119,11 @@ final readonly class ReviewChooser
     /**
      * @param  list<float|null>  $values
      * @param  list<int>  $costs
+     * @param  int  $step  quarters
      * @param  array<int, array<int, string>>  $opens
      * @param  array<int, array<int, string>>  $goesOn
      */
-    private static function walk(array $values, array $costs, int $left, int $setUp, ?int $most, array $opens, array $goesOn): ReviewChoice
+    private static function walk(array $values, array $costs, int $step, int $left, int $setUp, ?int $most, array $opens, array $goesOn): ReviewChoice
     {
         $passages = [];
         $from = null;
@@ -113,7 +134,7 @@ final readonly class ReviewChooser
             $isIn = ($from === null ? $opens[$may][$at][$left] : $goesOn[$may][$at][$left]) === "\1";
             if (! $isIn) {
                 if ($from !== null) {
-                    $passages[] = new ChosenPassage(new Passage($from, $at), $value, $quarters / ReviewProblem::QUARTERS);
+                    $passages[] = new ChosenPassage(new Passage($from, $at), $value, $quarters * $step / ReviewProblem::QUARTERS);
                     $from = null;
                 }
 
@@ -129,7 +150,7 @@ final readonly class ReviewChooser
             $left -= $costs[$at];
         }
         if ($from !== null) {
-            $passages[] = new ChosenPassage(new Passage($from, count($values)), $value, $quarters / ReviewProblem::QUARTERS);
+            $passages[] = new ChosenPassage(new Passage($from, count($values)), $value, $quarters * $step / ReviewProblem::QUARTERS);
         }
 
         return new ReviewChoice($passages);
