@@ -4,8 +4,9 @@ import { expect, type Page, type Request } from '@playwright/test';
 import { call, keepClass, makeClass } from './floor';
 import { PASSWORD, test } from './teacher';
 
-const MARKS = 500;
-const CUTS = 60;
+// All of it with `bin/test --long`: a cut takes seconds, because what waits is patient.
+const CUTS = process.env.GORVAN_LONG === 'yes' ? 60 : 20;
+const MARKS = CUTS === 60 ? 500 : 170;
 const LEVELS = ['Following', 'Cued', 'Alone', 'Flowing', 'Leading'];
 
 /** Numbers that look drawn and are the same in every run. */
@@ -81,11 +82,11 @@ const touch = (page: Page, student: string, level: string) =>
 
 test.use({ serviceWorkers: 'allow' });
 
-test('500 marks through 60 cuts, reloads and a killed server are there once each, in order, shown and stored alike', async ({
+test('marks through many cuts, reloads and a killed server are there once each, in order, shown and stored alike', async ({
   browser,
   owner,
 }) => {
-  // Five hundred requests and what cuts them; a busy machine is slow, not wrong.
+  // Hundreds of requests and what cuts them; a busy machine is slow, not wrong.
   test.setTimeout(1_200_000);
   const server = new Server(await freePort());
   await server.start();

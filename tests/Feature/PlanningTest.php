@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Actions\LayTerm;
 use App\Actions\NewCourse;
 use App\Jobs\PlanTermJob;
+use App\Jobs\WaitingJobs;
 use App\Models\Form;
 use App\Models\Group;
 use App\Models\Term;
@@ -49,6 +50,18 @@ test('asked for twice a term is planned once, and a job left over changes nothin
     PlanTermJob::dispatch($this->user->school_id, $this->term->id);
     ($this->worker)();
     expect(($this->plans)())->toBe($planned)->and($when())->toBe($at);
+});
+
+test('a term that is to be planned when the clock is set back is planned within a minute, and what waits its moment goes on waiting', function () {
+    $this->postJson("/api/meetings/{$this->meetings[1]->id}/log", $this->asPlanned($this->meetings[1]))->assertNoContent();
+    $this->clockAt('2026-01-13T19:00:00+01:00'); // an hour earlier: an error of the clock was put right
+    ($this->worker)();
+    expect(DB::table('jobs')->count())->toBe(1);
+    $this->artisan('schedule:run');
+    ($this->worker)();
+    expect(DB::table('jobs')->count())->toBe(0)->and(($this->shown)()['term']['isBeingPlanned'])->toBeFalse();
+    PlanTermJob::dispatch($this->user->school_id, $this->term->id)->delay(60);
+    expect(WaitingJobs::release())->toBe(0);
 });
 
 test('a term taken back while it waits to be planned is no fault', function () {

@@ -81,7 +81,8 @@ final readonly class ReviewChooser
                 // Each table by a name of its own: looking them up at every quarter costs more than what is done there.
                 [$free, $freeUsed, $bound, $boundUsed] = [$fresh[$may], $freshUsed[$may], $joined[$may], $joinedUsed[$may]];
                 [$ends, $endsUsed] = [$free, $freeUsed];
-                for ($left = $cost; $left <= $budget; $left++) {
+                // Nobody is in a passage while as many may be opened as at the start.
+                for ($left = $may === $most ? $budget + 1 : $cost; $left <= $budget; $left++) {
                     $with = $value + $bound[$left - $cost];
                     $gain = $with - $free[$left];
                     // Whoever stops here ends the passage earlier, and so wins what is equal.

@@ -42,8 +42,12 @@ function oneEntry(Tracks $tracks, bool $hasSides = false): EntryStanding
     return EntryStanding::of(1, $tracks, $hasSides, 7, new MemoryModel);
 }
 
-/** P passes, H holds, A assumed, U unseen, F unseen and faded, C cued and recalled, u seen Unmet, n not met, o a connector, x an extra. */
-function standing(string $row): StudentStanding
+/**
+ * P passes, H holds, A assumed, U unseen, F unseen and faded, C cued and recalled, u seen Unmet, n not met, o a connector, x an extra.
+ *
+ * @return array{Form, array<string, Tracks>}
+ */
+function noted(string $row): array
 {
     $entries = $tracks = [];
     foreach (str_split($row) as $at => $letter) {
@@ -63,7 +67,14 @@ function standing(string $row): StudentStanding
         }
     }
 
-    return StudentStanding::of(new Form('T', $entries), $tracks, 7, new MemoryModel);
+    return [new Form('T', $entries), $tracks];
+}
+
+function standing(string $row): StudentStanding
+{
+    [$form, $tracks] = noted($row);
+
+    return StudentStanding::of($form, $tracks, 7, new MemoryModel);
 }
 
 test('the frontier ends the longest passing run from the start, one gap of one forgiven', function (string $row, ?int $frontier) {
@@ -84,7 +95,9 @@ test('holes lie before the furthest passing entry, behind after it, missed were 
 
 test('ready has three answers, and says why', function (string $row, Readiness $readiness, array $why) {
     $standing = standing($row);
+    [$form, $tracks] = noted($row);
     expect($standing->readiness(new Passage(1, strlen($row))))->toBe($readiness)
+        ->and(StudentStanding::readinessIn($form, $tracks, new Passage(1, strlen($row)), 7, new MemoryModel))->toBe($readiness)
         ->and(array_map(fn (NotReadyEntry $one) => "{$one->entry->position} {$one->reason->value}", $standing->notReadyIn(new Passage(1, strlen($row)))))->toBe($why);
 })->with([
     ['PCAH', Readiness::Ready, []],

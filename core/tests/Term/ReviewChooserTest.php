@@ -37,10 +37,10 @@ test('equal value goes to fewer minutes, then to the earliest passage', function
         ->and(chosen([[0, 1], [1, 1], [0, 1]], 10))->toBe([[2, 2, 2.5]]);
 });
 
-test('nothing but what the minutes allow is ever chosen, on random problems, edges of the budget among them', function () {
+test('nothing but what the minutes allow is ever chosen, on random problems, edges of the budget among them', function (int $coarse) {
     mt_srand(7);
     for ($round = 0; $round < 200; $round++) {
-        $entries = array_map(fn () => mt_rand(0, 5) === 0 ? null : [mt_rand(-20, 100) / 100, mt_rand(0, 16) / 8], range(1, mt_rand(1, 12)));
+        $entries = array_map(fn () => mt_rand(0, 5) === 0 ? null : [mt_rand(-20, 100) / 100, mt_rand(0, intdiv(16, $coarse)) * $coarse / 8], range(1, mt_rand(1, 12)));
         $budget = mt_rand(0, 40) / 4;
         $setUp = [0.0, 0.5, 1.5][mt_rand(0, 2)];
         $choice = chosen($entries, $budget, $setUp);
@@ -48,7 +48,7 @@ test('nothing but what the minutes allow is ever chosen, on random problems, edg
         expect(array_sum(array_column($choice, 2)))->toBeLessThanOrEqual($budget)
             ->and($value($choice))->toEqualWithDelta(bestByHand($entries, $budget, $setUp), 1e-9);
     }
-});
+})->with(['in eighths of a minute' => 1, 'in halves, which share a step' => 4, 'in whole minutes' => 8]);
 
 /** Every choice of entries there is. */
 function bestByHand(array $entries, float $budget, float $setUp): float
