@@ -19,6 +19,17 @@ final class AskForPlan
     {
     }
 
+    /**
+     * Takes the terms that a transaction will ask a plan for, before it takes any student: whoever logs a class takes its term
+     * and then those who were there, and two that do it the other way round would wait for each other for ever.
+     *
+     * @param  list<string>  $groups
+     */
+    public function hold(array $groups): void
+    {
+        Term::whereIn('group_id', $groups)->where('ends_on', '>=', $this->school->today())->orderBy('id')->lock('for no key update')->toBase()->pluck('id');
+    }
+
     public function __invoke(Term $term, Message $cause): void
     {
         if ($term->ends_on < $this->school->today()) {

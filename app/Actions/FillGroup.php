@@ -31,7 +31,8 @@ final class FillGroup
         $most = config('gorvan.limits.students');
 
         return DB::transaction(function () use ($group, $names, $joinedOn, $same, $others, $most): array {
-            Group::lockForUpdate()->findOrFail($group->id); // the same list sent twice at once is one list
+            // The same list sent twice at once is one list; a log that refers to the group need not wait for it.
+            Group::lock('for no key update')->findOrFail($group->id);
             if (GroupMember::where('group_id', $group->id)->whereNull('left_on')->count() + count($names) > $most) {
                 throw Refused::because(Message::of('students.too_many', most: $most), 'students');
             }

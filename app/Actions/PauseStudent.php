@@ -13,13 +13,14 @@ use Illuminate\Support\Facades\DB;
 /** A student stays away for a while: nobody waits for them meanwhile, and they come back to the groups they were in. */
 final class PauseStudent
 {
-    public function __construct(private readonly CurrentSchool $school, private readonly FillGroup $fill, private readonly ReplanGroup $replan)
+    public function __construct(private readonly CurrentSchool $school, private readonly FillGroup $fill, private readonly ReplanGroup $replan, private readonly AskForPlan $ask)
     {
     }
 
     public function __invoke(Student $student, bool $isPaused): void
     {
         DB::transaction(function () use ($student, $isPaused): void {
+            $this->ask->hold(array_values(GroupMember::where('student_id', $student->id)->pluck('group_id')->all()));
             Student::lockForUpdate()->findOrFail($student->id);
             $isPaused ? $this->pause($student) : $this->comeBack($student);
         });

@@ -38,7 +38,7 @@ final class ReplanGroup
 
     private function termsOf(string $group, Message $cause): void
     {
-        foreach (Term::where('group_id', $group)->where('ends_on', '>=', $this->school->today())->get() as $term) {
+        foreach (Term::where('group_id', $group)->where('ends_on', '>=', $this->school->today())->orderBy('id')->get() as $term) {
             ($this->ask)($term, $cause);
         }
     }

@@ -35,7 +35,9 @@ final class SayTaughtBefore
     public function __invoke(Group $group, string $id, int $to, ?string $on, DateTimeImmutable $at, Viewer $by): void
     {
         DB::transaction(function () use ($group, $id, $to, $on, $at, $by): void {
-            Group::lockForUpdate()->findOrFail($group->id);
+            // A log refers to the group: whoever keeps one need not wait for this.
+            Group::lock('for no key update')->findOrFail($group->id);
+            $this->ask->hold([$group->id]);
             if (LoggedClass::whereKey($id)->exists()) {
                 return;
             }
@@ -54,7 +56,7 @@ final class SayTaughtBefore
                 new Doing(DoingKind::Before, $placed->id, $placed->form->countedIdsOf(new Passage(1, $to))),
             ]);
             ($this->keep)($group->id, null, $log, $by);
-            foreach (Term::where('group_id', $group->id)->where('ends_on', '>=', $this->school->today())->get() as $term) {
+            foreach (Term::where('group_id', $group->id)->where('ends_on', '>=', $this->school->today())->orderBy('id')->get() as $term) {
                 ($this->ask)($term, Message::of('cause.before'));
             }
         });

@@ -33,7 +33,8 @@ final class PlanTermJob implements ShouldQueue
             $current,
             "term/$this->term",
             function () use ($plan, $trust): ?TermWork {
-                $term = Term::find($this->term);
+                // Nobody takes the term away between its row and what belongs to it.
+                $term = Term::lock('for key share')->find($this->term);
                 if ($term === null || ! $term->isBeingPlanned()) {
                     return null;
                 }

@@ -108,3 +108,22 @@ test('whoever has everybody’s record read anew takes the students in the order
     $before = array_filter(array_slice($heard, 0, (int) $written), fn (string $sql): bool => preg_match('/from "students".*order by "id" asc for no key update/', $sql) === 1);
     expect($written)->toBeInt()->and($before)->not->toBe([]);
 });
+
+test('whoever has a term planned again takes it before any student, as whoever logs a class does', function (string $method, string $url, array $body) {
+    [$one, $two] = $this->inside($this->user->school, fn () => Student::orderBy('name')->limit(2)->pluck('id')->all());
+    $heard = [];
+    Illuminate\Support\Facades\DB::listen(function ($query) use (&$heard) {
+        $heard[] = $query->sql;
+    });
+    $replace = ['{group}' => $this->group->id, '{one}' => $one, '{two}' => $two, '{id}' => (string) Str::ulid()];
+    $this->json($method, strtr($url, $replace), json_decode(strtr(json_encode($body, JSON_THROW_ON_ERROR), $replace), true))->assertSuccessful();
+    $first = static fn (string $pattern): int => array_key_first(preg_grep($pattern, $heard) ?: []) ?? -1;
+    expect($first('/from "terms".*for no key update/'))->toBeGreaterThan(-1)
+        ->toBeLessThan($first('/from "students".*for (no key )?update|^update "students"/'));
+    // A log refers to its group, and need not wait for what is done to it.
+    expect(preg_grep('/from "groups".*for update/', $heard))->toBe([]);
+})->with([
+    'taught before' => ['POST', '/api/groups/{group}/before', ['id' => '{id}', 'to' => 2, 'on' => null, 'at' => '2026-01-20T20:00:00+01:00']],
+    'a student who pauses' => ['PUT', '/api/students/{one}/pause', ['isPaused' => true]],
+    'two who are one' => ['POST', '/api/students/{one}/joined', ['other' => '{two}', 'isSure' => true]],
+]);

@@ -75,7 +75,13 @@ test('a term taken back while it waits to be planned is no fault', function () {
     });
     PlanTermJob::dispatch($this->user->school_id, $other);
     $this->deleteJson("/api/terms/$other")->assertNoContent();
+    $heard = [];
+    DB::listen(function ($query) use (&$heard) {
+        $heard[] = $query->sql;
+    });
     ($this->worker)();
+    // Nor is one that goes while its plan is read: it is held from its row to its courses.
+    expect(array_values(preg_grep('/from "terms" where "terms"."id" = \? and "terms"."school_id" = \?.*/', $heard) ?: [])[0])->toContain('for key share');
     expect(DB::table('jobs')->count())->toBe(0)->and(DB::table('failed_jobs')->count())->toBe(0);
 });
 
