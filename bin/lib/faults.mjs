@@ -51,11 +51,11 @@ function kill() {
   return null;
 }
 
-/** Asks until the server answers; a fault of the server is asked again, as the pages do. */
+/** Asks until the server answers; a fault of the server, and that it is asked too often, is asked again, as the pages do. */
 async function lasting(method, url, body, headers = {}) {
   for (let time = 0; time < 300; time++) {
     const answer = await teacher.call(method, url, body, { headers, signal: AbortSignal.timeout(30_000) }).catch(() => null);
-    if (answer !== null && answer.status < 500) {
+    if (answer !== null && answer.status < 500 && answer.status !== 429) {
       if (!answer.ok) throw new Refusal(`${method} ${url}: ${answer.status} ${await answer.text()}`, answer.status);
       return answer;
     }
