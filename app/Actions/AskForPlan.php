@@ -6,6 +6,8 @@ namespace App\Actions;
 
 use App\Jobs\PlanTermJob;
 use App\Models\CurrentSchool;
+use App\Models\GroupMember;
+use App\Models\Student;
 use App\Models\Term;
 use Gorvan\Core\Reading\Message;
 
@@ -28,6 +30,12 @@ final class AskForPlan
     public function hold(array $groups): void
     {
         Term::whereIn('group_id', $groups)->where('ends_on', '>=', $this->school->today())->orderBy('id')->lock('for no key update')->toBase()->pluck('id');
+    }
+
+    /** The same for all groups that some students are or were in. */
+    public function holdOf(Student ...$students): void
+    {
+        $this->hold(array_values(GroupMember::whereIn('student_id', array_column($students, 'id'))->distinct()->pluck('group_id')->all()));
     }
 
     public function __invoke(Term $term, Message $cause): void

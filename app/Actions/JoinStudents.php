@@ -27,7 +27,7 @@ final class JoinStudents
     public function together(Student $kept, Student $other, bool $isSure): void
     {
         DB::transaction(function () use ($kept, $other, $isSure): void {
-            $this->ask->hold($this->groupsOf($kept, $other));
+            $this->ask->holdOf($kept, $other);
             $both = Student::whereKey([$kept->id, $other->id])->orderBy('id')->lockForUpdate()->get()->keyBy('id');
             [$kept, $other] = [$both[$kept->id] ?? $kept, $both[$other->id] ?? $other];
             if ($other->same_as === $kept->id) {
@@ -51,7 +51,7 @@ final class JoinStudents
     public function apart(Student $other): void
     {
         DB::transaction(function () use ($other): void {
-            $this->ask->hold($this->groupsOf($other, ...Student::whereKey($other->same_as)->get()->all()));
+            $this->ask->holdOf($other, ...Student::whereKey($other->same_as)->get()->all());
             $other = Student::lockForUpdate()->findOrFail($other->id);
             $kept = $other->same_as === null ? null : Student::lockForUpdate()->find($other->same_as);
             if ($kept === null) {
@@ -84,12 +84,6 @@ final class JoinStudents
         if ($together > 0 && ! $isSure) {
             throw Refused::conflict(Message::of('students.together', name: $kept->name, other: $other->name, count: $together), 'isSure');
         }
-    }
-
-    /** @return list<string> in which one of them is or was */
-    private function groupsOf(Student ...$students): array
-    {
-        return array_values(GroupMember::whereIn('student_id', array_column($students, 'id'))->distinct()->pluck('group_id')->all());
     }
 
     /** @param  list<string>  $others  who else on record they are from now on */

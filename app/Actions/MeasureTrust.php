@@ -47,13 +47,15 @@ final class MeasureTrust
         $sided = array_fill_keys(Entry::where('sided', true)->pluck('id')->all(), true);
         $before = ForecastTests::whereIn('student_id', $students)->toBase()->pluck('tests', 'student_id')->all();
         $changed = false;
+        $rows = [];
         foreach ($facts as $student => $own) {
             $tests = Calibration::of($own, static fn (string $key): bool => isset($sided[$key]), $this->school->get()->memory());
             $kept = json_encode(array_map(static fn (ForecastTest $test): array => [$test->observed, $test->ages], $tests->each), JSON_THROW_ON_ERROR);
             $changed = $changed || ($before[$student] ?? null) !== $kept;
             Student::whereKey($student)->update(['trust' => $tests->tests === 0 ? null : ExpectedStudent::trustBy($tests->observed, $tests->predicted)]);
-            ForecastTests::updateOrCreate(['student_id' => $student], ['tests' => $kept]);
+            $rows[] = ['school_id' => $this->school->id(), 'student_id' => $student, 'tests' => $kept];
         }
+        ForecastTests::upsert($rows, ['school_id', 'student_id'], ['tests']);
         if ($changed) {
             School::whereKey($this->school->id())->increment('forecasts_version');
         }

@@ -20,7 +20,7 @@ final class PauseStudent
     public function __invoke(Student $student, bool $isPaused): void
     {
         DB::transaction(function () use ($student, $isPaused): void {
-            $this->ask->hold(array_values(GroupMember::where('student_id', $student->id)->pluck('group_id')->all()));
+            $this->ask->holdOf($student);
             Student::lockForUpdate()->findOrFail($student->id);
             $isPaused ? $this->pause($student) : $this->comeBack($student);
         });
