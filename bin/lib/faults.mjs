@@ -138,7 +138,8 @@ async function planned() {
 }
 async function plan(round) {
   const before = await planned();
-  const ahead = before.meetings.filter((one) => !one.isPast && !one.isToday && !one.isHeld);
+  // One that was given up may have been done after it was looked for: what is cancelled already is not cancelled again.
+  const ahead = before.meetings.filter((one) => !one.isPast && !one.isToday && !one.isHeld && one.state !== 'cancelled');
   const reason = `struck in round ${round}`;
   const changes = [{ what: 'cancel', meeting: ahead[round % ahead.length].id, reason }];
   const url = `/api/terms/${term}/changes`;
