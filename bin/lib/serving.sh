@@ -279,7 +279,18 @@ run_fpm() {
     -d opcache.interned_strings_buffer=24 -d opcache.max_accelerated_files=20000 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d realpath_cache_size=4M -d realpath_cache_ttl=600
   FPM=$!
 }
-run_nginx() { stop_group "${NGINX:-}"; in_background nginx /usr/sbin/nginx -e "$RUN/log/nginx.log" -p "$RUN" -c "$RUN/nginx.conf"; NGINX=$!; }
+run_nginx() { stop_group "${NGINX:-}"; NGINX_WORKERS=; in_background nginx /usr/sbin/nginx -e "$RUN/log/nginx.log" -p "$RUN" -c "$RUN/nginx.conf"; NGINX=$!; }
+# Whether a process of nginx was killed while its master lives on and has begun another. What it had counted in the memory
+# they share is counted for ever: who had twelve requests in such processes would be told "too often" until the next start.
+nginx_lost_a_worker() {
+  local master one now
+  master=$(cat "$RUN/nginx.pid" 2>/dev/null) && now=$(cat "/proc/$master/task/$master/children" 2>/dev/null) && [ -n "$now" ] || return 1
+  for one in $NGINX_WORKERS; do
+    case " $now " in *" $one "*) ;; *) return 0 ;; esac
+  done
+  NGINX_WORKERS=$now
+  return 1
+}
 
 # Works on what waits in the queue, in the background; a worker that ends is started again.
 start_worker() {
@@ -309,6 +320,7 @@ supervise() {
     if ! postgres_runs; then what=PostgreSQL; run_postgres
     elif ! kill -0 "$FPM" 2>/dev/null; then what=php-fpm; run_fpm
     elif ! kill -0 "$NGINX" 2>/dev/null; then what=nginx; run_nginx
+    elif nginx_lost_a_worker; then what="a process of nginx"; run_nginx
     elif ! kill -0 "$WORKER" 2>/dev/null; then what="the queue"; start_worker
     elif [ -n "${SCHEDULER:-}" ] && ! kill -0 "$SCHEDULER" 2>/dev/null; then what="the clock"; start_scheduler
     fi

@@ -54,6 +54,86 @@ test('a second bin/start touches nothing that the first one runs', function () {
     expect($exit)->toBe(1)->and($errors)->toContain('bin/start is running here already')->toContain('nothing was touched')->not->toContain('--  ');
 });
 
+/** Serves pages that never come from a folder of its own, under the watch of bin/start, until it is told to stop. */
+const PAGES_THAT_NEVER_COME = <<<'SHELL'
+ROOT=$1 VAR=$2 SERVED=$1 PHP_SOCKET=$2/php.sock RUN=$2/run RUN_LOG=$2 FPM=$$ WORKER=$$
+mkdir -p "$RUN/log" "$RUN/tmp"
+. "$ROOT/bin/lib/serving.sh"
+say() { :; }
+postgres_runs() { :; }
+php_conf() { :; }
+APP_RUN=()
+nginx_conf "$3" > "$RUN/nginx.conf"
+trap 'stop_group "$NGINX"; exit 0' TERM
+run_nginx
+SECONDS=0
+supervise
+SHELL;
+
+test('a process of nginx that is killed leaves nobody refused for good', function () {
+    $home = sys_get_temp_dir().'/gorvan-watch-'.bin2hex(random_bytes(4));
+    mkdir($home);
+    // It takes every request, and nobody ever answers.
+    $room = stream_context_create(['socket' => ['backlog' => 500]]);
+    $never = stream_socket_server("unix://$home/php.sock", $no, $why, STREAM_SERVER_BIND | STREAM_SERVER_LISTEN, $room);
+    chmod("$home/php.sock", 0777);
+    chmod($home, 0755);
+    $free = stream_socket_server('tcp://127.0.0.1:0');
+    $port = (int) explode(':', (string) stream_socket_get_name($free, false))[1];
+    fclose($free);
+    $asked = static function () use ($port) {
+        $line = @stream_socket_client("tcp://127.0.0.1:$port", timeout: 2);
+        if (is_resource($line)) {
+            fwrite($line, "GET /api/today HTTP/1.1\r\nHost: 127.0.0.1\r\nConnection: close\r\n\r\n");
+            stream_set_timeout($line, 0, 300_000);
+        }
+
+        return $line;
+    };
+    /** The status it answers with at once; null where it works on it, "" where nobody is there. */
+    $status = static function () use ($asked): ?string {
+        $line = $asked();
+
+        return is_resource($line) ? (($said = fgets($line)) === false ? null : explode(' ', $said)[1]) : '';
+    };
+    $watch = new Process(['bash', '-c', PAGES_THAT_NEVER_COME, 'watch', base_path(), $home, (string) $port]);
+    $watch->setTimeout(120);
+    $watch->start();
+    try {
+        expect(eventually(fn () => $status() === null))->toBeTrue();
+        for ($kill = 0; $kill < 14; $kill++) {
+            $line = $asked();
+            usleep(100_000);
+            $master = trim((string) file_get_contents("$home/run/nginx.pid"));
+            foreach (explode(' ', trim((string) file_get_contents("/proc/$master/task/$master/children"))) as $worker) {
+                posix_kill((int) $worker, SIGKILL);
+            }
+            expect(eventually(fn () => $status() !== ''))->toBeTrue();
+        }
+        usleep(2_500_000);
+        eventually(fn () => $status() === null);
+        expect($status())->toBeNull();
+    } finally {
+        $watch->signal(SIGTERM);
+        $watch->wait();
+        fclose($never);
+        (new Process(['rm', '-rf', $home]))->run();
+    }
+});
+
+/** Whether it comes true within fifteen seconds. */
+function eventually(Closure $isTrue): bool
+{
+    for ($time = 0; $time < 75; $time++) {
+        if ($isTrue()) {
+            return true;
+        }
+        usleep(200_000);
+    }
+
+    return false;
+}
+
 test('the scripts are sound shell', function (string $script) {
     $process = new Process(['bash', '-n', base_path($script)]);
     $process->run();
