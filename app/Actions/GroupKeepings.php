@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Group;
+use App\Models\Student;
 use Gorvan\Core\Memory\MemoryModel;
+use Gorvan\Core\Memory\Tracks;
 use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Standing\KeepingStanding;
 
@@ -18,20 +20,39 @@ final class GroupKeepings
 
     /**
      * @param  string  $on  the day `Y-m-d`
-     * @param  list<string>  $also  students beside its members: guests of a class
+     * @param  list<string>|null  $only  student ids, or null for everyone
      * @return array<string, array<string, KeepingStanding>> by student and principle, in their order; empty where it works with none
      */
-    public function __invoke(Group $group, string $on, array $also = []): array
+    public function __invoke(Group $group, string $on, ?array $only = null): array
     {
-        $ids = $group->principles === null ? [] : array_values($group->principles->principles->pluck('id')->all());
+        $ids = self::principles($group);
         if ($ids === []) {
             return [];
         }
-        $students = array_values(array_unique([...$group->loadMissing('students')->students->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE)->pluck('id')->all(), ...$also]));
+        $students = $group->loadMissing('students')->students->sortBy(static fn (Student $one): string => $one->name, SORT_NATURAL | SORT_FLAG_CASE)->modelKeys();
+
+        return $this->of($group, $this->standings->principles($only === null ? array_values($students) : array_values(array_intersect($students, $only)), $ids, $on), $on);
+    }
+
+    /** @return list<string> the principles it works on, rows */
+    public static function principles(Group $group): array
+    {
+        return $group->principles === null ? [] : array_values($group->principles->principles->modelKeys());
+    }
+
+    /**
+     * The same of tracks that are read already.
+     *
+     * @param  array<string, array<string, Tracks>>  $tracks  by student and principle
+     * @return array<string, array<string, KeepingStanding>>
+     */
+    public function of(Group $group, array $tracks, string $on): array
+    {
+        $ids = self::principles($group);
         $standings = [];
-        foreach ($this->standings->principles($students, $ids, $on) as $student => $tracks) {
+        foreach ($ids === [] ? [] : $tracks as $student => $own) {
             foreach ($ids as $id) {
-                $standings[$student][$id] = KeepingStanding::of(($tracks[$id] ?? null)?->whole, Day::number($on), $this->model);
+                $standings[$student][$id] = KeepingStanding::of(($own[$id] ?? null)?->whole, Day::number($on), $this->model);
             }
         }
 

@@ -7,12 +7,14 @@ namespace App\Actions;
 use App\Models\Group;
 use App\Models\PlacedForm;
 use App\Models\Student;
+use Gorvan\Core\Standing\KeepingStanding;
 use Gorvan\Core\Standing\StudentStanding;
+use Illuminate\Database\Eloquent\Collection;
 
 /** Where everyone in a group stands in a form on a day, by name. */
 final class GroupStandings
 {
-    public function __construct(private readonly ReadStandings $standings)
+    public function __construct(private readonly ReadStandings $standings, private readonly GroupKeepings $keepings)
     {
     }
 
@@ -25,11 +27,45 @@ final class GroupStandings
      */
     public function __invoke(Group $group, PlacedForm $form, string $on, ?array $only = null, ?array $entries = null, array $also = []): array
     {
-        $members = $group->loadMissing('students')->students;
-        $students = ($also === [] ? $members : $members->merge(Student::whereIn('id', $also)->get()))->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE)
-            ->filter(static fn (Student $student): bool => $only === null || in_array($student->id, $only, true));
-        $standings = ($this->standings)($form, array_values($students->pluck('id')->all()), $on, $entries);
+        $students = self::students($group, $also)->filter(static fn (Student $student): bool => $only === null || in_array($student->id, $only, true));
+        $standings = ($this->standings)($form, array_values($students->modelKeys()), $on, $entries);
 
+        return self::each($students, $standings);
+    }
+
+    /**
+     * And where they stand in its principles, from the same reading.
+     *
+     * @param  string  $on  the day `Y-m-d`
+     * @param  list<string>  $also  students beside its members: guests of a class
+     * @return array{list<array{Student, StudentStanding}>, array<string, array<string, KeepingStanding>>} {@see GroupKeepings}
+     */
+    public function withKeepings(Group $group, PlacedForm $form, string $on, array $also = []): array
+    {
+        $students = self::students($group, $also);
+        [$standings, $tracks] = $this->standings->both($form, array_values($students->modelKeys()), GroupKeepings::principles($group), $on);
+
+        return [self::each($students, $standings), $this->keepings->of($group, $tracks, $on)];
+    }
+
+    /**
+     * @param  list<string>  $also
+     * @return Collection<int, Student> by name
+     */
+    private static function students(Group $group, array $also): Collection
+    {
+        $members = $group->loadMissing('students')->students;
+
+        return ($also === [] ? $members : $members->merge(Student::whereIn('id', $also)->get()))->sortBy(static fn (Student $one): string => $one->name, SORT_NATURAL | SORT_FLAG_CASE);
+    }
+
+    /**
+     * @param  Collection<int, Student>  $students
+     * @param  array<string, StudentStanding>  $standings
+     * @return list<array{Student, StudentStanding}>
+     */
+    private static function each(Collection $students, array $standings): array
+    {
         return array_values($students->map(static fn (Student $student): array => [$student, $standings[$student->id]])->all());
     }
 }

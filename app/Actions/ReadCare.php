@@ -15,12 +15,17 @@ use Gorvan\Core\Form\Form;
 use Gorvan\Core\Term\MeetingCare;
 use Gorvan\Core\Term\StudentCare;
 use Illuminate\Database\Eloquent\Collection;
+use WeakMap;
 
 /** Who needs what at a meeting: by what was noted of its students, and of this evening. */
 final class ReadCare
 {
+    /** @var WeakMap<Meeting, Collection<int, Student>>  sorted once for all that is asked of a meeting */
+    private WeakMap $belonging;
+
     public function __construct(private readonly CurrentSchool $school, private readonly MeetingCare $care)
     {
+        $this->belonging = new WeakMap;
     }
 
     /**
@@ -52,16 +57,27 @@ final class ReadCare
     /** @return array<string, string> everyone who belongs to the meeting, by id, in the order of their names */
     public function names(Meeting $meeting): array
     {
-        return $this->students($meeting)->pluck('name', 'id')->all();
+        $names = [];
+        foreach ($this->students($meeting) as $student) {
+            $names[$student->id] = $student->name;
+        }
+
+        return $names;
     }
 
     /** @return Collection<int, Student> everyone who belongs to the meeting, by name */
     private function students(Meeting $meeting): Collection
     {
-        $group = $meeting->term->group;
-        $guests = $meeting->attendances->pluck('student_id')->diff($group->loadMissing('students')->students->pluck('id'))->all();
+        return $this->belonging[$meeting] ??= $this->read($meeting);
+    }
 
-        return $group->students->merge($guests === [] ? [] : Student::whereIn('id', $guests)->get())->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE);
+    /** @return Collection<int, Student> */
+    private function read(Meeting $meeting): Collection
+    {
+        $members = $meeting->term->group->loadMissing('students')->students;
+        $guests = array_values(array_diff($meeting->attendances->pluck('student_id')->all(), $members->modelKeys()));
+
+        return ($guests === [] ? $members : $members->merge(Student::whereIn('id', $guests)->get()))->sortBy(static fn (Student $one): string => $one->name, SORT_NATURAL | SORT_FLAG_CASE);
     }
 
     /**

@@ -56,9 +56,41 @@ final class ReadStandings
      */
     public function tracks(PlacedForm $form, array $students, string $on, ?array $only = null): array
     {
-        $rows = $only ?? $form->ids;
+        return $students === [] ? [] : self::inForm($form, $this->until($students, Day::number($on), $only ?? $form->ids));
+    }
+
+    /**
+     * Both what {@see __invoke()} and what {@see principles()} say of the same students, from one reading of their records.
+     *
+     * @param  list<string>  $students
+     * @param  list<string>  $principles  rows
+     * @param  string  $on  the day `Y-m-d`
+     * @return array{array<string, StudentStanding>, array<string, array<string, Tracks>>}
+     */
+    public function both(PlacedForm $form, array $students, array $principles, string $on): array
+    {
+        if ($students === []) {
+            return [[], []];
+        }
+        $day = Day::number($on);
+        $keys = self::keysOf($principles);
+        $found = $this->until($students, $day, [...$form->ids, ...array_keys($keys)]);
+        $model = $this->school->get()->memory();
+
+        return [
+            array_map(static fn (array $tracks): StudentStanding => StudentStanding::of($form->form, $tracks, $day, $model), self::inForm($form, $found)),
+            self::inSet($keys, $found),
+        ];
+    }
+
+    /**
+     * @param  array<string, array<string, Tracks>>  $found  by student and subject
+     * @return array<string, array<string, Tracks>> by student and the entry's id in the form
+     */
+    private static function inForm(PlacedForm $form, array $found): array
+    {
         $byKey = [];
-        foreach ($students === [] ? [] : $this->until($students, Day::number($on), $rows) as $student => $tracks) {
+        foreach ($found as $student => $tracks) {
             $byKey[$student] = [];
             foreach ($tracks as $row => $of) {
                 $key = $form->keyOf((string) $row);
@@ -84,19 +116,41 @@ final class ReadStandings
         if ($students === [] || $principles === []) {
             return array_fill_keys($students, []);
         }
+        $keys = self::keysOf($principles);
+
+        return self::inSet($keys, $this->until($students, Day::number($on), array_keys($keys)));
+    }
+
+    /**
+     * @param  list<string>  $principles  rows
+     * @return array<string, string> rows by their subjects' keys
+     */
+    private static function keysOf(array $principles): array
+    {
         $keys = [];
         foreach ($principles as $id) {
             $keys[Subject::principle($id)->key()] = $id;
         }
-        $found = [];
-        foreach ($this->until($students, Day::number($on), array_keys($keys)) as $student => $tracks) {
-            $found[$student] = [];
+
+        return $keys;
+    }
+
+    /**
+     * @param  array<string, string>  $keys  {@see keysOf()}
+     * @param  array<string, array<string, Tracks>>  $found  by student and subject
+     * @return array<string, array<string, Tracks>> by student and principle
+     */
+    private static function inSet(array $keys, array $found): array
+    {
+        $own = [];
+        foreach ($found as $student => $tracks) {
+            $own[$student] = [];
             foreach (array_intersect_key($tracks, $keys) as $key => $of) {
-                $found[$student][$keys[$key]] = $of;
+                $own[$student][$keys[$key]] = $of;
             }
         }
 
-        return $found;
+        return $own;
     }
 
     /**

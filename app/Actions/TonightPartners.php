@@ -8,6 +8,7 @@ use App\Models\Course;
 use App\Models\CurrentSchool;
 use App\Models\KeptLesson;
 use App\Models\Meeting;
+use App\Models\PlacedForm;
 use Gorvan\Core\Care\Spared;
 use Gorvan\Core\Lesson\Content\PartnerDrill;
 
@@ -18,17 +19,22 @@ final class TonightPartners
     {
     }
 
-    /** @return list<TonightPartner> those of tonight's lessons first, then the latest in the form */
-    public function __invoke(Meeting $meeting): array
+    /**
+     * @param  array<string, array{PlacedForm, list<string>}>  $read  form and entries that were met by course, where they are read already
+     * @return list<TonightPartner> those of tonight's lessons first, then the latest in the form
+     */
+    public function __invoke(Meeting $meeting, array $read = []): array
     {
         $found = [];
-        /** @var \Illuminate\Database\Eloquent\Collection<int, Course> $courses */
-        $courses = $meeting->term->courses()->with('form.entries')->get();
-        foreach ($courses as $course) {
-            $placed = $course->form->placed();
+        foreach ($meeting->term->loadMissing('courses.form')->courses as $course) {
+            $lessons = $this->lessonsOf($course);
+            // Most courses have no partner work, and then their form is not read for it.
+            if ($lessons === []) {
+                continue;
+            }
+            [$placed, $met] = $read[$course->id] ?? $this->read($meeting, $course);
             $tonight = $meeting->planned()?->course($course->id)?->entries() ?? [];
-            $met = array_map(static fn (int $position): string => $placed->form->at($position)->id, $this->taught->by($meeting->term->group_id, $placed, $this->school->today()));
-            foreach ($this->lessonsOf($course) as $row) {
+            foreach ($lessons as $row) {
                 $drill = $row->written()->partner;
                 $position = $drill === null ? null : $placed->form->positionOf($drill->entry);
                 if ($drill !== null && $position !== null && in_array($drill->entry, [...$met, ...$tonight], true)) {
@@ -39,6 +45,14 @@ final class TonightPartners
         usort($found, static fn (TonightPartner $a, TonightPartner $b): int => [$b->isTonight, $b->position] <=> [$a->isTonight, $a->position]);
 
         return $found;
+    }
+
+    /** @return array{PlacedForm, list<string>} */
+    private function read(Meeting $meeting, Course $course): array
+    {
+        $placed = $course->form->placed();
+
+        return [$placed, array_map(static fn (int $position): string => $placed->form->at($position)->id, $this->taught->by($meeting->term->group_id, $placed, $this->school->today()))];
     }
 
     /**

@@ -57,15 +57,14 @@ final class ClassPage
     {
         $today = $this->school->today();
         $plan = $meeting->planned();
-        $cards = $points = $passages = $placed = $recalls = $stood = [];
-        /** @var \Illuminate\Database\Eloquent\Collection<int, Course> $courses */
-        $courses = $meeting->term->courses()->with('form.entries')->get();
-        foreach ($courses as $course) {
+        $cards = $points = $passages = $placed = $recalls = $stood = $read = [];
+        foreach ($meeting->term->loadMissing('courses.form.entries')->courses as $course) {
             $form = $placed[$course->id] = $course->form->placed();
             $part = $plan?->course($course->id) ?? new CoursePlan($course->id, null, [], [], []);
             $known = $this->taught->by($meeting->term->group_id, $form, $today);
             $cards[] = self::cards($course, $form, $part);
             $keys = array_map(static fn (int $position): string => $form->form->at($position)->id, $known);
+            $read[$course->id] = [$form, $keys];
             array_push($points, ...self::keyed($course, StopCheck::points($form->form, $part, $keys)));
             $passages = array_merge_recursive($passages, self::passages($course, $part, $keys));
             foreach (($this->standings)($meeting->term->group, $form, $today, also: $meeting->guests(null)) as [$student, $standing]) {
@@ -79,13 +78,16 @@ final class ClassPage
         // Whoever has met nothing of tonight cannot be looked at in it: a guest on a first evening.
         $met = array_filter($recalls, static fn (array $of): bool => array_intersect_key($of, array_flip($tonight)) !== []);
 
-        return new ClassData($cards, $this->watch($met, $passages, $placed), WatchList::SHOWN, self::stops($meeting, $points, $placed, array_map(static fn (PlannedFocus $one): string => $one->principle, $plan->focus ?? [])), $stood, $this->partnersOf($meeting));
+        return new ClassData($cards, $this->watch($met, $passages, $placed), WatchList::SHOWN, self::stops($meeting, $points, $placed, array_map(static fn (PlannedFocus $one): string => $one->principle, $plan->focus ?? [])), $stood, $this->partnersOf($meeting, $read));
     }
 
-    /** @return list<PartnerData> */
-    private function partnersOf(Meeting $meeting): array
+    /**
+     * @param  array<string, array{PlacedForm, list<string>}>  $read  form and entries that were met by course
+     * @return list<PartnerData>
+     */
+    private function partnersOf(Meeting $meeting, array $read): array
     {
-        $partners = ($this->partners)($meeting);
+        $partners = ($this->partners)($meeting, $read);
         $spared = $partners === [] ? [] : $this->partners->spared($meeting);
 
         return array_map(fn (TonightPartner $one): PartnerData => PartnerData::of($one, $this->partners->aside($one->drill, $spared)), $partners);

@@ -55,7 +55,9 @@ final class Season
      */
     public function ticksOf(Collection $meetings, string $course, array $taught): array
     {
-        return array_values($meetings->map(fn (Meeting $meeting): TickData => TickData::of($meeting, $course, $taught[$meeting->id] ?? null, $this->school))->all());
+        [$today, $zone] = [$this->school->today(), $this->school->zone()];
+
+        return array_values($meetings->map(static fn (Meeting $meeting): TickData => TickData::of($meeting, $course, $taught[$meeting->id] ?? null, $today, $zone))->all());
     }
 
     /**
@@ -105,18 +107,21 @@ final class Season
         return array_map(static fn (string $day): ClosureData => new ClosureData($day, $day), array_values(array_unique($days)));
     }
 
-    /** A meeting that went by since the term was planned, and of which nobody has said anything, asks for a new plan. */
-    public function keepCurrent(Term $term): void
+    /** A meeting that went by since the term was planned, and of which nobody has said anything, asks for a new plan; whether it did. */
+    public function keepCurrent(Term $term): bool
     {
         $today = $this->school->today();
         $planned = $term->planned_at?->setTimezone($this->school->zone())->format('Y-m-d');
         if ($term->isBeingPlanned() || $planned === $today || $term->ends_on < $today) {
-            return;
+            return false;
         }
         $went = $term->meetings()->where('on', '<', $today)->where('state', '<>', 'cancelled')->when($planned !== null, static fn ($since) => $since->where('on', '>=', $planned))
             ->whereDoesntHave('logs', static fn ($logs) => $logs->standing());
-        if ($went->exists()) {
-            ($this->ask)($term, Message::of('cause.unsaid'));
+        if (! $went->exists()) {
+            return false;
         }
+        ($this->ask)($term, Message::of('cause.unsaid'));
+
+        return true;
     }
 }

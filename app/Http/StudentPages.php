@@ -112,7 +112,7 @@ final class StudentPages
     private function principles(Student $student, Group $group, string $on): ?StudentKeepingsIn
     {
         $set = GroupPrinciplesData::of($group);
-        $own = $set === null ? [] : array_intersect_key(($this->keepings)($group, $on), [$student->id => true]);
+        $own = $set === null ? [] : ($this->keepings)($group, $on, [$student->id]);
 
         return $set === null ? null : new StudentKeepingsIn($group->name, $set, StudentKeepings::all($own)[0]->keepings ?? []);
     }

@@ -32,8 +32,11 @@ use Illuminate\Database\Eloquent\Collection;
 /** The classes of a day as Today shows them. However many they are, what they rest on is read once for all of them. */
 final class Tonight
 {
-    /** What the page needs of each, beside the forms. */
-    private const WITH = ['term.courses', 'term.meetings', 'term.group.students.considerations', 'term.group.principles.principles', 'term.group.principles.gone', 'attendances'];
+    /** What the page needs of a term, beside its courses and meetings. */
+    private const WITH = ['group.students.considerations', 'group.principles.principles', 'group.principles.gone'];
+
+    /** What the season line needs of a meeting. */
+    private const LINE = ['id', 'school_id', 'term_id', 'on', 'starts_at', 'plan', 'state'];
 
     /** @var array<string, PlacedForm> */
     private array $placed = [];
@@ -53,20 +56,36 @@ final class Tonight
         $standing = Meeting::where('state', '<>', 'cancelled')->orderBy('starts_at')->select('id', 'term_id');
         $tonight = (clone $standing)->where('on', $day)->get();
         $after = (clone $standing)->where('on', '>', $day)->first();
-        $terms = array_values(array_unique([...$tonight->pluck('term_id')->all(), ...($after === null ? [] : [$after->term_id])]));
-        Term::whereKey($tonight->pluck('term_id'))->get()->each($this->season->keepCurrent(...));
+        $evening = array_unique($tonight->pluck('term_id')->all());
+        $ids = array_values(array_unique([...$evening, ...($after === null ? [] : [$after->term_id])]));
         // Whether a plan is being made is asked before the plan is read: one that is written in between is shown, or asked for
         // again, and never an old one as the new.
-        $summaries = TermSummary::all($terms);
-        /** @var Collection<int, Meeting> $meetings */
-        $meetings = Meeting::with(self::WITH)->whereKey($tonight->modelKeys())->orderBy('starts_at')->get();
-        /** @var Meeting|null $next */
-        $next = $after === null ? null : Meeting::with('term.courses')->find($after->id);
-        $this->readForms(array_values(array_filter([...$meetings->all(), $next])));
+        $terms = self::terms($ids);
+        if ($terms->only($evening)->filter($this->season->keepCurrent(...))->isNotEmpty()) {
+            $terms = self::terms($ids);
+        }
+        $summaries = $terms->map(TermSummary::of(...))->all();
+        // The courses again: a plan that was written in between has another cut too.
+        $terms->load('courses');
         // A meeting, or its whole term, may have been taken away in between.
-        $meetings = $meetings->filter(static fn (Meeting $one): bool => isset($summaries[$one->term_id]));
+        /** @var Collection<int, Meeting> $read */
+        $read = Meeting::with('attendances')->whereKey([...$tonight->modelKeys(), ...($after === null ? [] : [$after->id])])->orderBy('starts_at')->get();
+        $read = $read->filter(static fn (Meeting $one): bool => ($terms[$one->term_id] ?? null)?->courses->isNotEmpty() ?? false)
+            ->each(static fn (Meeting $one) => $one->setRelation('term', $terms[$one->term_id]));
+        $terms->only($evening)->load(['meetings' => static fn ($line) => $line->select(self::LINE)->orderBy('starts_at')])->loadMissing(self::WITH);
+        $this->readForms($terms);
+        $next = $after === null ? null : $read->find($after->id);
 
-        return [$this->all($meetings, $summaries), $next, $next === null ? null : $summaries[$next->term_id] ?? null];
+        return [$this->all($read->only($tonight->modelKeys()), $summaries), $next, $next === null ? null : $summaries[$next->term_id]];
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @return Collection<string, Term> by id, as their summaries need them
+     */
+    private static function terms(array $ids): Collection
+    {
+        return $ids === [] ? new Collection : TermSummary::counted()->whereKey($ids)->get()->keyBy('id');
     }
 
     /** A form of one of the classes, read with them. */
@@ -75,10 +94,10 @@ final class Tonight
         return $this->placed[$course->form_id];
     }
 
-    /** @param  list<Meeting>  $meetings */
-    private function readForms(array $meetings): void
+    /** @param  Collection<string, Term>  $terms */
+    private function readForms(Collection $terms): void
     {
-        $courses = array_merge([], ...array_map(static fn (Meeting $one): array => $one->term->courses->all(), $meetings));
+        $courses = array_merge([], ...array_values($terms->map(static fn (Term $one): array => $one->courses->all())->all()));
         $forms = Form::with('entries')->whereKey(array_unique(array_column($courses, 'form_id')))->get()->keyBy('id');
         foreach ($courses as $course) {
             /** @var Form $form */
@@ -111,8 +130,7 @@ final class Tonight
             $taught = Season::in($placed, $logged);
             $warmUps = $this->school->get()->warmUps();
             $model = $this->school->get()->memory();
-            $stand = $term->group->students->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE)
-                ->map(static fn (Student $one): ?Readiness => StudentStanding::readinessIn($placed->form, $tracks[$placed->id][$one->id], $recaps[$meeting->id], $given, $model));
+            $stand = $term->group->students->map(static fn (Student $one): ?Readiness => StudentStanding::readinessIn($placed->form, $tracks[$placed->id][$one->id], $recaps[$meeting->id], $given, $model));
 
             return new TonightData(
                 $summaries[$term->id],
@@ -121,7 +139,7 @@ final class Tonight
                 $course->id,
                 TaughtEntries::in($placed, $firsts[$term->group_id] ?? [])->by($given, $placed->form),
                 ReadinessData::of(array_values($stand->all())),
-                $this->season->ticksOf($term->meetings->sortBy('starts_at'), $course->id, $taught),
+                $this->season->ticksOf($term->meetings, $course->id, $taught),
                 Season::closures($term),
                 array_values($term->courses->map(CourseFormData::of(...))->all()),
                 GroupPrinciplesData::of($term->group),

@@ -28,6 +28,30 @@ trait BelongsToSchool
     }
 
     /**
+     * What the traits do first and with each row, as the framework finds it, but by their names alone: it looks through all
+     * three hundred methods of a class for attributes that none here has, 0.3 ms for every class of every request.
+     */
+    protected static function bootTraits(): void
+    {
+        static::$traitInitializers[static::class] = [];
+        foreach (class_uses_recursive(static::class) as $trait) {
+            $name = class_basename($trait);
+            if (method_exists(static::class, "boot$name")) {
+                static::{"boot$name"}();
+            }
+            if (method_exists(static::class, "initialize$name")) {
+                static::$traitInitializers[static::class][] = "initialize$name";
+            }
+        }
+    }
+
+    /** Its key is made here. The framework would work this out for every value that is read of a row. */
+    public function getIncrementing(): bool
+    {
+        return false;
+    }
+
+    /**
      * A row is known by its school and its id, as its key is, also where it is read or written again without a scope.
      *
      * @param  Builder<static>  $query

@@ -24,6 +24,9 @@ final class PrincipleSet extends Model
 
     protected $guarded = [];
 
+    /** @var array{string, CoreSet}|null  the set as it was read last, and from what: several groups work on one */
+    private ?array $read = null;
+
     /** @return array<string, string> */
     protected function casts(): array
     {
@@ -60,7 +63,11 @@ final class PrincipleSet extends Model
     /** The set under the ids of its own file. */
     public function set(): CoreSet
     {
-        return CoreSet::read(JsonNode::parse($this->document));
+        if ($this->read === null || $this->read[0] !== $this->document) {
+            $this->read = [$this->document, CoreSet::read(JsonNode::parse($this->document))];
+        }
+
+        return $this->read[1];
     }
 
     public function placed(): PlacedPrinciples

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\GroupKeepings;
 use App\Actions\GroupStandings;
 use App\Actions\ReadCare;
 use App\Actions\TaughtEntries;
@@ -36,8 +35,11 @@ use App\Models\Meeting;
 use App\Models\PlacedForm;
 use App\Models\Student;
 use App\Models\Term;
+use DateTimeImmutable;
 use Gorvan\Core\Reading\Day;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\DB;
+use stdClass;
 
 final class MeetingController extends Controller
 {
@@ -58,7 +60,6 @@ final class MeetingController extends Controller
     public function __construct(
         private readonly CurrentSchool $school,
         private readonly GroupStandings $standings,
-        private readonly GroupKeepings $keepings,
         private readonly TaughtEntries $taught,
         private readonly Season $season,
         private readonly ReadCare $readCare,
@@ -71,6 +72,7 @@ final class MeetingController extends Controller
         $today = $this->school->today();
         [$meetings, $next, $nextTerm] = $tonight->of($today);
         $course = $next?->term->courses->first();
+        $has = DB::query()->select(['form' => Form::select('id')->limit(1), 'group' => Group::select('id')->limit(1), 'term' => Term::select('id')->limit(1)])->first();
 
         return new JsonResponse(new TodayData(
             $today,
@@ -78,9 +80,9 @@ final class MeetingController extends Controller
             $this->unsaid($today),
             $next === null || $course === null ? null : MeetingRow::of($next, $tonight->form($course)->form, $course->id, null, $this->school),
             $nextTerm,
-            Form::exists(),
-            Group::exists(),
-            Term::exists(),
+            isset($has->form),
+            isset($has->group),
+            isset($has->term),
             $this->school->get()->is_demo && ! Term::where('ends_on', '>=', $today)->exists(),
             $this->coming($today),
         ));
@@ -102,6 +104,7 @@ final class MeetingController extends Controller
         $recap = $placed->form->passageOf($meeting->planned()?->course($course->id)->recap ?? []);
         $given = $this->taught->by($term->group_id, $placed, $this->school->today());
         $guests = $meeting->guests($log);
+        [$standings, $keepings] = $this->standings->withKeepings($term->group, $placed, $this->school->today(), $guests);
 
         return new JsonResponse(new MeetingData(
             $summary,
@@ -109,7 +112,7 @@ final class MeetingController extends Controller
             $placed->id,
             $course->id,
             $given,
-            array_map(static fn (array $one): StudentData => StudentData::of($one[0], $one[1], $given, $recap), ($this->standings)($term->group, $placed, $this->school->today(), also: $guests)),
+            array_map(static fn (array $one): StudentData => StudentData::of($one[0], $one[1], $given, $recap), $standings),
             (object) AttendanceData::of($meeting, $log),
             $guests,
             Mark::standing()->where('meeting_id', $meeting->id)->orderBy('at')->orderBy('id')->get()->map(static fn (Mark $mark): MarkData => new MarkData(
@@ -122,7 +125,7 @@ final class MeetingController extends Controller
             ...$this->sinceLast($meeting),
             room: $meeting->room ?? $term->room ?? $term->group->room,
             principles: GroupPrinciplesData::of($term->group),
-            keepings: StudentKeepings::all(($this->keepings)($term->group, $this->school->today(), $guests)),
+            keepings: StudentKeepings::all($keepings),
             warmUps: $this->warmUps($meeting, $forms),
             care: $this->care($meeting, $forms),
         ));
@@ -131,23 +134,25 @@ final class MeetingController extends Controller
     /** @return list<ComingData> the next class of every group and all of the coming days, today's among them: what a device keeps */
     private function coming(string $today): array
     {
-        // Of those that are still to come only what chooses among them is read; which of them were logged is asked of them alone.
+        // Of those that are still to come only what chooses among them and names them is read; which of them were logged is asked
+        // of them alone.
         $ahead = Meeting::query()->join('terms', static fn ($on) => $on->on('terms.id', '=', 'meetings.term_id')->on('terms.school_id', '=', 'meetings.school_id'))
-            ->where('meetings.on', '>=', $today)->where('meetings.state', '<>', 'cancelled')->orderBy('meetings.starts_at')->toBase()->get(['meetings.id', 'meetings.on', 'terms.group_id']);
+            ->join('groups', static fn ($on) => $on->on('groups.id', '=', 'terms.group_id')->on('groups.school_id', '=', 'terms.school_id'))
+            ->where('meetings.on', '>=', $today)->where('meetings.state', '<>', 'cancelled')->orderBy('meetings.starts_at')
+            ->toBase()->get(['meetings.id', 'meetings.on', 'meetings.starts_at', 'meetings.term_id', 'terms.group_id', 'groups.name']);
         $logged = $this->logged(array_values($ahead->pluck('id')->all()));
         $until = Day::text(Day::number($today) + self::DAYS_COMING);
         $coming = $groups = [];
         foreach ($ahead as $one) {
             if (! isset($logged[$one->id]) && count($coming) < self::MOST_COMING) {
-                $one->on < $until || ! isset($groups[$one->group_id]) ? $coming[] = $one->id : null;
+                $one->on < $until || ! isset($groups[$one->group_id]) ? $coming[] = $one : null;
                 $groups[$one->group_id] = true;
             }
         }
-        /** @var \Illuminate\Database\Eloquent\Collection<int, Meeting> $meetings */
-        $meetings = Meeting::with('term:id,school_id,group_id', 'term.group:id,school_id,name', 'term.courses.form:id,school_id,title,version')
-            ->whereKey($coming)->orderBy('starts_at')->get(['id', 'school_id', 'term_id', 'on', 'starts_at']);
+        $courses = $coming === [] ? [] : array_map(self::named(...), Course::with('form:id,school_id,title,version')->whereIn('term_id', array_unique(array_column($coming, 'term_id')))->orderBy('ordinal')->get()->groupBy('term_id')->all());
+        $zone = $this->school->zone();
 
-        return array_values($meetings->map(fn (Meeting $meeting): ComingData => new ComingData($meeting->id, $meeting->term->group->name, $meeting->on, $meeting->starts_at->setTimezone($this->school->zone())->toRfc3339String(), self::named($meeting->term->courses)))->all());
+        return array_map(static fn (stdClass $one): ComingData => new ComingData($one->id, $one->name, $one->on, (new DateTimeImmutable($one->starts_at))->setTimezone($zone)->format(DATE_RFC3339), $courses[$one->term_id] ?? []), $coming);
     }
 
     /**
@@ -229,6 +234,9 @@ final class MeetingController extends Controller
             ->orderByDesc('starts_at')->toBase()->pluck('id')->all());
         $logged = $this->logged($went);
         $unsaid = array_slice(array_values(array_filter($went, static fn (string $id): bool => ! isset($logged[$id]))), 0, self::MOST_UNSAID);
+        if ($unsaid === []) {
+            return [];
+        }
         /** @var \Illuminate\Database\Eloquent\Collection<int, Meeting> $meetings */
         $meetings = Meeting::with('term:id,school_id,group_id', 'term.group:id,school_id,name')->whereKey($unsaid)->orderByDesc('starts_at')->get(['id', 'school_id', 'term_id', 'on', 'starts_at']);
 

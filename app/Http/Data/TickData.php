@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
-use App\Models\CurrentSchool;
 use App\Models\Meeting;
+use DateTimeZone;
 use Gorvan\Core\Term\PlanGlance;
 use OpenApi\Attributes as OA;
 
@@ -38,20 +38,22 @@ final readonly class TickData
     /**
      * @param  string  $course  the course that is shown
      * @param  list<string>|null  $taught  entries of its form that the log says were taught; null while nobody has said
+     * @param  string  $today  `Y-m-d`, where the school is
+     * @param  DateTimeZone  $zone  of the school
      */
-    public static function of(Meeting $meeting, string $course, ?array $taught, CurrentSchool $school): self
+    public static function of(Meeting $meeting, string $course, ?array $taught, string $today, DateTimeZone $zone): self
     {
-        $plan = $meeting->plan === null ? null : PlanGlance::at($meeting->plan, $course);
-        $today = $school->today();
+        [$plan, $on] = [$meeting->plan, $meeting->on];
+        $plan = $plan === null ? null : PlanGlance::at($plan, $course);
         $isAsPlanned = $taught === null || ($taught !== [] && array_diff($taught, $plan->given ?? []) === []);
 
         return new self(
             $meeting->id,
-            $meeting->on,
-            $meeting->starts_at->setTimezone($school->zone())->toRfc3339String(),
+            $on,
+            $meeting->starts_at->setTimezone($zone)->toRfc3339String(),
             $taught !== null,
-            $meeting->on < $today,
-            $meeting->on === $today,
+            $on < $today,
+            $on === $today,
             $plan?->kind?->value,
             $isAsPlanned ? $plan?->lessonNumber : null,
             $meeting->state->value,

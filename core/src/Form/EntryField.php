@@ -21,6 +21,8 @@ use stdClass;
  */
 final readonly class EntryField
 {
+    private const REQUIRED = ['id' => true, 'kind' => true, 'title' => true];
+
     /** Fields a mirrored entry does not take over. */
     private const NOT_MIRRORED = ['number', 'booklet', 'numbers', 'aliases', 'returns', 'mirrors', 'rest', 'cut', 'one_sided'];
 
@@ -52,10 +54,22 @@ final readonly class EntryField
         return $all ??= self::table();
     }
 
+    /**
+     * The fields that the entry of a form file says something of, and those it must: an entry has few of the forty.
+     *
+     * @return array<string, self> by name, in the order of the file
+     *
+     * @throws \Gorvan\Core\Reading\BadInput
+     */
+    public static function saidOf(JsonNode $entry): array
+    {
+        return array_intersect_key(self::all(), self::REQUIRED + get_object_vars($entry->object()));
+    }
+
     /** What the entry of a form file says of it: null, or an empty list, where it says nothing. @throws \Gorvan\Core\Reading\BadInput */
     public function read(JsonNode $entry): mixed
     {
-        if ($this->name === 'id' || $this->name === 'kind' || $this->name === 'title') {
+        if (isset(self::REQUIRED[$this->name])) {
             return ($this->read)($entry->required($this->name));
         }
         $node = $entry->optional($this->name);

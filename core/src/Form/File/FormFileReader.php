@@ -144,10 +144,11 @@ final class FormFileReader
     public function entry(JsonNode $node): Entry
     {
         $fields = [];
-        foreach (EntryField::all() as $field) {
+        foreach (EntryField::saidOf($node) as $field) {
             $fields[$field->property] = $field->read($node);
         }
 
+        // What is not said is what an entry has of itself: null, or an empty list.
         return new Entry(...[...$fields, 'others' => $node->others(array_keys(EntryField::all()))]); // @phpstan-ignore argument.type
     }
 
@@ -181,7 +182,7 @@ final class FormFileReader
     private static function unknownIn(JsonNode $entry): array
     {
         $warnings = $entry->unknown(array_keys(EntryField::all()), self::FORMAT);
-        foreach (EntryField::all() as $field) {
+        foreach (EntryField::saidOf($entry) as $field) {
             $node = $field->keys === [] ? null : $entry->optional($field->name);
             foreach ($node === null ? [] : ($node->value instanceof stdClass ? [$node] : $node->items()) as $part) {
                 array_push($warnings, ...$part->unknown($field->keys, self::FORMAT));
