@@ -64,8 +64,6 @@ final class Tonight
         if ($terms->only($evening)->filter($this->season->keepCurrent(...))->isNotEmpty()) {
             $terms = self::terms($ids);
         }
-        $summaries = $terms->map(TermSummary::of(...))->all();
-        // The courses again: a plan that was written in between has another cut too.
         $terms->load('courses');
         // A meeting, or its whole term, may have been taken away in between.
         /** @var Collection<int, Meeting> $read */
@@ -74,18 +72,18 @@ final class Tonight
             ->each(static fn (Meeting $one) => $one->setRelation('term', $terms[$one->term_id]));
         $terms->only($evening)->load(['meetings' => static fn ($line) => $line->select(self::LINE)->orderBy('starts_at')])->loadMissing(self::WITH);
         $this->readForms($terms);
-        $next = $after === null ? null : $read->find($after->id);
+        $next = $after === null ? null : $read->first(static fn (Meeting $one): bool => $one->id === $after->id);
 
-        return [$this->all($read->only($tonight->modelKeys()), $summaries), $next, $next === null ? null : $summaries[$next->term_id]];
+        return [$this->all($read->only($tonight->modelKeys())), $next, $next === null ? null : TermSummary::of($next->term)];
     }
 
     /**
      * @param  list<string>  $ids
-     * @return Collection<string, Term> by id, as their summaries need them
+     * @return Collection<string, Term> by id, with their groups and what their summaries count
      */
     private static function terms(array $ids): Collection
     {
-        return $ids === [] ? new Collection : TermSummary::counted()->whereKey($ids)->get()->keyBy('id');
+        return $ids === [] ? new Collection : TermSummary::withCounts()->whereKey($ids)->get()->keyBy('id');
     }
 
     /** A form of one of the classes, read with them. */
@@ -109,10 +107,9 @@ final class Tonight
 
     /**
      * @param  Collection<int, Meeting>  $meetings
-     * @param  array<string, TermSummary>  $summaries  by term
      * @return list<TonightData>
      */
-    private function all(Collection $meetings, array $summaries): array
+    private function all(Collection $meetings): array
     {
         $groups = array_values(array_unique($meetings->map(static fn (Meeting $one): string => $one->term->group_id)->all()));
         $firsts = $groups === [] ? [] : $this->taught->firsts($groups);
@@ -121,7 +118,7 @@ final class Tonight
         $tracks = $this->tracks($meetings, $recaps);
         $given = Day::number($this->school->today());
 
-        return array_values($meetings->map(function (Meeting $meeting) use ($summaries, $firsts, $logged, $recaps, $tracks, $given): TonightData {
+        return array_values($meetings->map(function (Meeting $meeting) use ($firsts, $logged, $recaps, $tracks, $given): TonightData {
             $term = $meeting->term;
             $course = $term->courses->firstOrFail();
             $placed = $this->form($course);
@@ -133,7 +130,7 @@ final class Tonight
             $stand = $term->group->students->map(static fn (Student $one): ?Readiness => StudentStanding::readinessIn($placed->form, $tracks[$placed->id][$one->id], $recaps[$meeting->id], $given, $model));
 
             return new TonightData(
-                $summaries[$term->id],
+                TermSummary::of($term),
                 MeetingRow::of($meeting, $placed->form, $course->id, $taught[$meeting->id] ?? null, $this->school, $others),
                 $placed->id,
                 $course->id,

@@ -41,7 +41,7 @@ final class Checkpoints
     {
         $rows = DB::table('students')->leftJoin('checkpoints', static fn ($join) => $join->on('checkpoints.school_id', 'students.school_id')
             ->on('checkpoints.student_id', 'students.id')->on('checkpoints.epoch', 'students.record_epoch'))
-            ->where('students.school_id', $this->school->id())->whereIn('students.id', $students)
+            ->where('students.school_id', $this->school->id())->whereRaw('students.id = any(?::uuid[])', [FactSource::list($students)])
             ->get(['students.id', 'students.record_epoch', 'checkpoints.through']);
         $found = [];
         foreach ($rows as $row) {
@@ -60,7 +60,7 @@ final class Checkpoints
     {
         $tracks = array_fill_keys($students, []);
         $asked = $subjects === null ? null : array_fill_keys($subjects, true);
-        $rows = DB::table('checkpoint_tracks')->where('school_id', $this->school->id())->whereIn('student_id', $students)
+        $rows = DB::table('checkpoint_tracks')->where('school_id', $this->school->id())->whereRaw('student_id = any(?::uuid[])', [FactSource::list($students)])
             ->when($subjects !== null && count($subjects) <= self::FEW, static fn ($some) => $some->whereIn('subject', $subjects ?? []))
             ->get(['student_id', 'subject', 'side', 'level', 'stability', 'difficulty', 'last', 'updates', 'has_home', 'class_stability', 'class_difficulty', 'class_last', 'class_updates']);
         foreach ($rows as $row) {

@@ -38,6 +38,7 @@ use App\Models\Term;
 use DateTimeImmutable;
 use Gorvan\Core\Reading\Day;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 
@@ -73,26 +74,30 @@ final class MeetingController extends Controller
         [$meetings, $next, $nextTerm] = $tonight->of($today);
         $course = $next?->term->courses->first();
         $has = DB::query()->select(['form' => Form::select('id')->limit(1), 'group' => Group::select('id')->limit(1), 'term' => Term::select('id')->limit(1)])->first();
+        [$went, $ahead] = [$this->went($today), $this->ahead($today)];
+        $logged = $this->logged(array_values([...$went, ...$ahead->pluck('id')->all()]));
 
         return new JsonResponse(new TodayData(
             $today,
             $meetings,
-            $this->unsaid($today),
+            $this->unsaid($went, $logged),
             $next === null || $course === null ? null : MeetingRow::of($next, $tonight->form($course)->form, $course->id, null, $this->school),
             $nextTerm,
             isset($has->form),
             isset($has->group),
             isset($has->term),
             $this->school->get()->is_demo && ! Term::where('ends_on', '>=', $today)->exists(),
-            $this->coming($today),
+            $this->coming($ahead, $logged, $today),
         ));
     }
 
     #[Reads('/api/meetings/{meeting}', 'meeting', 'A meeting', MeetingData::class)]
     public function show(Meeting $meeting): JsonResponse
     {
-        $summary = self::summaryBefore($meeting);
-        $term = $meeting->term;
+        // Whether the term is being planned is asked before the meeting is read: a plan that is written in between is shown, or asked
+        // for again, and never an old one as the new.
+        $term = TermSummary::withCounts()->whereKey($meeting->term_id)->firstOrFail();
+        $meeting->refresh()->setRelation('term', $term);
         $courses = $this->coursesOf($term);
         $course = $courses->firstOrFail();
         $placed = $this->form($course);
@@ -107,7 +112,7 @@ final class MeetingController extends Controller
         [$standings, $keepings] = $this->standings->withKeepings($term->group, $placed, $this->school->today(), $guests);
 
         return new JsonResponse(new MeetingData(
-            $summary,
+            TermSummary::of($term),
             $row,
             $placed->id,
             $course->id,
@@ -131,16 +136,22 @@ final class MeetingController extends Controller
         ));
     }
 
-    /** @return list<ComingData> the next class of every group and all of the coming days, today's among them: what a device keeps */
-    private function coming(string $today): array
+    /** @return Collection<int, stdClass> the classes from today on by instant: of those only what chooses among them and names them is read */
+    private function ahead(string $today): Collection
     {
-        // Of those that are still to come only what chooses among them and names them is read; which of them were logged is asked
-        // of them alone.
-        $ahead = Meeting::query()->join('terms', static fn ($on) => $on->on('terms.id', '=', 'meetings.term_id')->on('terms.school_id', '=', 'meetings.school_id'))
+        return Meeting::query()->join('terms', static fn ($on) => $on->on('terms.id', '=', 'meetings.term_id')->on('terms.school_id', '=', 'meetings.school_id'))
             ->join('groups', static fn ($on) => $on->on('groups.id', '=', 'terms.group_id')->on('groups.school_id', '=', 'terms.school_id'))
             ->where('meetings.on', '>=', $today)->where('meetings.state', '<>', 'cancelled')->orderBy('meetings.starts_at')
             ->toBase()->get(['meetings.id', 'meetings.on', 'meetings.starts_at', 'meetings.term_id', 'terms.group_id', 'groups.name']);
-        $logged = $this->logged(array_values($ahead->pluck('id')->all()));
+    }
+
+    /**
+     * @param  Collection<int, stdClass>  $ahead
+     * @param  array<string, mixed>  $logged  by meeting
+     * @return list<ComingData> the next class of every group and all of the coming days, today's among them: what a device keeps
+     */
+    private function coming(Collection $ahead, array $logged, string $today): array
+    {
         $until = Day::text(Day::number($today) + self::DAYS_COMING);
         $coming = $groups = [];
         foreach ($ahead as $one) {
@@ -149,22 +160,15 @@ final class MeetingController extends Controller
                 $groups[$one->group_id] = true;
             }
         }
-        $courses = $coming === [] ? [] : array_map(self::named(...), Course::with('form:id,school_id,title,version')->whereIn('term_id', array_unique(array_column($coming, 'term_id')))->orderBy('ordinal')->get()->groupBy('term_id')->all());
+        $courses = [];
+        /** @var \Illuminate\Database\Eloquent\Collection<int, Course> $rows */
+        $rows = Course::with('form:id,school_id,title,version')->whereIn('term_id', array_unique(array_column($coming, 'term_id')))->orderBy('ordinal')->get();
+        foreach ($rows as $course) {
+            $courses[$course->term_id][] = CourseFormData::of($course);
+        }
         $zone = $this->school->zone();
 
         return array_map(static fn (stdClass $one): ComingData => new ComingData($one->id, $one->name, $one->on, (new DateTimeImmutable($one->starts_at))->setTimezone($zone)->format(DATE_RFC3339), $courses[$one->term_id] ?? []), $coming);
-    }
-
-    /**
-     * Whether the term of a meeting is being planned, asked before the meeting is read: a plan that is written in between is
-     * shown, or asked for again, and never an old one as the new.
-     */
-    private static function summaryBefore(Meeting $meeting): TermSummary
-    {
-        $summary = TermSummary::find($meeting->term_id);
-        $meeting->refresh();
-
-        return $summary;
     }
 
     /** @param  array<string, \Gorvan\Core\Form\Form>  $forms  by course */
@@ -221,18 +225,24 @@ final class MeetingController extends Controller
         return ['awayLast' => $names($away), 'newcomers' => $names($new)];
     }
 
-    /** @return list<UnsaidData> the latest first */
-    private function unsaid(string $today): array
+    /** @return list<string> the meetings of running terms that went by, the latest first */
+    private function went(string $today): array
     {
         $running = Term::where('ends_on', '>=', $today)->where('starts_on', '<', $today);
         $since = (clone $running)->min('starts_on');
-        if ($since === null) {
-            return [];
-        }
+
         // The years before are not looked through for what no running term can have.
-        $went = array_values(Meeting::whereIn('term_id', $running->select('id'))->where('on', '>=', $since)->where('on', '<', $today)->where('state', '<>', 'cancelled')
+        return $since === null ? [] : array_values(Meeting::whereIn('term_id', $running->select('id'))->where('on', '>=', $since)->where('on', '<', $today)->where('state', '<>', 'cancelled')
             ->orderByDesc('starts_at')->toBase()->pluck('id')->all());
-        $logged = $this->logged($went);
+    }
+
+    /**
+     * @param  list<string>  $went  meetings, the latest first
+     * @param  array<string, mixed>  $logged  by meeting
+     * @return list<UnsaidData> those nobody has said anything of
+     */
+    private function unsaid(array $went, array $logged): array
+    {
         $unsaid = array_slice(array_values(array_filter($went, static fn (string $id): bool => ! isset($logged[$id]))), 0, self::MOST_UNSAID);
         if ($unsaid === []) {
             return [];
@@ -263,6 +273,7 @@ final class MeetingController extends Controller
         foreach ($courses as $course) {
             $course->setRelation('form', $this->forms[$course->form_id] ??= Form::with('entries')->findOrFail($course->form_id));
         }
+        $term->setRelation('courses', $courses);
 
         return $courses;
     }

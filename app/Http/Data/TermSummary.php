@@ -60,21 +60,22 @@ final readonly class TermSummary
     }
 
     /**
-     * @param  list<string>  $ids
-     * @return array<string, self> by id
-     */
-    public static function all(array $ids): array
-    {
-        return $ids === [] ? [] : self::counted()->whereKey($ids)->get()->mapWithKeys(static fn (Term $term): array => [$term->id => self::of($term)])->all();
-    }
-
-    /**
      * Terms as their summary needs them, counted by the database.
      *
      * @return Builder<Term>
      */
     public static function counted(): Builder
     {
-        return Term::query()->with('group', 'courses.form')->withCount(['meetings' => static fn ($meetings) => $meetings->where('state', '<>', 'cancelled'), 'meetings as held_count' => static fn ($meetings) => $meetings->whereHas('logs', static fn ($logs) => $logs->standing())]);
+        return self::withCounts()->with('courses.form');
+    }
+
+    /**
+     * The same without its courses.
+     *
+     * @return Builder<Term>
+     */
+    public static function withCounts(): Builder
+    {
+        return Term::query()->with('group')->withCount(['meetings' => static fn ($meetings) => $meetings->where('state', '<>', 'cancelled'), 'meetings as held_count' => static fn ($meetings) => $meetings->whereHas('logs', static fn ($logs) => $logs->standing())]);
     }
 }
