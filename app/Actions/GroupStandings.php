@@ -43,9 +43,9 @@ final class GroupStandings
     public function withKeepings(Group $group, PlacedForm $form, string $on, array $also = []): array
     {
         $students = self::students($group, $also);
-        [$standings, $tracks] = $this->standings->both($form, array_values($students->modelKeys()), GroupKeepings::principles($group), $on);
+        [$entries, $principles] = $this->standings->both($form, array_values($students->modelKeys()), GroupKeepings::principles($group), $on);
 
-        return [self::each($students, $standings), $this->keepings->of($group, $tracks, $on)];
+        return [self::each($students, $this->standings->in($form, $entries, $on)), $this->keepings->of($group, $principles, $on)];
     }
 
     /**

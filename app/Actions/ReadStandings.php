@@ -39,14 +39,21 @@ final class ReadStandings
      */
     public function __invoke(PlacedForm $form, array $students, string $on, ?array $only = null): array
     {
-        $day = Day::number($on);
-        $standings = [];
-        $model = $this->school->get()->memory();
-        foreach ($this->tracks($form, $students, $on, $only) as $student => $tracks) {
-            $standings[$student] = StudentStanding::of($form->form, $tracks, $day, $model);
-        }
+        return $this->in($form, $this->tracks($form, $students, $on, $only), $on);
+    }
 
-        return $standings;
+    /**
+     * Where students stand by tracks that are read already.
+     *
+     * @param  array<string, array<string, Tracks>>  $tracks  by student and the entry's id in the form
+     * @param  string  $on  the day `Y-m-d`
+     * @return array<string, StudentStanding> by student
+     */
+    public function in(PlacedForm $form, array $tracks, string $on): array
+    {
+        [$day, $model] = [Day::number($on), $this->school->get()->memory()];
+
+        return array_map(static fn (array $own): StudentStanding => StudentStanding::of($form->form, $own, $day, $model), $tracks);
     }
 
     /**
@@ -60,27 +67,22 @@ final class ReadStandings
     }
 
     /**
-     * Both what {@see __invoke()} and what {@see principles()} say of the same students, from one reading of their records.
+     * Both what {@see tracks()} and what {@see principles()} say of the same students, from one reading of their records.
      *
      * @param  list<string>  $students
      * @param  list<string>  $principles  rows
      * @param  string  $on  the day `Y-m-d`
-     * @return array{array<string, StudentStanding>, array<string, array<string, Tracks>>}
+     * @return array{array<string, array<string, Tracks>>, array<string, array<string, Tracks>>} by student and the entry's id in the form; by student and principle
      */
     public function both(PlacedForm $form, array $students, array $principles, string $on): array
     {
         if ($students === []) {
             return [[], []];
         }
-        $day = Day::number($on);
         $keys = self::keysOf($principles);
-        $found = $this->until($students, $day, [...$form->ids, ...array_keys($keys)]);
-        $model = $this->school->get()->memory();
+        $found = $this->until($students, Day::number($on), [...$form->ids, ...array_keys($keys)]);
 
-        return [
-            array_map(static fn (array $tracks): StudentStanding => StudentStanding::of($form->form, $tracks, $day, $model), self::inForm($form, $found)),
-            self::inSet($keys, $found),
-        ];
+        return [self::inForm($form, $found), self::inSet($keys, $found)];
     }
 
     /**
@@ -90,12 +92,12 @@ final class ReadStandings
     private static function inForm(PlacedForm $form, array $found): array
     {
         $byKey = [];
+        $keys = $form->keys();
         foreach ($found as $student => $tracks) {
             $byKey[$student] = [];
             foreach ($tracks as $row => $of) {
-                $key = $form->keyOf((string) $row);
-                if ($key !== null) {
-                    $byKey[$student][$key] = $of;
+                if (isset($keys[$row])) {
+                    $byKey[$student][$keys[$row]] = $of;
                 }
             }
         }

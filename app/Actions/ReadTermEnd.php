@@ -34,12 +34,19 @@ final class ReadTermEnd
         $ids = array_map(static fn (Student $one): string => $one->id, $students);
         $model = $this->school->get()->memory();
         $results = $groups = [];
+        $keepings = null;
         /** @var \Illuminate\Database\Eloquent\Collection<int, Course> $courses */
         $courses = $term->courses()->with('form.entries')->get();
         foreach ($courses as $course) {
             $placed = $course->form->placed();
             $taught = $this->taught->by($group->id, $placed, $on);
-            $tracks = $this->standings->tracks($placed, $ids, $on);
+            // Their principles are read along with the first form.
+            if ($keepings === null) {
+                [$tracks, $principles] = $this->standings->both($placed, $ids, GroupKeepings::principles($group), $on);
+                $keepings = $this->keepings->of($group, $principles, $on);
+            } else {
+                $tracks = $this->standings->tracks($placed, $ids, $on);
+            }
             $all = [];
             foreach ($ids as $id) {
                 $all[] = $standing = StudentStanding::of($placed->form, $tracks[$id] ?? [], Day::number($on), $model);
@@ -47,11 +54,10 @@ final class ReadTermEnd
             }
             $groups[$course->id] = GroupResult::of($placed->form, $all, $taught, array_map(static fn (array $lesson): array => $placed->form->positionsOf($lesson), $course->lessons()));
         }
-        $keepings = ($this->keepings)($group, $on);
         [$came, $classes] = $this->attendance($term, $students);
         $titles = $group->principles === null ? [] : $group->principles->principles->mapWithKeys(static fn (Principle $one): array => [$one->id => $one->title])->all();
 
-        return new TermEnd($on, $students, $courses, $results, $groups, array_map(KeepingResult::of(...), $keepings), $titles, $came, $classes);
+        return new TermEnd($on, $students, $courses, $results, $groups, array_map(KeepingResult::of(...), $keepings ?? []), $titles, $came, $classes);
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Gorvan\Core\Form\Entry;
 use Gorvan\Core\Form\Form as CoreForm;
 
 /** A form as core knows it, and which row each of its entries is. */
@@ -37,6 +38,12 @@ final readonly class PlacedForm
         $position = $this->positionOf($id);
 
         return $position === null ? null : $this->form->at($position)->id;
+    }
+
+    /** @return array<string, string> the entries' ids in the form file, by row */
+    public function keys(): array
+    {
+        return array_combine($this->ids, array_map(static fn (Entry $entry): string => $entry->id, $this->form->entries));
     }
 
     /** Whether the entry of a row is done on both sides. */

@@ -68,12 +68,13 @@ final class Checkpoints
                 continue;
             }
             $track = self::track($row);
+            if ($row->side === '') {
+                $tracks[$row->student_id][$row->subject] = Tracks::whole($track);
+
+                continue;
+            }
             $known = $tracks[$row->student_id][$row->subject] ?? Tracks::none();
-            $tracks[$row->student_id][$row->subject] = match ($row->side) {
-                'left' => Tracks::sides($track, $known->right),
-                'right' => Tracks::sides($known->left, $track),
-                default => Tracks::whole($track),
-            };
+            $tracks[$row->student_id][$row->subject] = $row->side === 'left' ? Tracks::sides($track, $known->right) : Tracks::sides($known->left, $track);
         }
 
         return $tracks;

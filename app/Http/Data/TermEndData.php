@@ -60,7 +60,7 @@ final readonly class TermEndData
         $together = KeepingResult::together(array_values($end->principles));
 
         return new self(
-            TermSummary::find($term->id),
+            TermSummary::find($term->id, $end->courses),
             $end->on,
             $school->get()->name,
             $end->classes,

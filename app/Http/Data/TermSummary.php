@@ -7,6 +7,7 @@ namespace App\Http\Data;
 use App\Models\Course;
 use App\Models\Term;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use OpenApi\Attributes as OA;
 
 /** A term in the list of terms. */
@@ -54,9 +55,12 @@ final readonly class TermSummary
         );
     }
 
-    public static function find(string $id): self
+    /** @param  Collection<int, Course>|null  $courses  with their forms, where they are read already */
+    public static function find(string $id, ?Collection $courses = null): self
     {
-        return self::of(self::counted()->whereKey($id)->firstOrFail());
+        return self::of($courses === null
+            ? self::counted()->whereKey($id)->firstOrFail()
+            : self::withCounts()->whereKey($id)->firstOrFail()->setRelation('courses', $courses));
     }
 
     /**

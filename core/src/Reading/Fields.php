@@ -66,7 +66,7 @@ final class Fields
      */
     public static function ids(?JsonNode $node): array
     {
-        return array_map(static fn (JsonNode $one): string => $one->text(self::SHORT), $node?->itemsAtMost(self::MOST_IDS) ?? []);
+        return $node?->texts(self::MOST_IDS, self::SHORT) ?? [];
     }
 
     /** @return list<string> */

@@ -131,6 +131,27 @@ final readonly class JsonNode
         return $this->value;
     }
 
+    /**
+     * A list of texts, each as {@see text()} reads it: of what is long and plain, as the people of a class are, no node is made.
+     *
+     * @return list<string>
+     *
+     * @throws BadInput when this is not a list, a longer one, or one of it is no such text
+     */
+    public function texts(int $most, int $longest = 300): array
+    {
+        if (! is_array($this->value) || count($this->value) > $most) {
+            $this->itemsAtMost($most);
+        }
+        $texts = [];
+        foreach (array_values((array) $this->value) as $at => $value) {
+            $isPlain = is_string($value) && strlen($value) <= $longest && ! str_contains($value, "\0") && trim($value) !== '';
+            $texts[] = $isPlain ? $value : (new self($value, "{$this->path}[$at]"))->text($longest);
+        }
+
+        return $texts;
+    }
+
     /** A whole number; `2.0` means the same as `2`. @throws BadInput */
     public function whole(int $least, int $most): int
     {

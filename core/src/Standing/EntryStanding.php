@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Standing;
 
-use Gorvan\Core\Form\Side;
 use Gorvan\Core\Memory\MemoryModel;
 use Gorvan\Core\Memory\Tracks;
 
@@ -40,11 +39,13 @@ final readonly class EntryStanding
         if ($tracks === null || ! $hasSides) {
             return new self($position, TrackStanding::of($tracks?->whole, $day, $model), null, null);
         }
-        $left = TrackStanding::of($tracks->side(Side::Left), $day, $model);
         if (! $tracks->areApart()) {
-            return new self($position, $left, $left, $left); // both sides are the same, and so is the weaker
+            $both = TrackStanding::of($tracks->whole, $day, $model);
+
+            return new self($position, $both, $both, $both); // both sides are the same, and so is the weaker
         }
-        $right = TrackStanding::of($tracks->side(Side::Right), $day, $model);
+        $left = TrackStanding::of($tracks->left, $day, $model);
+        $right = TrackStanding::of($tracks->right, $day, $model);
 
         return new self($position, $left->weakerOf($right), $left, $right);
     }

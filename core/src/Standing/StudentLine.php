@@ -34,16 +34,25 @@ final readonly class StudentLine
     {
         $replay = new Replay($model);
         $since = self::since($form, $facts, $entryOf, $days);
-        $line = $tracks = [];
+        $line = $tracks = $sided = $counted = [];
+        // What does not change from day to day is asked once.
+        foreach ($form->entries as $at => $entry) {
+            $sided[$at + 1] = $entry->isDoneOnBothSides();
+            if ($entry->kind === EntryKind::Movement) {
+                $counted[$at + 1] = $sided[$at + 1];
+            }
+        }
         foreach ($days as $at => $day) {
             $marks = [];
+            $known = count($tracks);
             foreach ($since[$at] ?? [] as $position => $new) {
                 foreach ($new as $fact) {
                     $fact->kind === FactKind::Mark && $marks[$fact->id] = true;
                 }
-                $tracks[$position] = $replay->on($tracks[$position] ?? Tracks::none(), $new, $form->at($position)->isDoneOnBothSides());
+                $tracks[$position] = $replay->on($tracks[$position] ?? Tracks::none(), $new, $sided[$position]);
             }
-            $line[] = self::at($form, $tracks, $day, count($marks), $model);
+            count($tracks) > $known && ksort($tracks);
+            $line[] = self::at($counted, $tracks, $day, count($marks), $model);
         }
 
         return $line;
@@ -75,15 +84,16 @@ final readonly class StudentLine
         return $since;
     }
 
-    /** @param  array<int, Tracks>  $tracks  by position */
-    private static function at(Form $form, array $tracks, int $day, int $marks, MemoryModel $model): self
+    /**
+     * @param  array<int, bool>  $counted  whether each movement is done on both sides, by position
+     * @param  array<int, Tracks>  $tracks  by position, ascending
+     */
+    private static function at(array $counted, array $tracks, int $day, int $marks, MemoryModel $model): self
     {
         [$holding, $expected] = [0, 0.0];
-        ksort($tracks);
         foreach ($tracks as $position => $of) {
-            $entry = $form->at($position);
-            if ($entry->kind === EntryKind::Movement) {
-                $whole = EntryStanding::of($position, $of, $entry->isDoneOnBothSides(), $day, $model)->whole;
+            if (isset($counted[$position])) {
+                $whole = EntryStanding::of($position, $of, $counted[$position], $day, $model)->whole;
                 $holding += $whole->holds() ? 1 : 0;
                 $expected += $whole->recall ?? 0.0;
             }

@@ -18,8 +18,11 @@ final readonly class KnownEntry
     /** What a plan goes by: the side that is remembered worse on a day; null while one of them never was met. */
     public static function weakerOf(Tracks $tracks, int $day, MemoryModel $model): ?self
     {
+        if (! $tracks->areApart()) {
+            return $tracks->whole?->state === null || $tracks->whole->last === null ? null : new self($tracks->whole->state, $tracks->whole->last);
+        }
         $known = $least = null;
-        foreach ($tracks->areApart() ? [$tracks->left, $tracks->right] : [$tracks->whole] as $track) {
+        foreach ([$tracks->left, $tracks->right] as $track) {
             $recall = $track?->recallOn($day, $model);
             if ($track?->state === null || $track->last === null || $recall === null) {
                 return null;

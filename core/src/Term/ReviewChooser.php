@@ -51,8 +51,8 @@ final readonly class ReviewChooser
      *
      * @param  list<float|null>  $values
      * @param  list<int>  $costs  quarters, or as many steps of some quarters
-     * @return array{array<int, array<int, string>>, array<int, array<int, string>>} by passages still to be opened and entry a byte
-     *                                                                 for each number of quarters left: whether a passage opens there, and whether one that is open goes on
+     * @return array{array<int, array<int, array<int, true>>>, array<int, array<int, array<int, true>>>} by passages still to be opened, entry and
+     *                                                                 quarters left: where a passage opens, and where one that is open goes on
      */
     private static function decide(array $values, array $costs, int $budget, int $setUp, ?int $most): array
     {
@@ -62,54 +62,34 @@ final readonly class ReviewChooser
         $noneUsed = array_fill(0, $budget + 1, 0);
         $freshUsed = $joinedUsed = array_fill_keys($layers, $noneUsed);
         $opens = $goesOn = array_fill_keys($layers, []);
+        $own = array_intersect_key($costs, array_filter($values, static fn (?float $value): bool => $value !== null));
+        $before = array_sum($own);
+        $cheapest = $own === [] ? 0 : min($own);
         for ($at = count($values) - 1; $at >= 0; $at--) {
             $value = $values[$at];
-            $nothing = str_repeat("\0", $budget + 1);
             if ($value === null) {
                 [$joined, $joinedUsed] = [$fresh, $freshUsed];
                 foreach ($layers as $may) {
-                    $opens[$may][$at] = $goesOn[$may][$at] = $nothing;
+                    $opens[$may][$at] = $goesOn[$may][$at] = [];
                 }
 
                 continue;
             }
             $cost = $costs[$at];
+            $before -= $cost;
             $nextFresh = $nextFreshUsed = $nextJoined = $nextJoinedUsed = [];
             foreach ($layers as $may) {
-                $below = $most === null ? 0 : $may - 1;
-                [$open, $on] = [$nothing, $nothing];
-                // Each table by a name of its own: looking them up at every quarter costs more than what is done there.
-                [$free, $freeUsed, $bound, $boundUsed] = [$fresh[$may], $freshUsed[$may], $joined[$may], $joinedUsed[$may]];
-                [$ends, $endsUsed] = [$free, $freeUsed];
+                // What can be left here: each passage that was opened took its setting up and an entry, at least, and all before
+                // this, at most. Nothing else is ever asked for.
+                $opened = $most === null ? 0 : $most - $may;
+                $greatest = $budget - $opened * ($setUp + $cheapest);
+                $least = $most === null ? 0 : $budget - $opened * $setUp - ($opened === 0 ? 0 : $before);
                 // Nobody is in a passage while as many may be opened as at the start.
-                for ($left = $may === $most ? $budget + 1 : $cost; $left <= $budget; $left++) {
-                    $with = $value + $bound[$left - $cost];
-                    $gain = $with - $free[$left];
-                    // Whoever stops here ends the passage earlier, and so wins what is equal.
-                    if ($gain > self::TIE || ($gain >= -self::TIE && $cost + $boundUsed[$left - $cost] < $freeUsed[$left])) {
-                        $ends[$left] = $with;
-                        $endsUsed[$left] = $cost + $boundUsed[$left - $cost];
-                        $on[$left] = "\1";
-                    }
-                }
-                [$begins, $beginsUsed] = [$free, $freeUsed];
-                [$bound, $boundUsed] = $below < 0 ? [[], []] : [$joined[$below], $joinedUsed[$below]];
-                for ($left = $cost, $early = $cost + $setUp; $early <= $budget && $below >= 0; $left++, $early++) {
-                    $with = $value + $bound[$left - $cost];
-                    $gain = $with - $free[$early];
-                    if ($gain < -self::TIE) {
-                        continue;
-                    }
-                    $used = $cost + $boundUsed[$left - $cost] + $setUp;
-                    // Whoever opens here begins earlier, and so wins what is equal, but for a passage that is worth nothing.
-                    if ($gain > self::TIE || $used < $freeUsed[$early] || ($used === $freeUsed[$early] && $used > 0)) {
-                        $begins[$early] = $with;
-                        $beginsUsed[$early] = $used;
-                        $open[$early] = "\1";
-                    }
-                }
-                [$nextFresh[$may], $nextFreshUsed[$may], $nextJoined[$may], $nextJoinedUsed[$may]] = [$begins, $beginsUsed, $ends, $endsUsed];
-                [$opens[$may][$at], $goesOn[$may][$at]] = [$open, $on];
+                [$nextJoined[$may], $nextJoinedUsed[$may], $goesOn[$may][$at]] = $may === $most ? [$fresh[$may], $freshUsed[$may], []]
+                    : self::goneOn($fresh[$may], $freshUsed[$may], $joined[$may], $joinedUsed[$may], $value, $cost, max($cost, $least), $greatest);
+                $below = $most === null ? 0 : $may - 1;
+                [$nextFresh[$may], $nextFreshUsed[$may], $opens[$may][$at]] = $below < 0 ? [$fresh[$may], $freshUsed[$may], []]
+                    : self::opened($fresh[$may], $freshUsed[$may], $joined[$below], $joinedUsed[$below], $value, $cost + $setUp, max($cost + $setUp, $least), $greatest);
             }
             [$fresh, $freshUsed, $joined, $joinedUsed] = [$nextFresh, $nextFreshUsed, $nextJoined, $nextJoinedUsed];
         }
@@ -118,11 +98,69 @@ final readonly class ReviewChooser
     }
 
     /**
+     * The best where a passage is open before an entry: it ends here, or goes on with it.
+     *
+     * @param  array<int, float>  $free  worth of what comes after, where it ends, by quarters left
+     * @param  array<int, int>  $freeUsed  quarters of that
+     * @param  array<int, float>  $bound  the same where it goes on
+     * @param  array<int, int>  $boundUsed
+     * @param  float  $value  of the entry, and `$cost` in quarters
+     * @return array{array<int, float>, array<int, int>, array<int, true>} worth, quarters, and where it goes on
+     */
+    private static function goneOn(array $free, array $freeUsed, array $bound, array $boundUsed, float $value, int $cost, int $least, int $greatest): array
+    {
+        [$ends, $endsUsed, $on] = [$free, $freeUsed, []];
+        for ($left = $least; $left <= $greatest; $left++) {
+            $with = $value + $bound[$left - $cost];
+            $gain = $with - $free[$left];
+            // Whoever stops here ends the passage earlier, and so wins what is equal.
+            if ($gain > self::TIE || ($gain >= -self::TIE && $cost + $boundUsed[$left - $cost] < $freeUsed[$left])) {
+                $ends[$left] = $with;
+                $endsUsed[$left] = $cost + $boundUsed[$left - $cost];
+                $on[$left] = true;
+            }
+        }
+
+        return [$ends, $endsUsed, $on];
+    }
+
+    /**
+     * The best where none is open before an entry: it is left out, or a passage opens with it.
+     *
+     * @param  array<int, float>  $free  as in {@see goneOn()}
+     * @param  array<int, int>  $freeUsed
+     * @param  array<int, float>  $bound
+     * @param  array<int, int>  $boundUsed
+     * @param  int  $cost  of the entry and of setting up, quarters
+     * @return array{array<int, float>, array<int, int>, array<int, true>} worth, quarters, and where one opens
+     */
+    private static function opened(array $free, array $freeUsed, array $bound, array $boundUsed, float $value, int $cost, int $least, int $greatest): array
+    {
+        [$begins, $beginsUsed, $open] = [$free, $freeUsed, []];
+        for ($left = $least; $left <= $greatest; $left++) {
+            $with = $value + $bound[$left - $cost];
+            $gain = $with - $free[$left];
+            if ($gain < -self::TIE) {
+                continue;
+            }
+            $used = $cost + $boundUsed[$left - $cost];
+            // Whoever opens here begins earlier, and so wins what is equal, but for a passage that is worth nothing.
+            if ($gain > self::TIE || $used < $freeUsed[$left] || ($used === $freeUsed[$left] && $used > 0)) {
+                $begins[$left] = $with;
+                $beginsUsed[$left] = $used;
+                $open[$left] = true;
+            }
+        }
+
+        return [$begins, $beginsUsed, $open];
+    }
+
+    /**
      * @param  list<float|null>  $values
      * @param  list<int>  $costs
      * @param  int  $step  quarters
-     * @param  array<int, array<int, string>>  $opens
-     * @param  array<int, array<int, string>>  $goesOn
+     * @param  array<int, array<int, array<int, true>>>  $opens
+     * @param  array<int, array<int, array<int, true>>>  $goesOn
      */
     private static function walk(array $values, array $costs, int $step, int $left, int $setUp, ?int $most, array $opens, array $goesOn): ReviewChoice
     {
@@ -132,7 +170,7 @@ final readonly class ReviewChooser
         $quarters = 0;
         $may = $most ?? 0;
         foreach ($values as $at => $own) {
-            $isIn = ($from === null ? $opens[$may][$at][$left] : $goesOn[$may][$at][$left]) === "\1";
+            $isIn = $from === null ? isset($opens[$may][$at][$left]) : isset($goesOn[$may][$at][$left]);
             if (! $isIn) {
                 if ($from !== null) {
                     $passages[] = new ChosenPassage(new Passage($from, $at), $value, $quarters * $step / ReviewProblem::QUARTERS);
