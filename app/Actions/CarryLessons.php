@@ -18,7 +18,7 @@ final class CarryLessons
 
     public function __invoke(Term $from, Term $to): void
     {
-        foreach ($to->courses()->with('form.entries')->get() as $course) {
+        foreach ($to->courses()->with('form')->get() as $course) {
             $before = Course::where('term_id', $from->id)->where('form_id', $course->form_id)->where('ordinal', $course->ordinal)->first();
             foreach ($before === null ? [] : KeptLesson::where('course_id', $before->id)->orderBy('created_at')->orderBy('id')->get() as $lesson) {
                 $this->keep->copy($lesson, $course, (string) Str::uuid());

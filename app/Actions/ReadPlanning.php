@@ -41,7 +41,7 @@ final class ReadPlanning
         $comes = $this->attendance($term->group_id, $today);
         $trust = Student::whereIn('id', array_keys($comes))->whereNotNull('trust')->pluck('trust', 'id')->all();
         $courses = $forms = [];
-        foreach ($term->courses()->with('form.entries')->get() as $row) {
+        foreach ($term->courses()->with('form')->get() as $row) {
             $forms[$row->id] = $row->form->placed();
             $courses[] = $this->course($term, $row, $forms[$row->id], $comes, $trust, $today);
         }

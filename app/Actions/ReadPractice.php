@@ -46,7 +46,7 @@ final class ReadPractice
         }
         $next = $this->nextMeeting($group, $after->on);
         /** @var array<string, PlacedForm> $forms */
-        $forms = $after->term->courses()->with('form.entries')->get()->mapWithKeys(static fn (Course $course): array => [$course->id => $course->form->placed()])->all();
+        $forms = $after->term->courses()->with('form')->get()->mapWithKeys(static fn (Course $course): array => [$course->id => $course->form->placed()])->all();
         $plan = $next?->planned();
         /** @var \Illuminate\Database\Eloquent\Collection<int, Student> $members */
         $members = $group->students()->when($only !== null, static fn ($some) => $some->whereIn('students.id', $only ?? []))->get();

@@ -36,7 +36,7 @@ final class ReadTermEnd
         $results = $groups = [];
         $keepings = null;
         /** @var \Illuminate\Database\Eloquent\Collection<int, Course> $courses */
-        $courses = $term->courses()->with('form.entries')->get();
+        $courses = $term->courses()->with('form')->get();
         foreach ($courses as $course) {
             $placed = $course->form->placed();
             $taught = $this->taught->by($group->id, $placed, $on);

@@ -58,7 +58,7 @@ final class ClassPage
         $today = $this->school->today();
         $plan = $meeting->planned();
         $cards = $points = $passages = $placed = $recalls = $stood = $read = [];
-        foreach ($meeting->term->loadMissing('courses.form.entries')->courses as $course) {
+        foreach ($meeting->term->loadMissing('courses.form')->courses as $course) {
             $form = $placed[$course->id] = $course->form->placed();
             $part = $plan?->course($course->id) ?? new CoursePlan($course->id, null, [], [], []);
             $known = $this->taught->by($meeting->term->group_id, $form, $today);

@@ -55,7 +55,7 @@ final class StudentPages
     {
         $memberships = GroupMember::where('student_id', $student->id)->orderBy('joined_on')->get();
         /** @var \Illuminate\Database\Eloquent\Collection<string, Group> $groups */
-        $groups = Group::with('form.entries', 'principles')->whereIn('id', $memberships->pluck('group_id'))->get()->keyBy('id');
+        $groups = Group::with('form', 'principles')->whereIn('id', $memberships->pluck('group_id'))->get()->keyBy('id');
         $current = $groups->only($memberships->whereNull('left_on')->pluck('group_id')->all());
 
         $records = '{'.implode(',', $student->records()).'}';

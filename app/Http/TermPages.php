@@ -84,7 +84,7 @@ final class TermPages
     private function courses(Term $term): array
     {
         /** @var Collection<int, Course> $rows */
-        $rows = $term->courses()->with('form.entries')->get();
+        $rows = $term->courses()->with('form')->get();
         $placed = [];
         foreach ($rows as $row) {
             $placed[$row->id] = $row->form->placed();

@@ -96,12 +96,12 @@ final class Tonight
     private function readForms(Collection $terms): void
     {
         $courses = array_merge([], ...array_values($terms->map(static fn (Term $one): array => $one->courses->all())->all()));
-        $forms = Form::with('entries')->whereKey(array_unique(array_column($courses, 'form_id')))->get()->keyBy('id');
+        $forms = Form::whereKey(array_unique(array_column($courses, 'form_id')))->get()->keyBy('id');
+        $this->placed = Form::placedAll($forms);
         foreach ($courses as $course) {
             /** @var Form $form */
             $form = $forms[$course->form_id];
             $course->setRelation('form', $form);
-            $this->placed[$course->form_id] ??= $form->placed();
         }
     }
 

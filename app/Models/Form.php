@@ -9,6 +9,7 @@ use Gorvan\Core\Lesson\LessonCut;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Lesson\LessonSize;
 use Gorvan\Core\Reading\JsonNode;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
@@ -23,7 +24,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property float|null $lesson_minutes
  * @property float|null $load_minutes
  * @property float|null $lambda
- * @property \Illuminate\Database\Eloquent\Collection<int, Entry> $entries
+ * @property Collection<int, Entry> $entries
  * @property int $lessons  of its own cut, for lists
  * @property float $load
  */
@@ -60,13 +61,46 @@ final class Form extends Model
     /** The form as core knows it, with the row of each entry. */
     public function placed(): PlacedForm
     {
-        $this->loadMissing('entries');
-        $root = array_replace(get_object_vars($this->document), [
-            'format' => FormFileReader::FORMAT,
-            'entries' => $this->entries->map(static fn (Entry $entry): \stdClass => $entry->document)->all(),
-        ]);
+        if (! $this->relationLoaded('entries')) {
+            return self::placedAll([$this])[$this->id];
+        }
+        $rows = [];
+        foreach ($this->entries as $entry) {
+            $rows[$entry->id] = $entry->document;
+        }
 
-        return new PlacedForm($this->id, (new FormFileReader)->readNode(JsonNode::of((object) $root))->form, array_values($this->entries->pluck('id')->all()));
+        return $this->placedOf($rows);
+    }
+
+    /**
+     * Several of them, from one query, and without a model for each entry.
+     *
+     * @param  iterable<self>  $forms
+     * @return array<string, PlacedForm> by id
+     */
+    public static function placedAll(iterable $forms): array
+    {
+        $rows = [];
+        foreach ($forms as $form) {
+            $rows[$form->id] = [];
+        }
+        foreach (Entry::whereIn('form_id', array_keys($rows))->whereNotNull('position')->orderBy('position')->toBase()->get(['id', 'form_id', 'document']) as $entry) {
+            $rows[$entry->form_id][$entry->id] = json_decode($entry->document, false, 512, JSON_THROW_ON_ERROR);
+        }
+        $placed = [];
+        foreach ($forms as $form) {
+            $placed[$form->id] = $form->placedOf($rows[$form->id]);
+        }
+
+        return $placed;
+    }
+
+    /** @param  array<string, \stdClass>  $rows  entries as they stand in the form file, in the order of the form, by row */
+    private function placedOf(array $rows): PlacedForm
+    {
+        $root = array_replace(get_object_vars($this->document), ['format' => FormFileReader::FORMAT, 'entries' => array_values($rows)]);
+
+        return new PlacedForm($this->id, (new FormFileReader)->readNode(JsonNode::of((object) $root))->form, array_map(strval(...), array_keys($rows)));
     }
 
     /** How large its lessons should be, where the teacher says it. */

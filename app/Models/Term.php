@@ -62,7 +62,7 @@ final class Term extends Model
     /** @return array<string, \Gorvan\Core\Form\Form> the forms of its courses, by course */
     public function forms(): array
     {
-        return $this->courses()->with('form.entries')->get()->mapWithKeys(static fn (Course $one): array => [$one->id => $one->form->placed()->form])->all();
+        return $this->courses()->with('form')->get()->mapWithKeys(static fn (Course $one): array => [$one->id => $one->form->placed()->form])->all();
     }
 
     /** @return HasMany<Meeting, $this> */

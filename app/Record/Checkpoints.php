@@ -29,6 +29,9 @@ final class Checkpoints
     /** More subjects than these are not looked for one by one: somebody's whole checkpoint is read sooner. */
     private const FEW = 40;
 
+    /** What few tracks have, as one value: of a class of forty some thousand rows are read. JSON writes a float to the last bit. */
+    private const IN_CLASS = 'case when has_home then json_build_array(class_stability, class_difficulty, class_last, class_updates)::text end as in_class';
+
     public function __construct(private readonly CurrentSchool $school)
     {
     }
@@ -62,7 +65,7 @@ final class Checkpoints
         $asked = $subjects === null ? null : array_fill_keys($subjects, true);
         $rows = DB::table('checkpoint_tracks')->where('school_id', $this->school->id())->whereRaw('student_id = any(?::uuid[])', [FactSource::list($students)])
             ->when($subjects !== null && count($subjects) <= self::FEW, static fn ($some) => $some->whereIn('subject', $subjects ?? []))
-            ->get(['student_id', 'subject', 'side', 'level', 'stability', 'difficulty', 'last', 'updates', 'has_home', 'class_stability', 'class_difficulty', 'class_last', 'class_updates']);
+            ->get(['student_id', 'subject', 'side', 'level', 'stability', 'difficulty', 'last', 'updates', DB::raw(self::IN_CLASS)]);
         foreach ($rows as $row) {
             if ($asked !== null && ! isset($asked[$row->subject])) {
                 continue;
@@ -160,9 +163,10 @@ final class Checkpoints
     {
         $level = $row->level === null ? null : (str_starts_with($row->subject, 'principle:') ? Keeping::from($row->level) : Support::from($row->level));
 
-        return new Track($level, self::state($row->stability, $row->difficulty), $row->last, $row->updates, $row->has_home
-            ? new Track($level, self::state($row->class_stability, $row->class_difficulty), $row->class_last, (int) $row->class_updates)
-            : null);
+        [$stability, $difficulty, $last, $updates] = $row->in_class === null ? [null, null, null, 0] : json_decode($row->in_class, true, 2, JSON_THROW_ON_ERROR);
+
+        return new Track($level, self::state($row->stability, $row->difficulty), $row->last, $row->updates,
+            $row->in_class === null ? null : new Track($level, self::state($stability, $difficulty), $last, (int) $updates));
     }
 
     private static function state(mixed $stability, mixed $difficulty): ?MemoryState

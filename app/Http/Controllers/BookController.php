@@ -138,7 +138,7 @@ final class BookController extends Controller
             return null;
         }
         if (! array_key_exists($id, $this->placed)) {
-            $this->placed[$id] = Form::with('entries')->find($id)?->placed();
+            $this->placed[$id] = Form::find($id)?->placed();
         }
 
         return $this->placed[$id]?->form;

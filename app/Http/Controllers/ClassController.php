@@ -66,7 +66,7 @@ final class ClassController extends Controller
     public function pods(Request $request, Meeting $meeting, GroupStandings $standings, TaughtEntries $taught): JsonResponse
     {
         $given = $request->validate(['count' => ['nullable', 'integer', 'min:'.Pods::USUAL, 'max:'.Pods::MOST]]);
-        $course = $meeting->term->courses()->with('form.entries')->firstOrFail();
+        $course = $meeting->term->courses()->with('form')->firstOrFail();
         $placed = $course->form->placed();
         $part = $meeting->planned()?->course($course->id);
         $known = $taught->by($meeting->term->group_id, $placed, $this->school->today());
@@ -161,7 +161,7 @@ final class ClassController extends Controller
         ]);
         $marks = array_map(self::mark(...), array_values($given['marks']), array_keys(array_values($given['marks'])));
         $record($meeting, $marks, $this->viewer($request));
-        $course = $meeting->term->courses()->with('form.entries')->firstOrFail();
+        $course = $meeting->term->courses()->with('form')->firstOrFail();
         $placed = $course->form->placed();
         $recap = $placed->form->passageOf($meeting->planned()?->course($course->id)->recap ?? []);
         $known = $taught->by($meeting->term->group_id, $placed, $this->school->today());

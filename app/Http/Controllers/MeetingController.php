@@ -271,7 +271,7 @@ final class MeetingController extends Controller
     {
         $courses = $term->courses()->get();
         foreach ($courses as $course) {
-            $course->setRelation('form', $this->forms[$course->form_id] ??= Form::with('entries')->findOrFail($course->form_id));
+            $course->setRelation('form', $this->forms[$course->form_id] ??= Form::findOrFail($course->form_id));
         }
         $term->setRelation('courses', $courses);
 

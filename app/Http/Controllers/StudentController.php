@@ -84,7 +84,7 @@ final class StudentController extends Controller
     public function line(Request $request, Student $student, ReadStudent $read): JsonResponse
     {
         $given = $request->validate(['group' => ['required', 'uuid']]);
-        $group = Group::with('form.entries')->whereKey($given['group'])->first() ?? throw Refused::because(Message::of('group.unknown'), 'group');
+        $group = Group::with('form')->whereKey($given['group'])->first() ?? throw Refused::because(Message::of('group.unknown'), 'group');
 
         return new JsonResponse(array_map(LinePointData::of(...), $read->line($student, $group, $group->form->placed())));
     }

@@ -103,12 +103,14 @@ final readonly class MemoryModel
     public function later(MemoryState $state, int $days, Evidence $evidence, float $trust = 1.0): MemoryState
     {
         $recall = $this->recall($days, $state->stability);
-        $share = $evidence->laterShare ?? min(1.0, $recall * $evidence->recallPart * $trust);
+        $share = $evidence->laterShare ?? $recall * $evidence->recallPart * $trust;
+        $share = $share > 1.0 ? 1.0 : $share;
         // Only what is mixed is computed: most marks are all remembered or all forgotten.
         $stability = match (true) {
-            $share === 0.0 || $evidence->grade === self::FORGOTTEN => $this->stabilityAfterForgetting($state, $recall),
-            $share === 1.0 => $this->stabilityAfterRecall($state, $recall, $evidence->grade),
-            default => self::mixed($share, $this->stabilityAfterRecall($state, $recall, $evidence->grade), $this->stabilityAfterForgetting($state, $recall)),
+            $share === 0.0 || $evidence->grade === self::FORGOTTEN => $this->stabilityAfterForgetting($state->stability, $state->difficulty, $recall),
+            $share === 1.0 => $this->stabilityAfterRecall($state->stability, $state->difficulty, $recall, $evidence->grade),
+            default => exp($share * log($this->stabilityAfterRecall($state->stability, $state->difficulty, $recall, $evidence->grade))
+                + (1.0 - $share) * log($this->stabilityAfterForgetting($state->stability, $state->difficulty, $recall))),
         };
 
         return new MemoryState($stability, $evidence->laterShare === null ? $state->difficulty : $this->nextDifficulty($state->difficulty, $evidence->grade));
@@ -132,25 +134,28 @@ final readonly class MemoryModel
         return self::clamped($this->easyPull + (1.0 - self::W[7]) * $damped, 1.0, 10.0);
     }
 
-    private function stabilityAfterRecall(MemoryState $state, float $recall, int $grade): float
+    // These two are asked for by the hundred thousand in a plan: they take what they need, and clamp where they stand.
+    private function stabilityAfterRecall(float $stability, float $difficulty, float $recall, int $grade): float
     {
-        $growth = $this->growth * (11.0 - $state->difficulty) * $state->stability ** -self::W[9]
+        $growth = $this->growth * (11.0 - $difficulty) * $stability ** -self::W[9]
             * (exp((1.0 - $recall) * self::W[10]) - 1.0)
             * ($grade === self::HARD ? self::W[15] : 1.0)
             * ($grade === self::EASY ? self::W[16] : 1.0);
+        $grown = $stability * (1.0 + $growth);
 
-        return self::clamped($state->stability * (1.0 + $growth), self::LEAST_STABILITY, self::MOST_STABILITY);
+        return $grown < self::LEAST_STABILITY ? self::LEAST_STABILITY : ($grown > self::MOST_STABILITY ? self::MOST_STABILITY : $grown);
     }
 
-    private function stabilityAfterForgetting(MemoryState $state, float $recall): float
+    private function stabilityAfterForgetting(float $stability, float $difficulty, float $recall): float
     {
-        $left = self::W[11] * $state->difficulty ** -self::W[12] * (($state->stability + 1.0) ** self::W[13] - 1.0)
+        $left = self::W[11] * $difficulty ** -self::W[12] * (($stability + 1.0) ** self::W[13] - 1.0)
             * exp((1.0 - $recall) * self::W[14]);
-        $left = self::clamped($left, self::LEAST_STABILITY, self::MOST_STABILITY);
+        $left = $left < self::LEAST_STABILITY ? self::LEAST_STABILITY : ($left > self::MOST_STABILITY ? self::MOST_STABILITY : $left);
         // Forgetting never leaves more than a same-day repetition would: the reference's cap.
-        $cap = max($state->stability / $this->leastLoss, self::LEAST_STABILITY);
+        $cap = $stability / $this->leastLoss;
+        $cap = $cap < self::LEAST_STABILITY ? self::LEAST_STABILITY : $cap;
 
-        return min($cap, $left);
+        return $cap < $left ? $cap : $left;
     }
 
     private static function mixed(float $share, float $remembered, float $forgotten): float

@@ -29,19 +29,22 @@ final readonly class HomeRequest
     public static function of(array $courses, Spared $spared, int $on, int $next, float $minutes, int $days, MemoryModel $model): self
     {
         $items = $places = $cares = [];
+        // Most spare nothing, and do every entry as it is.
+        $none = $spared->isNothing() ? HomeCare::none() : null;
         foreach ($courses as $at => $course) {
             // Two forms have no join.
             if ($at > 0) {
                 [$items[], $places[]] = [null, null];
             }
             $time = new RunTime($course->form);
+            $leads = array_fill_keys($course->leadsOn, PracticeItem::LEADS_ON);
             foreach ($course->form->entries as $n => $entry) {
                 if (! $entry->kind->countsInForm()) {
                     continue;
                 }
-                $care = $cares[$at][$n + 1] = HomeCare::of($spared, $entry);
+                $care = $cares[$at][$n + 1] = $none ?? HomeCare::of($spared, $entry);
                 $known = isset($course->tracks[$entry->id]) ? KnownEntry::weakerOf($course->tracks[$entry->id], $next, $model) : null;
-                $items[] = $known === null || $care->isLeftOut ? null : new PracticeItem($known, $time->secondsOf($n + 1) ?? 0.0, in_array($entry->id, $course->leadsOn, true) ? PracticeItem::LEADS_ON : 1.0);
+                $items[] = $known === null || $care->isLeftOut ? null : new PracticeItem($known, $time->secondsOf($n + 1) ?? 0.0, $leads[$entry->id] ?? 1.0);
                 $places[] = [$at, $n + 1];
             }
         }
