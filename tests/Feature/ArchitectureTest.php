@@ -99,3 +99,25 @@ test('nothing is written to a row that nobody named: no request is kept as it ca
     }
     expect($whole)->toBe([]);
 });
+
+test('a row of a school is made ready as the framework would make it ready', function () {
+    $models = array_filter(array_map(fn (string $file): string => 'App\\Models\\'.basename($file, '.php'), glob(app_path('Models/*.php'))),
+        fn (string $class): bool => in_array(App\Models\BelongsToSchool::class, class_exists($class) ? class_uses_recursive($class) : [], true));
+    $ready = fn (string $class): array => array_values(array_unique((new ReflectionProperty(Illuminate\Database\Eloquent\Model::class, 'traitInitializers'))->getValue()[$class]));
+    expect(count($models))->toBeGreaterThan(20);
+    foreach ($models as $class) {
+        new $class;
+        $own = $ready($class);
+        // What it would look for in every method: a name after a trait, or an attribute.
+        $found = [];
+        foreach ((new ReflectionClass($class))->getMethods() as $method) {
+            expect($method->getAttributes(Illuminate\Database\Eloquent\Attributes\Boot::class))->toBe([], "$class says by an attribute what is done first");
+            if ($method->getAttributes(Illuminate\Database\Eloquent\Attributes\Initialize::class) !== [] || in_array($method->getName(), array_map(fn (string $trait): string => 'initialize'.class_basename($trait), class_uses_recursive($class)), true)) {
+                $found[] = $method->getName();
+            }
+        }
+        expect($own)->toEqualCanonicalizing($found, $class)
+            ->and($class::hasGlobalScope('school'))->toBeTrue()
+            ->and((new $class)->getIncrementing())->toBeFalse()->and((new $class)->usesUniqueIds())->toBeTrue();
+    }
+});

@@ -36,6 +36,19 @@ test('a form file comes back as it went in, unknown keys too', function () {
         ->and($out->getContent())->toBe((new Gorvan\Core\Form\File\FormFileWriter)->write((new FormFileReader)->read($file)->form));
 });
 
+test('a form is the same by its rows and by its entries, one and several at once', function () {
+    $ids = array_map(fn (string $title) => $this->postJson('/api/forms', ['text' => "# $title\n1. Reed {L}\n2. Heron\n3. Moon"])->json('id'), ['First', 'Second']);
+    $this->inside($this->user->school, function () use ($ids): void {
+        App\Models\Entry::where('form_id', $ids[0])->where('position', 2)->update(['position' => null]); // taken out of it
+        $all = Form::placedAll(Form::whereKey($ids)->get());
+        foreach ($ids as $id) {
+            $withEntries = Form::with('entries')->findOrFail($id)->placed();
+            expect($all[$id])->toEqual($withEntries)->and(Form::findOrFail($id)->placed())->toEqual($withEntries);
+        }
+        expect(array_map(fn ($one) => $one->form->count(), $all))->toEqualCanonicalizing([$ids[0] => 2, $ids[1] => 3])->and(Form::placedAll([]))->toBe([]);
+    });
+});
+
 test('pinning a join cuts again and stays', function () {
     $id = $this->postJson('/api/forms', ['text' => Tests\TestCase::LIST])->json('id');
     $ends = fn (array $form) => array_column($form['lessons'], 'to');

@@ -72,6 +72,18 @@ test('a value of another type than asked for is refused with its path', function
     [fn ($root) => $root->required('list')->items()[1]->object()->{'odd key'}, 'accepted'],
 ]);
 
+test('a list of texts is read as each of them alone would be', function () {
+    $node = fn (mixed $list) => JsonNode::parse((string) json_encode(['ids' => $list]))->required('ids');
+    $long = str_repeat('é', 9);
+    expect($node(['a', ' b ', $long, '0'])->texts(9, 9))->toBe(['a', ' b ', $long, '0'])->and($node([])->texts(9))->toBe([]);
+    foreach ([['a', 5], ['a', ' '], ['a', "b\0"], ['a', 'longer than nine'], ['a', "$long."], ['a', null]] as $list) {
+        $said = refusal(fn () => $node($list)->texts(9, 9));
+        expect($said)->toBe(refusal(fn () => $node($list)->items()[1]->text(9)))->toContain('$.ids[1]');
+    }
+    expect(refusal(fn () => $node(['a', 'b'])->texts(1)))->toBe(refusal(fn () => $node(['a', 'b'])->itemsAtMost(1)))
+        ->and(refusal(fn () => $node('a')->texts(9)))->toBe(refusal(fn () => $node('a')->items()));
+});
+
 test('keys that are no names are told in brackets', function () {
     $node = JsonNode::parse('{"odd key": 5}')->required('odd key');
     expect($node->path)->toBe('$[\'odd key\']');

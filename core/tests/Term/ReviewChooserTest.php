@@ -8,9 +8,9 @@ use Gorvan\Core\Term\ReviewItem;
 use Gorvan\Core\Term\ReviewProblem;
 
 /** @param  list<array{float, float}|null>  $entries */
-function chosen(array $entries, float $budget, float $setUp = 1.5): array
+function chosen(array $entries, float $budget, float $setUp = 1.5, ?int $most = null): array
 {
-    $choice = (new ReviewChooser)->choose(new ReviewProblem(array_map(fn (?array $one) => $one === null ? null : new ReviewItem(...$one), $entries), $budget, $setUp));
+    $choice = (new ReviewChooser)->choose(new ReviewProblem(array_map(fn (?array $one) => $one === null ? null : new ReviewItem(...$one), $entries), $budget, $setUp, $most));
 
     return array_map(fn (ChosenPassage $one) => [$one->passage->from, $one->passage->to, $one->minutes], $choice->passages);
 }
@@ -43,19 +43,21 @@ test('nothing but what the minutes allow is ever chosen, on random problems, edg
         $entries = array_map(fn () => mt_rand(0, 5) === 0 ? null : [mt_rand(-20, 100) / 100, mt_rand(0, intdiv(16, $coarse)) * $coarse / 8], range(1, mt_rand(1, 12)));
         $budget = mt_rand(0, 40) / 4;
         $setUp = [0.0, 0.5, 1.5][mt_rand(0, 2)];
-        $choice = chosen($entries, $budget, $setUp);
+        $most = [null, 0, 1, 2, 3][mt_rand(0, 4)];
+        $choice = chosen($entries, $budget, $setUp, $most);
         $value = fn (array $passages) => array_sum(array_map(fn ($one) => array_sum(array_map(fn ($entry) => $entry[0], array_slice($entries, $one[0] - 1, $one[1] - $one[0] + 1))), $passages));
         expect(array_sum(array_column($choice, 2)))->toBeLessThanOrEqual($budget)
-            ->and($value($choice))->toEqualWithDelta(bestByHand($entries, $budget, $setUp), 1e-9);
+            ->and($value($choice))->toEqualWithDelta(bestByHand($entries, $budget, $setUp, $most), 1e-9)
+            ->and(count($choice))->toBeLessThanOrEqual($most ?? 12);
     }
 })->with(['in eighths of a minute' => 1, 'in halves, which share a step' => 4, 'in whole minutes' => 8]);
 
 /** Every choice of entries there is. */
-function bestByHand(array $entries, float $budget, float $setUp): float
+function bestByHand(array $entries, float $budget, float $setUp, ?int $most): float
 {
     $best = 0.0;
     for ($bits = 0; $bits < 1 << count($entries); $bits++) {
-        $value = $quarters = 0;
+        $value = $quarters = $opened = 0;
         $isOpen = false;
         foreach ($entries as $at => $entry) {
             if (($bits >> $at & 1) === 0) {
@@ -68,9 +70,10 @@ function bestByHand(array $entries, float $budget, float $setUp): float
             }
             $quarters += (int) ceil($entry[1] * 4) + ($isOpen ? 0 : (int) ceil($setUp * 4));
             $value += $entry[0];
+            $opened += $isOpen ? 0 : 1;
             $isOpen = true;
         }
-        $best = $quarters <= floor($budget * 4) ? max($best, $value) : $best;
+        $best = $quarters <= floor($budget * 4) && $opened <= ($most ?? 12) ? max($best, $value) : $best;
     }
 
     return $best;
