@@ -39,13 +39,14 @@ final class Season
         return array_values($meetings->map(fn (Meeting $meeting): MeetingRow => MeetingRow::of($meeting, $placed->form, $course, $taught[$meeting->id] ?? null, $this->school, $forms))->all());
     }
 
-    /** @return list<TickData> by instant */
-    public function ticks(Term $term, PlacedForm $placed, string $course): array
+    /**
+     * Reads the meetings of some terms by instant, and of each what their season line needs.
+     *
+     * @param  Collection<covariant array-key, Term>  $terms
+     */
+    public static function line(Collection $terms): void
     {
-        /** @var Collection<int, Meeting> $meetings */
-        $meetings = $term->meetings()->orderBy('starts_at')->get();
-
-        return $this->ticksOf($meetings, $course, self::in($placed, $this->taughtAt($meetings->pluck('id')->all())));
+        $terms->load(['meetings' => static fn ($line) => $line->select('id', 'school_id', 'term_id', 'on', 'starts_at', 'plan', 'state')->orderBy('starts_at')]);
     }
 
     /**

@@ -35,9 +35,6 @@ final class Tonight
     /** What the page needs of a term, beside its courses and meetings. */
     private const WITH = ['group.students.considerations', 'group.principles.principles', 'group.principles.gone'];
 
-    /** What the season line needs of a meeting. */
-    private const LINE = ['id', 'school_id', 'term_id', 'on', 'starts_at', 'plan', 'state'];
-
     /** @var array<string, PlacedForm> */
     private array $placed = [];
 
@@ -70,7 +67,7 @@ final class Tonight
         $read = Meeting::with('attendances')->whereKey([...$tonight->modelKeys(), ...($after === null ? [] : [$after->id])])->orderBy('starts_at')->get();
         $read = $read->filter(static fn (Meeting $one): bool => ($terms[$one->term_id] ?? null)?->courses->isNotEmpty() ?? false)
             ->each(static fn (Meeting $one) => $one->setRelation('term', $terms[$one->term_id]));
-        $terms->only($evening)->load(['meetings' => static fn ($line) => $line->select(self::LINE)->orderBy('starts_at')])->loadMissing(self::WITH);
+        Season::line($terms->only($evening)->loadMissing(self::WITH));
         $this->readForms($terms);
         $next = $after === null ? null : $read->first(static fn (Meeting $one): bool => $one->id === $after->id);
 

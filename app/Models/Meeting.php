@@ -26,6 +26,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string|null $pins
  * @property int $sequence  how often calendars were told something new of it
  * @property Term $term
+ * @property \Illuminate\Database\Eloquent\Collection<int, Attendance> $attendances
  */
 final class Meeting extends Model
 {
@@ -67,7 +68,7 @@ final class Meeting extends Model
      */
     public function guests(?LoggedClass $log): array
     {
-        $there = [...$this->attendances()->where('is_present', true)->pluck('student_id')->all(), ...($log?->log()->there() ?? [])];
+        $there = [...$this->attendances->where('is_present', true)->pluck('student_id')->all(), ...($log?->log()->there() ?? [])];
         $members = $this->term->group->membersSince($this->on)->pluck('id')->all();
 
         return array_values(array_map(strval(...), array_diff(array_unique($there), $members)));

@@ -102,10 +102,11 @@ final class MeetingController extends Controller
         $course = $courses->firstOrFail();
         $placed = $this->form($course);
         $log = $meeting->standingLog();
-        $taught = $this->season->taught([$meeting->id], $placed)[$meeting->id] ?? null;
+        Season::line($term->newCollection([$term]));
+        $held = Season::in($placed, $this->season->taughtAt($term->meetings->modelKeys()));
         $others = $this->others($courses);
         $forms = [$course->id => $placed->form, ...$others];
-        $row = MeetingRow::of($meeting, $placed->form, $course->id, $taught, $this->school, $others);
+        $row = MeetingRow::of($meeting, $placed->form, $course->id, $held[$meeting->id] ?? null, $this->school, $others);
         $recap = $placed->form->passageOf($meeting->planned()?->course($course->id)->recap ?? []);
         $given = $this->taught->by($term->group_id, $placed, $this->school->today());
         $guests = $meeting->guests($log);
@@ -123,7 +124,7 @@ final class MeetingController extends Controller
             Mark::standing()->where('meeting_id', $meeting->id)->orderBy('at')->orderBy('id')->get()->map(static fn (Mark $mark): MarkData => new MarkData(
                 $mark->id, $mark->student_id, $mark->entry_id, $mark->principle_id, $mark->drill_step_id, $mark->side, $mark->level()->name, $mark->at->toRfc3339String(),
             ))->all(),
-            $this->season->ticks($term, $placed, $course->id),
+            $this->season->ticksOf($term->meetings, $course->id, $held),
             Season::closures($term),
             $log?->id,
             self::named($courses),
