@@ -162,16 +162,13 @@ final class Checkpoints
     private static function track(stdClass $row): Track
     {
         $level = $row->level === null ? null : (str_starts_with($row->subject, 'principle:') ? Keeping::from($row->level) : Support::from($row->level));
+        $state = $row->stability === null ? null : new MemoryState((float) $row->stability, (float) $row->difficulty);
+        if ($row->in_class === null) {
+            return new Track($level, $state, $row->last, $row->updates);
+        }
+        [$stability, $difficulty, $last, $updates] = json_decode($row->in_class, true, 2, JSON_THROW_ON_ERROR);
 
-        [$stability, $difficulty, $last, $updates] = $row->in_class === null ? [null, null, null, 0] : json_decode($row->in_class, true, 2, JSON_THROW_ON_ERROR);
-
-        return new Track($level, self::state($row->stability, $row->difficulty), $row->last, $row->updates,
-            $row->in_class === null ? null : new Track($level, self::state($stability, $difficulty), $last, (int) $updates));
-    }
-
-    private static function state(mixed $stability, mixed $difficulty): ?MemoryState
-    {
-        return $stability === null ? null : new MemoryState((float) $stability, (float) $difficulty);
+        return new Track($level, $state, $row->last, $row->updates, new Track($level, $stability === null ? null : new MemoryState((float) $stability, (float) $difficulty), $last, (int) $updates));
     }
 
     /** @return array<string, mixed> */

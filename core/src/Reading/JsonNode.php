@@ -260,7 +260,10 @@ final readonly class JsonNode
 
     private static function step(string $key): string
     {
-        return preg_match('/^[A-Za-z_][A-Za-z0-9_]*$/', $key) === 1 ? ".$key" : "['$key']";
+        // The keys that are asked for are those of our formats, and come again with every entry and every log.
+        static $steps = [];
+
+        return $steps[$key] ??= preg_match('/^[A-Za-z_][A-Za-z0-9_]*$/', $key) === 1 ? ".$key" : "['$key']";
     }
 
     private static function firstBadLine(string $text): int

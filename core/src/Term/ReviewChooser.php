@@ -46,52 +46,33 @@ final readonly class ReviewChooser
 
     /**
      * From the last entry to the first: the best of what is left for each number of passages that may still be opened and each
-     * number of quarters, where the entry before was chosen (`joined`) and where it was not (`fresh`). Where any number may be
-     * opened there is one such table, which opening a passage leaves.
+     * number of quarters, where the entry before was chosen (`joined`) and where it was not (`fresh`). All numbers of passages
+     * stand in one table, one after the other; where any number may be opened there is one of them, which opening a passage leaves.
      *
      * @param  list<float|null>  $values
      * @param  list<int>  $costs  quarters, or as many steps of some quarters
-     * @return array{array<int, array<int, array<int, true>>>, array<int, array<int, array<int, true>>>} by passages still to be opened, entry and
-     *                                                                 quarters left: where a passage opens, and where one that is open goes on
+     * @return array{array<int, array<int, true>>, array<int, array<int, true>>} by entry and place in the table: where a passage
+     *                                                                 opens, and where one that is open goes on
      */
     private static function decide(array $values, array $costs, int $budget, int $setUp, ?int $most): array
     {
-        $layers = range(0, $most ?? 0);
-        $none = array_fill(0, $budget + 1, 0.0);
-        $fresh = $joined = array_fill_keys($layers, $none);
-        $noneUsed = array_fill(0, $budget + 1, 0);
-        $freshUsed = $joinedUsed = array_fill_keys($layers, $noneUsed);
-        $opens = $goesOn = array_fill_keys($layers, []);
+        $fresh = $joined = array_fill(0, (($most ?? 0) + 1) * ($budget + 1), 0.0);
+        $freshUsed = $joinedUsed = array_fill(0, count($fresh), 0);
+        $opens = $goesOn = [];
         $own = array_intersect_key($costs, array_filter($values, static fn (?float $value): bool => $value !== null));
         $before = array_sum($own);
         $cheapest = $own === [] ? 0 : min($own);
         for ($at = count($values) - 1; $at >= 0; $at--) {
             $value = $values[$at];
             if ($value === null) {
-                [$joined, $joinedUsed] = [$fresh, $freshUsed];
-                foreach ($layers as $may) {
-                    $opens[$may][$at] = $goesOn[$may][$at] = [];
-                }
+                [$joined, $joinedUsed, $opens[$at], $goesOn[$at]] = [$fresh, $freshUsed, [], []];
 
                 continue;
             }
-            $cost = $costs[$at];
-            $before -= $cost;
-            $nextFresh = $nextFreshUsed = $nextJoined = $nextJoinedUsed = [];
-            foreach ($layers as $may) {
-                // What can be left here: each passage that was opened took its setting up and an entry, at least, and all before
-                // this, at most. Nothing else is ever asked for.
-                $opened = $most === null ? 0 : $most - $may;
-                $greatest = $budget - $opened * ($setUp + $cheapest);
-                $least = $most === null ? 0 : $budget - $opened * $setUp - ($opened === 0 ? 0 : $before);
-                // Nobody is in a passage while as many may be opened as at the start.
-                [$nextJoined[$may], $nextJoinedUsed[$may], $goesOn[$may][$at]] = $may === $most ? [$fresh[$may], $freshUsed[$may], []]
-                    : self::goneOn($fresh[$may], $freshUsed[$may], $joined[$may], $joinedUsed[$may], $value, $cost, max($cost, $least), $greatest);
-                $below = $most === null ? 0 : $may - 1;
-                [$nextFresh[$may], $nextFreshUsed[$may], $opens[$may][$at]] = $below < 0 ? [$fresh[$may], $freshUsed[$may], []]
-                    : self::opened($fresh[$may], $freshUsed[$may], $joined[$below], $joinedUsed[$below], $value, $cost + $setUp, max($cost + $setUp, $least), $greatest);
-            }
-            [$fresh, $freshUsed, $joined, $joinedUsed] = [$nextFresh, $nextFreshUsed, $nextJoined, $nextJoinedUsed];
+            $before -= $costs[$at];
+            [$nextJoined, $nextJoinedUsed, $goesOn[$at]] = self::goneOn($fresh, $freshUsed, $joined, $joinedUsed, $value, $costs[$at], $budget, $setUp, $cheapest, $before, $most);
+            [$fresh, $freshUsed, $opens[$at]] = self::opened($fresh, $freshUsed, $joined, $joinedUsed, $value, $costs[$at], $budget, $setUp, $cheapest, $before, $most);
+            [$joined, $joinedUsed] = [$nextJoined, $nextJoinedUsed];
         }
 
         return [$opens, $goesOn];
@@ -100,24 +81,30 @@ final readonly class ReviewChooser
     /**
      * The best where a passage is open before an entry: it ends here, or goes on with it.
      *
-     * @param  array<int, float>  $free  worth of what comes after, where it ends, by quarters left
+     * @param  array<int, float>  $free  worth of what comes after, where it ends
      * @param  array<int, int>  $freeUsed  quarters of that
      * @param  array<int, float>  $bound  the same where it goes on
      * @param  array<int, int>  $boundUsed
      * @param  float  $value  of the entry, and `$cost` in quarters
+     * @param  int  $cheapest  quarters of the entry that takes least, and `$before` of all before this one together
      * @return array{array<int, float>, array<int, int>, array<int, true>} worth, quarters, and where it goes on
      */
-    private static function goneOn(array $free, array $freeUsed, array $bound, array $boundUsed, float $value, int $cost, int $least, int $greatest): array
+    private static function goneOn(array $free, array $freeUsed, array $bound, array $boundUsed, float $value, int $cost, int $budget, int $setUp, int $cheapest, int $before, ?int $most): array
     {
         [$ends, $endsUsed, $on] = [$free, $freeUsed, []];
-        for ($left = $least; $left <= $greatest; $left++) {
-            $with = $value + $bound[$left - $cost];
-            $gain = $with - $free[$left];
-            // Whoever stops here ends the passage earlier, and so wins what is equal.
-            if ($gain > self::TIE || ($gain >= -self::TIE && $cost + $boundUsed[$left - $cost] < $freeUsed[$left])) {
-                $ends[$left] = $with;
-                $endsUsed[$left] = $cost + $boundUsed[$left - $cost];
-                $on[$left] = true;
+        // Nobody is in a passage while as many may be opened as at the start.
+        for ($may = $most === null ? 0 : $most - 1; $may >= 0; $may--) {
+            [$least, $greatest] = self::left($budget, $setUp, $cheapest, $before, $most === null ? null : $most - $may);
+            $table = $may * ($budget + 1);
+            for ($left = $table + max($cost, $least); $left <= $table + $greatest; $left++) {
+                $with = $value + $bound[$left - $cost];
+                $gain = $with - $free[$left];
+                // Whoever stops here ends the passage earlier, and so wins what is equal.
+                if ($gain > self::TIE || ($gain >= -self::TIE && $cost + $boundUsed[$left - $cost] < $freeUsed[$left])) {
+                    $ends[$left] = $with;
+                    $endsUsed[$left] = $cost + $boundUsed[$left - $cost];
+                    $on[$left] = true;
+                }
             }
         }
 
@@ -131,24 +118,30 @@ final readonly class ReviewChooser
      * @param  array<int, int>  $freeUsed
      * @param  array<int, float>  $bound
      * @param  array<int, int>  $boundUsed
-     * @param  int  $cost  of the entry and of setting up, quarters
      * @return array{array<int, float>, array<int, int>, array<int, true>} worth, quarters, and where one opens
      */
-    private static function opened(array $free, array $freeUsed, array $bound, array $boundUsed, float $value, int $cost, int $least, int $greatest): array
+    private static function opened(array $free, array $freeUsed, array $bound, array $boundUsed, float $value, int $cost, int $budget, int $setUp, int $cheapest, int $before, ?int $most): array
     {
         [$begins, $beginsUsed, $open] = [$free, $freeUsed, []];
-        for ($left = $least; $left <= $greatest; $left++) {
-            $with = $value + $bound[$left - $cost];
-            $gain = $with - $free[$left];
-            if ($gain < -self::TIE) {
-                continue;
-            }
-            $used = $cost + $boundUsed[$left - $cost];
-            // Whoever opens here begins earlier, and so wins what is equal, but for a passage that is worth nothing.
-            if ($gain > self::TIE || $used < $freeUsed[$left] || ($used === $freeUsed[$left] && $used > 0)) {
-                $begins[$left] = $with;
-                $beginsUsed[$left] = $used;
-                $open[$left] = true;
+        $takes = $cost + $setUp;
+        for ($may = $most ?? 0; $may >= ($most === null ? 0 : 1); $may--) {
+            [$least, $greatest] = self::left($budget, $setUp, $cheapest, $before, $most === null ? null : $most - $may);
+            $table = $may * ($budget + 1);
+            // One fewer may be opened from here on.
+            $back = $takes + ($most === null ? 0 : $budget + 1);
+            for ($left = $table + max($takes, $least); $left <= $table + $greatest; $left++) {
+                $with = $value + $bound[$left - $back];
+                $gain = $with - $free[$left];
+                if ($gain < -self::TIE) {
+                    continue;
+                }
+                $used = $takes + $boundUsed[$left - $back];
+                // Whoever opens here begins earlier, and so wins what is equal, but for a passage that is worth nothing.
+                if ($gain > self::TIE || $used < $freeUsed[$left] || ($used === $freeUsed[$left] && $used > 0)) {
+                    $begins[$left] = $with;
+                    $beginsUsed[$left] = $used;
+                    $open[$left] = true;
+                }
             }
         }
 
@@ -156,11 +149,27 @@ final readonly class ReviewChooser
     }
 
     /**
+     * What can be left before an entry: each passage that was opened took its setting up and an entry, at least, and all before
+     * this one, at most. Nothing else is ever asked for.
+     *
+     * @param  int|null  $opened  passages, null for any number
+     * @return array{int, int} quarters, from and to
+     */
+    private static function left(int $budget, int $setUp, int $cheapest, int $before, ?int $opened): array
+    {
+        return match ($opened) {
+            null => [0, $budget],
+            0 => [$budget, $budget],
+            default => [$budget - $opened * $setUp - $before, $budget - $opened * ($setUp + $cheapest)],
+        };
+    }
+
+    /**
      * @param  list<float|null>  $values
      * @param  list<int>  $costs
      * @param  int  $step  quarters
-     * @param  array<int, array<int, array<int, true>>>  $opens
-     * @param  array<int, array<int, array<int, true>>>  $goesOn
+     * @param  array<int, array<int, true>>  $opens
+     * @param  array<int, array<int, true>>  $goesOn
      */
     private static function walk(array $values, array $costs, int $step, int $left, int $setUp, ?int $most, array $opens, array $goesOn): ReviewChoice
     {
@@ -169,8 +178,10 @@ final readonly class ReviewChooser
         $value = 0.0;
         $quarters = 0;
         $may = $most ?? 0;
+        $width = $left + 1;
         foreach ($values as $at => $own) {
-            $isIn = $from === null ? isset($opens[$may][$at][$left]) : isset($goesOn[$may][$at][$left]);
+            $place = $may * $width + $left;
+            $isIn = $from === null ? isset($opens[$at][$place]) : isset($goesOn[$at][$place]);
             if (! $isIn) {
                 if ($from !== null) {
                     $passages[] = new ChosenPassage(new Passage($from, $at), $value, $quarters * $step / ReviewProblem::QUARTERS);
