@@ -261,6 +261,7 @@ final readonly class JsonNode
     private static function step(string $key): string
     {
         // The keys that are asked for are those of our formats, and come again with every entry and every log.
+        /** @var array<string, string> $steps */
         static $steps = [];
 
         return $steps[$key] ??= preg_match('/^[A-Za-z_][A-Za-z0-9_]*$/', $key) === 1 ? ".$key" : "['$key']";
