@@ -121,6 +121,13 @@ test('a process of nginx that is killed leaves nobody refused for good', functio
     }
 });
 
+test('pages are served without the compiler whose code all workers share, and which one that is killed leaves half written', function () {
+    $says = new Process(['bash', '-c', 'ROOT=$1 RUN=/nowhere PHP_SOCKET=/nowhere; . "$ROOT/bin/lib/serving.sh"; in_background() { printf "%s\n" "$@"; }; run_fpm', 'says', base_path()]);
+    $says->mustRun();
+    expect(explode("\n", $says->getOutput()))->toContain('opcache.jit=off')->toContain('opcache.enable=1')
+        ->and($says->getOutput())->not->toContain('jit_buffer_size');
+});
+
 /** Whether it comes true within fifteen seconds. */
 function eventually(Closure $isTrue): bool
 {
