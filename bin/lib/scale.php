@@ -53,15 +53,24 @@ const FILES = ['students/{student}/record', 'groups/{group}/calendar', 'groups/{
 
 require __DIR__.'/asking.php';
 
+/** Where it is morning now: the day of the school must not end while it is measured. */
+function morning(): string
+{
+    $ahead = 9 - (int) gmdate('G');
+    $ahead += $ahead < -12 ? 24 : 0;
+
+    return $ahead === 0 ? 'Etc/GMT' : sprintf('Etc/GMT%+d', -$ahead); // the signs of these names are turned round
+}
+
 /** The school without a record: forms, groups, a term of each running, and the terms of ten years before it. */
 function school(): User
 {
-    $owner = app(FoundSchool::class)('Bench', 'Europe/Berlin', 'Bench', 'bench@bench.example', PASSWORD);
+    $owner = app(FoundSchool::class)('Bench', morning(), 'Bench', 'bench@bench.example', PASSWORD);
     app(CurrentSchool::class)->during($owner->school, static function (): void {
         $list = "# Bench\n".implode("\n", array_map(static fn (int $n): string => "$n. Movement ".intdiv($n + 1, 2).($n % 2 === 1 ? ' (L)' : ' (R)'), range(1, ENTRIES)));
         $form = app(SaveForm::class)(app(ReadForm::class)($list)->form);
         $set = app(SavePrinciples::class)(PrincipleFile::read((string) file_get_contents(database_path('principles/ten-three-families.json')))->set, null);
-        $today = new DateTimeImmutable('today', new DateTimeZone('Europe/Berlin'));
+        $today = new DateTimeImmutable('today', new DateTimeZone(morning()));
         for ($n = 1; $n <= GROUPS; $n++) {
             $group = Group::create(['name' => "Group $n", 'form_id' => $form->id, 'principle_set_id' => $set->id]);
             app(FillGroup::class)($group, array_map(static fn (int $m): string => "Student $n.$m", range(1, MEMBERS)), $today->modify('-10 years')->format('Y-m-d'));
@@ -105,9 +114,10 @@ function record(User $owner, int $contacts, int $marks): void
                    x.starts_at + interval '2 hours', ?, x.there, (select array_agg(x.form_id || '/' || e) from unnest(x.taught) e)
             from (select m.school_id, m.id meeting, m.on, m.starts_at, t.group_id, c.form_id, lpad(upper(to_hex(row_number() over (order by m.starts_at, m.id))), 26, '0L') id,
                          (select array_agg(student_id order by student_id) from group_members g where g.group_id = t.group_id) there,
-                         (select array_agg(key) from entries e where e.form_id = c.form_id and e.position between 1 + mod(extract(doy from m.on)::int / 7 * 3, 105) and 3 + mod(extract(doy from m.on)::int / 7 * 3, 105)) taught,
-                         (select array_agg(key) from entries e where e.form_id = c.form_id and e.position between 1 + mod(extract(doy from m.on)::int / 7 * 5, 102) and 3 + mod(extract(doy from m.on)::int / 7 * 5, 102)) reviewed
+                         (select array_agg(key) from entries e where e.form_id = c.form_id and e.position between 1 + mod(extract(doy from m.on)::int / 7 * 3, f.entries - 3) and 3 + mod(extract(doy from m.on)::int / 7 * 3, f.entries - 3)) taught,
+                         (select array_agg(key) from entries e where e.form_id = c.form_id and e.position between 1 + mod(extract(doy from m.on)::int / 7 * 5, f.entries - 6) and 3 + mod(extract(doy from m.on)::int / 7 * 5, f.entries - 6)) reviewed
                   from meetings m join terms t on t.id = m.term_id join courses c on c.term_id = t.id
+                  cross join lateral (select count(*)::int as entries from entries e where e.form_id = c.form_id) f
                   where m.on < current_date and not exists (select from class_logs l where l.meeting_id = m.id)
                   order by m.starts_at desc limit ?) x
             SQL, [$owner->id, (int) ceil($contacts / (MEMBERS * 6))]);
@@ -129,10 +139,10 @@ function record(User $owner, int $contacts, int $marks): void
 /** A school of the ordinary kind, of which the others are copies: a form, two groups of twelve, half a term with logs and marks. */
 function small(): User
 {
-    $owner = app(FoundSchool::class)('Small', 'Europe/Berlin', 'Small', 'small@bench.example', PASSWORD);
+    $owner = app(FoundSchool::class)('Small', morning(), 'Small', 'small@bench.example', PASSWORD);
     app(CurrentSchool::class)->during($owner->school, static function (): void {
         $form = app(SaveForm::class)(app(ReadForm::class)("# Small\n".implode("\n", array_map(static fn (int $n): string => "$n. Movement $n", range(1, 36))))->form);
-        $today = new DateTimeImmutable('today', new DateTimeZone('Europe/Berlin'));
+        $today = new DateTimeImmutable('today', new DateTimeZone(morning()));
         foreach ([1, 2] as $n) {
             $group = Group::create(['name' => "Group $n", 'form_id' => $form->id]);
             app(FillGroup::class)($group, array_map(static fn (int $m): string => "Student $n.$m", range(1, 12)), $today->modify('-1 year')->format('Y-m-d'));
