@@ -16,6 +16,7 @@ use App\Models\Student;
 use App\Models\StudentLink;
 use App\Models\StudentQuestion;
 use App\Models\Withdrawal;
+use App\Record\FactSource;
 use Gorvan\Core\Record\Contact;
 use Illuminate\Support\Facades\DB;
 
@@ -74,7 +75,7 @@ final class ExportStudent
     private function classes(array $records, array $groups): array
     {
         /** @var \Illuminate\Database\Eloquent\Collection<int, LoggedClass> $logs */
-        $logs = LoggedClass::standing()->whereNotNull('meeting_id')->whereRaw('students && ?::uuid[]', ['{'.implode(',', $records).'}'])->orderBy('on')->orderBy('made_at')->get();
+        $logs = LoggedClass::standing()->whereNotNull('meeting_id')->whereRaw('students && ?::uuid[]', [FactSource::list($records)])->orderBy('on')->orderBy('made_at')->get();
         $titles = [];
         foreach (DB::table('entries')->where('school_id', $this->school->id())->selectRaw("form_id, key, document->>'title' as title")->get() as $row) {
             $titles[$row->form_id][$row->key] = $row->title;

@@ -22,6 +22,7 @@ use App\Models\Course;
 use App\Models\CurrentSchool;
 use App\Models\Meeting;
 use App\Models\PlacedForm;
+use App\Record\FactSource;
 use Gorvan\Core\Cue\CueCard;
 use Gorvan\Core\Cue\CueView;
 use Gorvan\Core\Standing\StudentStanding;
@@ -180,7 +181,7 @@ final class ClassPage
                 select count(distinct c.log_id) from records r join log_students c on c.school_id = ? and c.student_id = r.record and c.on > last.day
                 where r.student_id = last.student_id and not exists (select from withdrawn w where w.school_id = c.school_id and w.id = c.log_id)
             ) as came from last
-            SQL, [$this->school->id(), '{'.implode(',', $students).'}', $this->school->id(), $this->school->id()]);
+            SQL, [$this->school->id(), FactSource::list($students), $this->school->id(), $this->school->id()]);
         $since = [];
         foreach ($rows as $row) {
             $since[$row->student_id] = (int) $row->came;

@@ -27,6 +27,7 @@ use App\Models\GroupMember;
 use App\Models\LoggedClass;
 use App\Models\Mark;
 use App\Models\Student;
+use App\Record\FactSource;
 use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Standing\CatchUp;
 use Gorvan\Core\Standing\Fading;
@@ -58,7 +59,7 @@ final class StudentPages
         $groups = Group::with('form', 'principles')->whereIn('id', $memberships->pluck('group_id'))->get()->keyBy('id');
         $current = $groups->only($memberships->whereNull('left_on')->pluck('group_id')->all());
 
-        $records = '{'.implode(',', $student->records()).'}';
+        $records = FactSource::list($student->records());
         $same = $student->same_as === null ? null : Student::find($student->same_as);
 
         return new StudentPageData(
@@ -125,7 +126,7 @@ final class StudentPages
     {
         /** @var \Illuminate\Database\Eloquent\Collection<int, LoggedClass> $logs */
         $logs = LoggedClass::standing()->whereNotNull('meeting_id')
-            ->where(static fn ($any) => $any->whereIn('group_id', $groups)->orWhereRaw('students && ?::uuid[]', ['{'.implode(',', $student->records()).'}']))
+            ->where(static fn ($any) => $any->whereIn('group_id', $groups)->orWhereRaw('students && ?::uuid[]', [FactSource::list($student->records())]))
             ->orderByDesc('on')->orderByDesc('made_at')->limit(self::MOST_CLASSES)->get();
         $names = Group::whereIn('id', $logs->pluck('group_id'))->pluck('name', 'id');
         $marks = $this->marks($student, array_values($logs->pluck('meeting_id')->all()));

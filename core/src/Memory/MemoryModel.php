@@ -109,8 +109,7 @@ final readonly class MemoryModel
         $stability = match (true) {
             $share === 0.0 || $evidence->grade === self::FORGOTTEN => $this->stabilityAfterForgetting($state->stability, $state->difficulty, $recall),
             $share === 1.0 => $this->stabilityAfterRecall($state->stability, $state->difficulty, $recall, $evidence->grade),
-            default => exp($share * log($this->stabilityAfterRecall($state->stability, $state->difficulty, $recall, $evidence->grade))
-                + (1.0 - $share) * log($this->stabilityAfterForgetting($state->stability, $state->difficulty, $recall))),
+            default => self::mixed($share, $this->stabilityAfterRecall($state->stability, $state->difficulty, $recall, $evidence->grade), $this->stabilityAfterForgetting($state->stability, $state->difficulty, $recall)),
         };
 
         return new MemoryState($stability, $evidence->laterShare === null ? $state->difficulty : $this->nextDifficulty($state->difficulty, $evidence->grade));
