@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Group;
-use App\Models\Student;
 use Gorvan\Core\Memory\MemoryModel;
 use Gorvan\Core\Memory\Tracks;
 use Gorvan\Core\Reading\Day;
@@ -29,7 +28,7 @@ final class GroupKeepings
         if ($ids === []) {
             return [];
         }
-        $students = $group->loadMissing('students')->students->sortBy(static fn (Student $one): string => $one->name, SORT_NATURAL | SORT_FLAG_CASE)->modelKeys();
+        $students = $group->byName()->modelKeys();
 
         return $this->of($group, $this->standings->principles($only === null ? array_values($students) : array_values(array_intersect($students, $only)), $ids, $on), $on);
     }

@@ -27,7 +27,7 @@ final class GroupStandings
      */
     public function __invoke(Group $group, PlacedForm $form, string $on, ?array $only = null, ?array $entries = null, array $also = []): array
     {
-        $students = self::students($group, $also)->filter(static fn (Student $student): bool => $only === null || in_array($student->id, $only, true));
+        $students = $group->byName($also)->filter(static fn (Student $student): bool => $only === null || in_array($student->id, $only, true));
         $standings = ($this->standings)($form, array_values($students->modelKeys()), $on, $entries);
 
         return self::each($students, $standings);
@@ -42,21 +42,10 @@ final class GroupStandings
      */
     public function withKeepings(Group $group, PlacedForm $form, string $on, array $also = []): array
     {
-        $students = self::students($group, $also);
+        $students = $group->byName($also);
         [$entries, $principles] = $this->standings->both($form, array_values($students->modelKeys()), GroupKeepings::principles($group), $on);
 
         return [self::each($students, $this->standings->in($form, $entries, $on)), $this->keepings->of($group, $principles, $on)];
-    }
-
-    /**
-     * @param  list<string>  $also
-     * @return Collection<int, Student> by name
-     */
-    private static function students(Group $group, array $also): Collection
-    {
-        $members = $group->loadMissing('students')->students;
-
-        return ($also === [] ? $members : $members->merge(Student::whereIn('id', $also)->get()))->sortBy(static fn (Student $one): string => $one->name, SORT_NATURAL | SORT_FLAG_CASE);
     }
 
     /**

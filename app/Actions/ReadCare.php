@@ -74,10 +74,9 @@ final class ReadCare
     /** @return Collection<int, Student> */
     private function read(Meeting $meeting): Collection
     {
-        $members = $meeting->term->group->loadMissing('students')->students;
-        $guests = array_values(array_diff($meeting->attendances->pluck('student_id')->all(), $members->modelKeys()));
+        $group = $meeting->term->group;
 
-        return ($guests === [] ? $members : $members->merge(Student::whereIn('id', $guests)->get()))->sortBy(static fn (Student $one): string => $one->name, SORT_NATURAL | SORT_FLAG_CASE);
+        return $group->byName(array_values(array_diff($meeting->attendances->pluck('student_id')->all(), $group->loadMissing('students')->students->modelKeys())));
     }
 
     /**

@@ -30,7 +30,7 @@ final class ReadTermEnd
     {
         $on = min($term->ends_on, $this->school->today());
         $group = $term->group;
-        $students = array_values($group->loadMissing('students', 'principles.principles')->students->sortBy(static fn (Student $one): string => $one->name, SORT_NATURAL | SORT_FLAG_CASE)->all());
+        $students = array_values($group->loadMissing('principles.principles')->byName()->all());
         $ids = array_map(static fn (Student $one): string => $one->id, $students);
         $model = $this->school->get()->memory();
         $results = $groups = [];

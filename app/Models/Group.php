@@ -72,4 +72,17 @@ final class Group extends Model
         return Student::whereIn('id', GroupMember::where('group_id', $this->id)
             ->where(static fn ($member) => $member->whereNull('left_on')->orWhere('left_on', '>=', $day))->select('student_id'));
     }
+
+    /**
+     * Its members, and guests of a class beside them, by name.
+     *
+     * @param  list<string>  $also  students
+     * @return \Illuminate\Database\Eloquent\Collection<int, Student>
+     */
+    public function byName(array $also = []): \Illuminate\Database\Eloquent\Collection
+    {
+        $members = $this->loadMissing('students')->students;
+
+        return ($also === [] ? $members : $members->merge(Student::whereIn('id', $also)->get()))->sortBy(static fn (Student $one): string => $one->name, SORT_NATURAL | SORT_FLAG_CASE);
+    }
 }

@@ -41,7 +41,7 @@ final readonly class GroupKeepingsData
         return new self(
             $on,
             $principles,
-            array_values($group->loadMissing('students')->students->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE)->map(static fn (Student $one): PersonNameData => new PersonNameData($one->id, $one->name))->all()),
+            array_values($group->byName()->map(static fn (Student $one): PersonNameData => new PersonNameData($one->id, $one->name))->all()),
             StudentKeepings::all($standings),
             array_map(static function (string $id) use ($standings): PrincipleMeanData {
                 $own = array_values(array_map(static fn (array $of): KeepingStanding => $of[$id], $standings));
