@@ -99,7 +99,7 @@ abstract class TestCase extends Framework
                 'to' => '2026-03-10',
                 'pattern' => [['weekday' => 'Tue', 'at' => '19:00', 'minutes' => 60]],
                 'closures' => [],
-            ], [new NewCourse($form, Approach::PieceByPiece, lessonLoad: 3.0)]);
+            ], [new NewCourse($form, Approach::PieceByPiece, lessonLoad: 3.0, spread: false)]);
 
             return ['user' => $user, 'form' => $form, 'group' => $group, 'term' => $term];
         });

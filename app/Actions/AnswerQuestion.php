@@ -53,6 +53,7 @@ final class AnswerQuestion
             QuestionKind::Furthest => ['to' => $this->solve->furthest($planning->request(), $course, $progress)],
             QuestionKind::Meetings => ['days' => $this->solve->meetings($planning->draft, static fn (TermDraft $draft) => $planning->of($draft)->request(), $course, $progress)],
             QuestionKind::Minutes => ['minutes' => $this->solve->minutes($planning->request(), $course, $progress)],
+            QuestionKind::Pace => ['movements' => $this->solve->pace($planning->request(), $course, $progress)],
             QuestionKind::Compare => ['plans' => $this->compared($planning, $work, $progress)],
             QuestionKind::Places => ['places' => $this->places($planning, $work, $progress)],
         };
@@ -85,7 +86,7 @@ final class AnswerQuestion
         $variants = PlanVariant::list($work->question['plans'] ?? []);
         foreach ($variants as $at => $variant) {
             $changed = $variant->on($planning->draft, $planning->courses, $this->courseOf($planning, $work), $this->cutter);
-            $own = new Planning($planning->seed, $changed->courses, $changed->draft, $planning->focus);
+            $own = new Planning($planning->seed, $changed->courses, $changed->draft, $planning->focus, turns: $planning->turns);
             $plans[] = self::view($this->planner->plan($own->request()), $own->draft);
             $progress(intdiv(100 * ($at + 1), count($variants)));
         }
@@ -107,6 +108,7 @@ final class AnswerQuestion
                     'recap' => $course->recap,
                     'review' => array_map(static fn ($review): array => $review->entries, $course->review),
                     'runThrough' => $course->runThrough,
+                    'shown' => $course->shown,
                     'taught' => $course->forecast?->taught,
                     'recall' => $course->forecast?->recall,
                 ], $one->courses),

@@ -89,6 +89,7 @@ final class LayTerm
                     'lesson_count' => $course->lessonCount,
                     'pins' => (object) [],
                     'showing' => $course->showing === null ? null : json_encode($course->showing->toData(), JSON_THROW_ON_ERROR),
+                    ...$course->taught(),
                 ]);
                 ($this->cut)($made->setRelation('term', $row), $course->form->placed(), self::minutes($dates));
             }
@@ -113,7 +114,7 @@ final class LayTerm
     public function lessons(Group $group, NewCourse $new, TermDates $dates): int
     {
         $placed = $new->form->placed();
-        $row = new Course(['first_entry' => $new->firstEntry, 'last_entry' => $new->lastEntry, 'approach' => $new->approach, 'share' => $new->share, 'lesson_load' => $new->lessonLoad, 'lesson_count' => $new->lessonCount, 'pins' => []]);
+        $row = new Course(['first_entry' => $new->firstEntry, 'last_entry' => $new->lastEntry, 'approach' => $new->approach, 'share' => $new->share, 'lesson_load' => $new->lessonLoad, 'lesson_count' => $new->lessonCount, 'pins' => [], ...$new->taught()]);
         $row->id = 'new';
         $course = $row->course($placed);
 

@@ -19,6 +19,7 @@ use App\Record\Checkpoints;
 use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Record\ClassLog;
 use Gorvan\Core\Record\Doing;
+use Gorvan\Core\Record\DoingKind;
 use Gorvan\Core\Record\Guest;
 use Gorvan\Core\Record\TakenBackBy;
 use Gorvan\Core\Term\MeetingState;
@@ -61,7 +62,7 @@ final class LogClass
         $log = $this->complete($meeting, $sent);
         $known = LoggedClass::find($log->id);
         if ($known !== null || Mark::whereKey($log->id)->exists() || Withdrawal::whereKey($log->id)->exists()) {
-            if ($known !== null && $known->body === $log->json()) {
+            if ($known !== null && $known->log()->saysTheSameAs($log)) {
                 return; // sent twice
             }
             throw Refused::conflict(Message::of('log.reused'), 'id');
@@ -76,6 +77,25 @@ final class LogClass
         }
         ($this->keep)($meeting->term->group_id, $meeting->id, $log, $by);
         ($this->ask)($meeting->term, Message::of('cause.logged', on: $meeting->on));
+    }
+
+    /**
+     * What the group was taught before a class: what of a run-through is not, was followed along. Looked up where something was run
+     * through.
+     *
+     * @param  list<Doing>  $did
+     * @return array<string, true> `form/entry`
+     */
+    private function taughtBefore(Meeting $meeting, array $did): array
+    {
+        if (array_filter($did, static fn (Doing $doing): bool => $doing->what === DoingKind::RunThrough) === []) {
+            return [];
+        }
+        $rows = LoggedClass::standing()->where('group_id', $meeting->term->group_id)->where('on', '<=', $meeting->on)
+            ->where(static fn ($other) => $other->whereNull('meeting_id')->orWhere('meeting_id', '<>', $meeting->id))
+            ->toBase()->selectRaw('distinct unnest(taught) as entry')->pluck('entry')->all();
+
+        return array_fill_keys($rows, true);
     }
 
     /** The log with what the page may leave out: the form where the term has one course. Everything it names is there. */
@@ -115,6 +135,6 @@ final class LogClass
             }
         }
 
-        return $log->completed($meeting->id, $did, $guests);
+        return $log->completed($meeting->id, $did, $guests)->withFollowed($this->taughtBefore($meeting, $did));
     }
 }

@@ -6,11 +6,13 @@ namespace App\Actions;
 
 use App\Models\Form;
 use Gorvan\Core\Term\Approach;
+use Gorvan\Core\Term\SaidPace;
 use Gorvan\Core\Term\Showing;
 
-/** A course as it is asked for when a term is laid; ends of its target by the id in the form, null for the form's own. */
+/** A course as it is asked for when a term is laid; ends of its target, and what is kept alive, by the ids in the form. */
 final readonly class NewCourse
 {
+    /** @param  list<list<string>>  $keeps  passages that are kept alive */
     public function __construct(
         public Form $form,
         public Approach $approach,
@@ -20,6 +22,23 @@ final readonly class NewCourse
         public ?float $lessonLoad = null,
         public ?int $lessonCount = null,
         public ?Showing $showing = null,
+        public ?SaidPace $pace = null,
+        public ?bool $spread = null,
+        public array $keeps = [],
+        public int $reserve = 1,
+        public bool $looksBack = true,
     ) {
+    }
+
+    /** @return array<string, mixed> columns of the course: how it is taught */
+    public function taught(): array
+    {
+        return [
+            'pace' => $this->pace === null ? null : json_encode($this->pace->toData(), JSON_THROW_ON_ERROR),
+            'spread' => $this->spread,
+            'keeps' => $this->keeps === [] ? null : $this->keeps,
+            'reserve' => $this->reserve,
+            'looks_back' => $this->looksBack,
+        ];
     }
 }

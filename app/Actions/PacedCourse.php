@@ -39,14 +39,15 @@ final class PacedCourse
     {
         $taught = $this->lessons($group, $placed, $cut);
 
-        return $course->with(['paces' => array_map(
-            static fn (LessonKind $kind): LearnedPace => LearnedPace::of($course->approach->minutesPerLoad($kind), $taught[$kind->value]),
-            [LessonKind::Fresh->value => LessonKind::Fresh, LessonKind::Detail->value => LessonKind::Detail],
-        )]);
+        $first = $course->approach->firstRound();
+        $paces = [$first->value => LearnedPace::of($course->approach->minutesPerLoad($first), $taught['new'])];
+
+        return $course->with(['paces' => [...$paces, LessonKind::Detail->value => LearnedPace::of($course->approach->minutesPerLoad(LessonKind::Detail), $taught['detail'])]]);
     }
 
     /**
-     * The lessons of a form whose minutes somebody said, by round: what was given before is given in detail.
+     * The lessons of a form whose minutes somebody said, by round: what was given before is given in detail. A log that leaves the
+     * plan's figures as they were teaches nothing, nor does what was over and went to new work.
      *
      * @return array{new: list<array{minutes: float, load: float}>, detail: list<array{minutes: float, load: float}>}
      */
@@ -61,7 +62,7 @@ final class PacedCourse
             ->orderByDesc('on')->orderByDesc('made_at')->limit(self::CLASSES)->get();
         foreach ($logs->reverse() as $log) {
             foreach ($log->log()->did as $doing) {
-                $passage = $doing->what === DoingKind::Taught && $doing->form === $placed->id && $doing->minutes !== null ? $placed->form->passageOf($doing->entries) : null;
+                $passage = $doing->what === DoingKind::Taught && $doing->form === $placed->id && $doing->minutes !== null && ! $doing->isAsPlanned ? $placed->form->passageOf($doing->entries) : null;
                 if ($passage !== null) {
                     $isFresh = ($before[$doing->entries[0]] ?? $log->on) >= $log->on;
                     $lessons[$isFresh ? 'new' : 'detail'][] = ['minutes' => (float) $doing->minutes, 'load' => $cut->loadOf($passage)];

@@ -9,6 +9,7 @@ use App\Models\LoggedClass;
 use App\Models\Meeting;
 use App\Models\PlanChange;
 use App\Models\Term;
+use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Term\Change\DraftMeeting;
 use Gorvan\Core\Term\Change\PlanDifference;
@@ -25,11 +26,18 @@ use Illuminate\Support\Facades\DB;
  */
 final class PlanTerm
 {
+    /** The format of plans that is written; older ones are made anew when they are next looked at. */
+    public const FORMAT = 2;
+
+    /** Plans made anew for no other reason are no news: no difference is told, and calendars keep their numbers. */
+    public const QUIETLY = 'cause.format';
+
     public function __construct(
         private readonly CurrentSchool $school,
         private readonly TermPlanner $planner,
         private readonly ReadPlanning $read,
         private readonly PlanViews $views,
+        private readonly SettledSpread $settled,
     ) {
     }
 
@@ -86,7 +94,11 @@ final class PlanTerm
             if ($now === null || $now->plan_asked !== $work->asked) {
                 return; // something changed meanwhile, and whoever changed it has asked again
             }
-            $this->write($now, $planned->plans, $planned->plan);
+            $isQuiet = $change === null && $work->cause !== null && JsonNode::parse($work->cause)->required('code')->text() === self::QUIETLY;
+            $this->write($now, $planned->plans, $planned->plan, $isQuiet);
+            if ($isQuiet) {
+                return;
+            }
             if ($change !== null) {
                 $change->update(['difference' => json_encode($planned->difference, JSON_THROW_ON_ERROR)]);
             } elseif ($work->was->plans !== [] && $planned->difference !== []) {
@@ -99,8 +111,9 @@ final class PlanTerm
      * Writes a plan over what is still open.
      *
      * @param  array<string, MeetingPlan>  $plans  by meeting
+     * @param  bool  $isQuiet  it is no news for calendars
      */
-    public function write(Term $term, array $plans, TermPlan $plan): void
+    public function write(Term $term, array $plans, TermPlan $plan, bool $isQuiet = false): void
     {
         $logged = array_fill_keys(LoggedClass::whereIn('meeting_id', array_keys($plans))->pluck('meeting_id')->all(), true);
         $old = Meeting::whereIn('id', array_keys($plans))->pluck('plan', 'id')->all();
@@ -112,16 +125,20 @@ final class PlanTerm
             }
         }
         DB::update(<<<'SQL'
-            update meetings m set plan = c.plan::json, sequence = m.sequence + 1, updated_at = ?
+            update meetings m set plan = c.plan::json, sequence = m.sequence + ?, updated_at = ?
             from json_to_recordset(?) c(id uuid, plan text) where m.school_id = ? and m.id = c.id
-            SQL, [now(), json_encode($changed, JSON_THROW_ON_ERROR), $term->school_id]);
+            SQL, [$isQuiet ? 0 : 1, now(), json_encode($changed, JSON_THROW_ON_ERROR), $term->school_id]);
         $term->update([
             'plan_answered' => $term->plan_asked,
             'plan_cause' => null,
             'planned_at' => now(),
+            'plan_format' => self::FORMAT,
             'warnings' => json_encode($plan->warnings, JSON_THROW_ON_ERROR),
             'forecast' => json_encode(array_map(static fn (CourseForecast $one): object => $one->toData(), $plan->courses), JSON_THROW_ON_ERROR),
         ]);
+        foreach ($term->courses()->get() as $at => $course) {
+            $course->update(['settled_spread' => $plan->spread[$at] ?? null, 'settled_for' => $this->settled->for($term, $course)]);
+        }
     }
 
     /**

@@ -13,6 +13,7 @@ use App\Models\Term;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Memory\Tracks;
 use Gorvan\Core\Reading\Day;
+use Gorvan\Core\Term\Change\DraftMeeting;
 use Gorvan\Core\Term\CourseHistory;
 use Gorvan\Core\Term\CourseOutset;
 use Gorvan\Core\Term\ExpectedStudent;
@@ -32,6 +33,7 @@ final class ReadPlanning
         private readonly ReadTermDraft $draft,
         private readonly PacedCourse $paced,
         private readonly ReadFocus $focus,
+        private readonly SettledSpread $settled,
     ) {
     }
 
@@ -41,27 +43,32 @@ final class ReadPlanning
         $comes = $this->attendance($term->group_id, $today);
         $trust = Student::whereIn('id', array_keys($comes))->whereNotNull('trust')->pluck('trust', 'id')->all();
         $courses = $forms = [];
+        $draft = ($this->draft)($term);
+        $taking = array_map(static fn (DraftMeeting $meeting): int => $meeting->minutes, $draft->taking());
+        $minutes = $taking === [] ? [60] : $taking;
         foreach ($term->courses()->with('form')->get() as $row) {
             $forms[$row->id] = $row->form->placed();
-            $courses[] = $this->course($term, $row, $forms[$row->id], $comes, $trust, $today);
+            $courses[] = $this->course($term, $row, $forms[$row->id], $comes, $trust, $today, $minutes);
         }
 
-        return new Planning($term->id, $courses === [] ? throw new LogicException("term $term->id has no course") : $courses, ($this->draft)($term), ($this->focus)($term->group, $forms, $comes, $trust), new WarmUpOutset($this->school->get()->warmUps(), array_map(static fn (PlacedForm $form) => $form->form, $forms), $term->group->is_room_cold));
+        return new Planning($term->id, $courses === [] ? throw new LogicException("term $term->id has no course") : $courses, $draft, ($this->focus)($term->group, $forms, $comes, $trust), new WarmUpOutset($this->school->get()->warmUps(), array_map(static fn (PlacedForm $form) => $form->form, $forms), $term->group->is_room_cold), $term->turns ?? []);
     }
 
     /**
      * @param  array<string, float>  $comes  chance of coming, by student
      * @param  array<string, float>  $trust  by student, where something was tested
+     * @param  non-empty-list<int>  $minutes  of the term's meetings
      */
-    private function course(Term $term, Course $row, PlacedForm $placed, array $comes, array $trust, string $today): CourseOutset
+    private function course(Term $term, Course $row, PlacedForm $placed, array $comes, array $trust, string $today, array $minutes): CourseOutset
     {
-        $course = $row->course($placed);
+        $course = $row->course($placed)->with(['spread' => $this->settled->of($term, $row)]);
         $taught = ($this->taught)($term->group_id, $placed);
         $learned = $taught->by(Day::number($term->starts_on) - 1, $placed->form);
         $cut = $this->cutter->kept($placed->form, $course->scope($learned), $row->lessons());
-        $course = $this->paced->paced($term->group, $placed, $course, $cut);
+        $course = $this->paced->paced($term->group, $placed, $course, $cut)->paced($minutes, $learned, hasFocus: $term->group->principle_set_id !== null);
         $tracks = $this->standings->tracks($placed, array_keys($comes), $today);
-        $history = CourseHistory::of($this->evenings($term, $placed), $placed->form, $cut);
+        [$evenings, $before] = $this->evenings($term, $placed);
+        $history = CourseHistory::of($evenings, $placed->form, $cut, $before);
 
         return new CourseOutset(
             $course,
@@ -74,26 +81,30 @@ final class ReadPlanning
             $learned,
             $this->firstNext($term, $placed),
             $this->school->get()->recall_factor ?? 1.0,
+            $history->given,
+            row: $history->row,
         );
     }
 
     /**
      * What the classes of the term's group taught of a form, in order.
      *
-     * @return list<list<string>> entries by the form's own ids, empty where nothing was
+     * @return array{list<list<string>>, int} entries by the form's own ids, empty where nothing was; and how many classes were before the term
      */
     private function evenings(Term $term, PlacedForm $placed): array
     {
         $evenings = [];
+        $before = 0;
         $rows = LoggedClass::standing()->where('group_id', $term->group_id)->whereNotNull('meeting_id')->orderBy('on')->orderBy('made_at')->toBase()
-            ->selectRaw('array_to_json(taught) as taught')->get();
+            ->selectRaw('"on", array_to_json(taught) as taught')->get();
         foreach ($rows as $row) {
+            $before += (int) ($row->on < $term->starts_on);
             $prefix = "$placed->id/";
             $own = array_filter(json_decode($row->taught, true), static fn (string $one): bool => str_starts_with($one, $prefix));
             $evenings[] = array_values(array_map(static fn (string $one): string => substr($one, strlen($prefix)), $own));
         }
 
-        return $evenings;
+        return [$evenings, $before];
     }
 
     /**

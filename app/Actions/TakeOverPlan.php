@@ -14,6 +14,7 @@ use App\Models\Viewer;
 use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Term\Change\AddMeeting;
+use Gorvan\Core\Term\Change\CancelMeeting;
 use Gorvan\Core\Term\Change\ChangeMinutes;
 use Gorvan\Core\Term\Change\DraftMeeting;
 use Gorvan\Core\Term\Change\PlanDifference;
@@ -21,6 +22,7 @@ use Gorvan\Core\Term\Change\PlanVariant;
 use Gorvan\Core\Term\Change\PlanView;
 use Gorvan\Core\Term\Change\TermDraft;
 use Gorvan\Core\Term\MeetingState;
+use Gorvan\Core\Term\SaidPace;
 use Gorvan\Core\Term\Showing;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -44,6 +46,7 @@ final class TakeOverPlan
             QuestionKind::Furthest => new PlanVariant(to: $answer['to'] ?? throw Refused::because(Message::of('question.nothing'))),
             QuestionKind::Meetings => new PlanVariant(extra: count($answer['days'] ?? throw Refused::because(Message::of('question.nothing')))),
             QuestionKind::Minutes => new PlanVariant(minutes: $answer['minutes'] ?? throw Refused::because(Message::of('question.nothing'))),
+            QuestionKind::Pace => new PlanVariant(pace: SaidPace::movements((float) ($answer['movements'] ?? throw Refused::because(Message::of('question.nothing'))))),
             QuestionKind::Compare => PlanVariant::list($question->question['plans'] ?? [])[$at] ?? throw Refused::because(Message::of('question.nothing')),
             default => throw Refused::because(Message::of('question.nothing')),
         };
@@ -62,7 +65,15 @@ final class TakeOverPlan
             'last_entry' => $variant->to === null ? null : $this->entry($course, $variant->to),
             // What is shown goes no further than what is aimed at.
             'showing' => $variant->to === null ? null : $this->showing($course, $variant->to),
+            'pace' => $variant->pace === null ? null : json_encode($variant->pace->toData(), JSON_THROW_ON_ERROR),
         ]);
+        if ($variant->pace !== null) {
+            // A pace stands instead of a size that was asked for.
+            $is += ['lesson_load' => null, 'lesson_count' => null, 'lesson_minutes' => null, 'load_minutes' => null];
+        }
+        if ($variant->spread !== null && $variant->spread !== $course->spread) {
+            $is['spread'] = $variant->spread;
+        }
         $second = $is === [] ? null : $this->courses->change($course->refresh(), $is, $by, isset($is['approach']) || isset($is['last_entry']));
 
         return $this->asOne($term, $was, ...array_values(array_filter([$first, $second])));
@@ -112,7 +123,7 @@ final class TakeOverPlan
         return $rows->firstWhere('id', $question->question['course'] ?? null) ?? $rows->firstOrFail();
     }
 
-    /** @return list<AddMeeting|ChangeMinutes> */
+    /** @return list<AddMeeting|ChangeMinutes|CancelMeeting> */
     private function meetings(TermDraft $draft, PlanVariant $variant): array
     {
         $changes = [];
@@ -120,6 +131,10 @@ final class TakeOverPlan
             if ($meeting->isOpen) {
                 $changes[] = new ChangeMinutes($meeting->id, $meeting->minutes + $variant->minutes);
             }
+        }
+        $next = array_values(array_filter($draft->taking(), static fn (DraftMeeting $meeting): bool => $meeting->isOpen));
+        foreach (array_slice($next, 0, $variant->lost) as $meeting) {
+            $changes[] = new CancelMeeting($meeting->id, null);
         }
         for ($more = 0; $more < $variant->extra; $more++) {
             $day = $draft->widestGap();

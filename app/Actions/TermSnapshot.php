@@ -14,7 +14,7 @@ final class TermSnapshot
 {
     private const MEETING = ['on', 'starts_at', 'minutes', 'state', 'reason', 'room', 'pins'];
 
-    private const COURSE = ['form_id', 'ordinal', 'first_entry', 'last_entry', 'approach', 'share', 'lesson_load', 'lesson_count', 'lesson_minutes', 'load_minutes', 'lambda', 'pins', 'cut', 'showing', 'rhythm'];
+    private const COURSE = ['form_id', 'ordinal', 'first_entry', 'last_entry', 'approach', 'share', 'lesson_load', 'lesson_count', 'lesson_minutes', 'load_minutes', 'lambda', 'pins', 'cut', 'showing', 'rhythm', 'pace', 'spread', 'reserve', 'looks_back', 'keeps'];
 
     /** @return array{closures: mixed, meetings: array<string, array<string, mixed>>, courses: array<string, array<string, mixed>>} */
     public function of(Term $term): array

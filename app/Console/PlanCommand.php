@@ -12,7 +12,9 @@ use Gorvan\Core\Lesson\Lesson;
 use Gorvan\Core\Lesson\LessonCut;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Reading\Message;
+use Gorvan\Core\Record\RunOrder;
 use Gorvan\Core\Term\Approach;
 use Gorvan\Core\Term\CoursePlan;
 use Gorvan\Core\Term\MeetingPlan;
@@ -32,7 +34,7 @@ final class PlanCommand extends FileCommand
     protected $signature = 'gorvan:plan
         {file? : A form file, a CSV file or a plain list}
         {term? : A term file}
-        {--approach=piece : outline, piece or sides}
+        {--approach=piece : outline, piece, sides or whole}
         {--students=12 : How many students are invented}
         {--explain : Say what each choice of review saw}
         {--json : Print JSON}';
@@ -63,33 +65,35 @@ final class PlanCommand extends FileCommand
         } catch (BadInput $e) {
             return $this->refused($e->place === '' ? $term : "$term:$e->place", $e->reason);
         }
-        $cut = $read->cut(new LessonCutter);
-        $plan = (new TermPlanner)->plan($read->request($cut, $students));
+        $request = $read->request(new LessonCutter, $students);
+        $plan = (new TermPlanner)->plan($request);
         $warnings = [...$form->warnings, ...$read->warnings, ...$plan->warnings];
 
-        return $this->option('json') ? $this->json($this->data($form->form, $cut, $plan, $warnings)) : $this->printed($form->form, $plan, $warnings);
+        return $this->option('json') ? $this->json($this->data($form->form, $request->courses[0]->cut, $plan, $warnings)) : $this->printed($form->form, $plan, $warnings);
     }
 
     /** @param  list<Message>  $warnings */
     private function printed(Form $form, TermPlan $plan, array $warnings): int
     {
         $span = static fn (?Passage $passage): string => $passage === null ? '–' : "{$passage->from}–{$passage->to}";
-        $this->table(['Day', 'Minutes', 'New', 'Review', 'Run-through', 'Taught', 'Recall', 'Why'], array_map(static function (MeetingPlan $meeting) use ($form, $span): array {
-            $course = $meeting->courses[0];
+        $this->table(['Day', 'Boxes', 'New', 'Review', 'Run-through', 'Taught', 'Recall', 'Why'], array_map(static function (MeetingPlan $meeting) use ($form, $span): array {
+            $each = static fn (callable $of): string => implode(' / ', array_map($of, $meeting->courses));
 
             return [
                 $meeting->on,
-                $meeting->minutes,
-                implode(', ', array_map(static fn (PlannedLesson $lesson): string => $span($form->passageOf($lesson->entries)), $course->lessons())),
-                implode(', ', array_map(static fn (PlannedReview $one): string => $span($form->passageOf($one->entries))." x$one->passes", $course->review)),
-                $span($form->passageOf($course->runThrough)),
-                $course->forecast?->taught,
-                sprintf('%.2f', $course->forecast->recall ?? 0.0),
-                $course->why === null ? '' : Words::of($course->why),
+                implode(' ', $meeting->boxes),
+                $each(static fn (CoursePlan $course): string => implode(', ', array_map(static fn (PlannedLesson $lesson): string => $span($form->passageOf($lesson->entries)), $course->lessons()))),
+                $each(static fn (CoursePlan $course): string => implode(', ', array_map(static fn (PlannedReview $one): string => $span($form->passageOf($one->entries))." x$one->passes", $course->review))),
+                $each(static fn (CoursePlan $course): string => $span($form->passageOf($course->runThrough)).($course->times > 1 ? " x$course->times" : '').($course->order === RunOrder::AsWritten ? '' : " {$course->order->value}")),
+                $each(static fn (CoursePlan $course): string => (string) $course->forecast?->taught),
+                $each(static fn (CoursePlan $course): string => sprintf('%.2f', $course->forecast->recall ?? 0.0)),
+                $each(static fn (CoursePlan $course): string => $course->why === null ? '' : Words::of($course->why)),
             ];
         }, $plan->meetings));
-        $end = $plan->courses[0];
-        $this->line(sprintf('Reaches entry %s; %d movements hold, %.1f are expected.', $end->reach ?? '–', $end->holds, $end->expected));
+        foreach ($plan->courses as $end) {
+            $end->says === null || $this->line(Words::of($end->says));
+            $this->line(sprintf('Reaches entry %s; %d movements hold, %.1f are expected.', $end->reach ?? '–', $end->holds, $end->expected));
+        }
         $this->warnings($warnings);
 
         return self::SUCCESS;
@@ -109,37 +113,67 @@ final class PlanCommand extends FileCommand
             'meetings' => array_map(fn (MeetingPlan $meeting, int $at): array => [
                 'on' => $meeting->on,
                 'minutes' => $meeting->minutes,
+                'kind' => $meeting->kind->value,
                 'boxes' => array_map(static fn (string $box, int $minutes): array => ['kind' => $box, 'minutes' => $minutes], array_keys($meeting->boxes), $meeting->boxes),
-                ...self::course($form, $meeting->courses[0]),
-                ...($this->option('explain') ? self::explained($plan->reviews[$at][0]) : []),
+                ...self::courses($form, $meeting),
+                ...($this->option('explain') ? self::explained($plan->reviews[$at]) : []),
             ], $plan->meetings, array_keys($plan->meetings)),
             'reach' => $end->reach,
             'holds' => $end->holds,
             'expected' => $end->expected,
+            'pace' => $end->pace?->toData(),
+            'through_on' => $end->throughOn === null ? null : Day::text($end->throughOn),
             'warnings' => array_map(Words::of(...), $warnings),
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, mixed> of one course, or of several in one list, each part with its course */
+    private static function courses(Form $form, MeetingPlan $meeting): array
+    {
+        if (count($meeting->courses) === 1) {
+            return self::course($form, $meeting->courses[0]);
+        }
+        $all = ['lessons' => [], 'why' => [], 'review' => [], 'run_through' => [], 'shown' => [], 'forecast' => []];
+        foreach ($meeting->courses as $n => $course) {
+            $own = self::course($form, $course);
+            foreach (['lessons', 'review', 'shown'] as $key) {
+                array_push($all[$key], ...array_map(static fn (array $one): array => ['course' => $n, ...$one], $own[$key]));
+            }
+            $own['run_through'] === null || $all['run_through'][] = ['course' => $n, ...$own['run_through']];
+            $all['why'][] = $own['why'];
+            $all['forecast'][] = ['course' => $n, ...$own['forecast']];
+        }
+
+        return $all;
+    }
+
+    /** @return array{lessons: list<array<string, mixed>>, why: string|null, review: list<array<string, mixed>>, run_through: array<string, mixed>|null, shown: list<array<string, mixed>>, forecast: array<string, mixed>} */
     private static function course(Form $form, CoursePlan $course): array
     {
         $span = static fn (array $entries): array => ['from' => $form->passageOf($entries)?->from, 'to' => $form->passageOf($entries)?->to];
 
         return [
-            'lessons' => array_map(static fn (PlannedLesson $lesson): array => [...$span($lesson->entries), 'kind' => $lesson->kind->value], $course->lessons()),
+            'lessons' => array_map(static fn (PlannedLesson $lesson): array => [...$span($lesson->entries), 'kind' => $lesson->kind->value, ...($lesson->part === null ? [] : ['part' => [$lesson->part, $lesson->parts ?? $lesson->part]])], $course->lessons()),
             'why' => $course->why === null ? null : Words::of($course->why),
             'review' => array_map(static fn (PlannedReview $one): array => [...$span($one->entries), 'passes' => $one->passes, 'minutes' => $one->minutes, 'value' => $one->why['value'] ?? null], $course->review),
-            'run_through' => $course->runThrough === [] ? null : $span($course->runThrough),
+            'run_through' => $course->runThrough === [] ? null : [...$span($course->runThrough), 'times' => $course->times, 'order' => $course->order->value],
+            'shown' => array_map(static fn (Passage $one): array => ['from' => $one->from, 'to' => $one->to], Passage::covering($form->positionsOf($course->shown))),
             'forecast' => ['taught' => $course->forecast?->taught, 'recall' => $course->forecast?->recall],
         ];
     }
 
-    /** @return array<string, mixed> */
-    private static function explained(ReviewProblem $problem): array
+    /**
+     * @param  list<ReviewProblem>  $problems  by course
+     * @return array<string, mixed>
+     */
+    private static function explained(array $problems): array
     {
-        return [
-            'entries' => array_map(static fn (?ReviewItem $item): ?array => $item === null ? null : ['value' => $item->value, 'minutes' => $item->minutes], $problem->entries),
+        $one = static fn (ReviewProblem $problem): array => [
+            'entries' => array_map(static fn (?ReviewItem $item): ?array => $item === null ? null : ['value' => $item->value, 'minutes' => $item->minutes, ...($item->price === null ? [] : ['price' => $item->price])], $problem->entries),
             'budget' => $problem->budget,
+            'price' => $problem->price,
         ];
+
+        return count($problems) === 1 ? $one($problems[0]) : ['problems' => array_map($one, $problems)];
     }
 }

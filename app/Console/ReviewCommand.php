@@ -26,12 +26,13 @@ final class ReviewCommand extends FileCommand
 
             return $this->json([
                 'value' => $choice->value(),
+                'worth' => $choice->worth(),
                 'minutes' => $choice->minutes(),
-                'passages' => array_map(static fn (ChosenPassage $one): array => ['from' => $one->passage->from, 'to' => $one->passage->to, 'minutes' => $one->minutes, 'value' => $one->value], $choice->passages),
+                'passages' => array_map(static fn (ChosenPassage $one): array => ['from' => $one->passage->from, 'to' => $one->passage->to, 'minutes' => $one->minutes, 'value' => $one->value, 'worth' => $one->worth], $choice->passages),
             ]);
         }
-        $this->table(['From', 'To', 'Minutes', 'Value'], array_map(
-            static fn (ChosenPassage $one): array => [$one->passage->from, $one->passage->to, $one->minutes, sprintf('%.3f', $one->value)],
+        $this->table(['From', 'To', 'Minutes', 'Value', 'Worth'], array_map(
+            static fn (ChosenPassage $one): array => [$one->passage->from, $one->passage->to, $one->minutes, sprintf('%.3f', $one->value), sprintf('%.3f', $one->worth)],
             $choice->passages,
         ));
         $this->warnings($read->warnings);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Actions\AskForPlan;
+use App\Actions\PlanTerm;
 use App\Http\Data\ClosureData;
 use App\Http\Data\MeetingRow;
 use App\Http\Data\TickData;
@@ -112,6 +113,11 @@ final class Season
     public function keepCurrent(Term $term): bool
     {
         $today = $this->school->today();
+        if ($term->plan_format < PlanTerm::FORMAT && ! $term->isBeingPlanned() && $term->ends_on >= $today) {
+            ($this->ask)($term, Message::of(PlanTerm::QUIETLY));
+
+            return true;
+        }
         $planned = $term->planned_at?->setTimezone($this->school->zone())->format('Y-m-d');
         if ($term->isBeingPlanned() || $planned === $today || $term->ends_on < $today) {
             return false;

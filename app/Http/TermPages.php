@@ -6,6 +6,7 @@ namespace App\Http;
 
 use App\Actions\ChangedPlan;
 use App\Actions\PacedCourse;
+use App\Actions\ReadTermDraft;
 use App\Http\Data\ChangePreviewData;
 use App\Http\Data\CourseData;
 use App\Http\Data\ForecastData;
@@ -21,6 +22,8 @@ use App\Models\Student;
 use App\Models\Term;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Term\Change\DraftMeeting;
+use Gorvan\Core\Term\Change\TermDraft;
+use Gorvan\Core\Term\Course as CoreCourse;
 use Gorvan\Core\Term\TermDates;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
@@ -28,7 +31,7 @@ use Illuminate\Support\Carbon;
 /** A term as its pages show it: as it is, or as some changes would leave it. */
 final class TermPages
 {
-    public function __construct(private readonly CurrentSchool $school, private readonly Season $season, private readonly PacedCourse $paced)
+    public function __construct(private readonly CurrentSchool $school, private readonly Season $season, private readonly PacedCourse $paced, private readonly ReadTermDraft $draft)
     {
     }
 
@@ -40,10 +43,11 @@ final class TermPages
         [$rows, $placed] = $this->courses($term);
         $forecasts = collect($term->forecasts())->keyBy('course');
         $meetings = $this->season->rows($term, $placed[$rows[0]->id], $rows[0]->id, self::others($rows, $placed));
+        $draft = ($this->draft)($term);
 
         return new TermData(
             $summary,
-            array_values(array_map(fn (Course $row): CourseData => CourseData::of($row, $placed[$row->id], ($this->paced)($row, $placed[$row->id]), $forecasts[$row->id] ?? null), $rows)),
+            array_values(array_map(fn (Course $row): CourseData => CourseData::of($row, $placed[$row->id], $this->course($row, $placed[$row->id], $draft), $forecasts[$row->id] ?? null), $rows)),
             Season::closures($term),
             $meetings,
             $term->warned(),
@@ -53,6 +57,15 @@ final class TermPages
             $term->ends_on < $this->school->today(),
             GroupPrinciplesData::of($term->group),
         );
+    }
+
+    /** A course as core knows it, with its pace in its term; a showing whose day falls out is none. */
+    private function course(Course $row, PlacedForm $placed, TermDraft $draft): CoreCourse
+    {
+        $minutes = array_map(static fn (DraftMeeting $one): int => $one->minutes, $draft->taking());
+        $course = ($this->paced)($row, $placed)->paced($minutes === [] ? [60] : $minutes);
+
+        return $course->showing !== null && $draft->fallsOut($course->showing->on) ? $course->withoutShowing() : $course;
     }
 
     public function preview(Term $term, ChangedPlan $changed): ChangePreviewData

@@ -10,6 +10,7 @@ use Gorvan\Core\Lesson\LessonSize;
 use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Term\Approach;
 use Gorvan\Core\Term\Course as CoreCourse;
+use Gorvan\Core\Term\SaidPace;
 use Gorvan\Core\Term\Showing;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -33,6 +34,13 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property array{lessons: list<list<string>>}|null $cut
  * @property string|null $showing
  * @property int|null $rhythm  lessons in a row, at most; 0 for any number, null for the approach's own
+ * @property string|null $pace  as the teacher says it
+ * @property bool|null $spread  lessons lie evenly; null to leave it to the plan
+ * @property bool|null $settled_spread  what the plan made of it
+ * @property string|null $settled_for
+ * @property int $reserve  meetings before a showing that bring nothing new
+ * @property bool $looks_back
+ * @property list<list<string>>|null $keeps  passages that are kept alive, by entry
  * @property Term $term
  * @property Form $form
  */
@@ -47,7 +55,7 @@ final class Course extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['approach' => Approach::class, 'share' => 'float', 'lesson_load' => 'float', 'lesson_count' => 'integer', 'lesson_minutes' => 'float', 'load_minutes' => 'float', 'lambda' => 'float', 'pins' => 'array', 'cut' => 'array', 'ordinal' => 'integer', 'rhythm' => 'integer'];
+        return ['approach' => Approach::class, 'share' => 'float', 'lesson_load' => 'float', 'lesson_count' => 'integer', 'lesson_minutes' => 'float', 'load_minutes' => 'float', 'lambda' => 'float', 'pins' => 'array', 'cut' => 'array', 'ordinal' => 'integer', 'rhythm' => 'integer', 'spread' => 'boolean', 'settled_spread' => 'boolean', 'reserve' => 'integer', 'looks_back' => 'boolean', 'keeps' => 'array'];
     }
 
     /** @return BelongsTo<Term, $this> */
@@ -79,7 +87,18 @@ final class Course extends Model
             array_map(static fn (?string $pin): ?CutPin => $pin === null ? null : CutPin::from($pin), $this->pins),
             $this->showing === null ? null : Showing::read(JsonNode::parse($this->showing)),
             $this->rhythm,
+            said: $this->said(),
+            spread: $this->spread,
+            reserve: $this->reserve ?? 1,
+            looksBack: $this->looks_back ?? true,
+            keeps: $this->keeps ?? [],
         );
+    }
+
+    /** The pace the teacher says. */
+    public function said(): ?SaidPace
+    {
+        return $this->pace === null ? null : SaidPace::read(JsonNode::parse($this->pace));
     }
 
     /** How large its lessons should be, where the teacher says it. */

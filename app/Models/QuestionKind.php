@@ -19,6 +19,9 @@ enum QuestionKind: string
     /** The fewest extra minutes a meeting the target needs. */
     case Minutes = 'minutes';
 
+    /** The slowest pace the target needs. */
+    case Pace = 'pace';
+
     /** Up to three plans of the same term. */
     case Compare = 'compare';
 

@@ -28,6 +28,8 @@ use Illuminate\Support\Carbon;
  * @property int $plan_asked  how often something changed that the plan rests on
  * @property int $plan_answered  how many of those changes the plan knows
  * @property Carbon|null $planned_at
+ * @property int $plan_format  the format its plans were last written in
+ * @property list<int>|null $turns  whose evening it is, by place of the course; null where all share each evening
  * @property Group $group
  * @property \Illuminate\Database\Eloquent\Collection<int, Course> $courses
  * @property \Illuminate\Database\Eloquent\Collection<int, Meeting> $meetings
@@ -41,7 +43,7 @@ final class Term extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['pattern' => 'array', 'closures' => 'array', 'plan_asked' => 'integer', 'plan_answered' => 'integer', 'planned_at' => 'datetime'];
+        return ['pattern' => 'array', 'closures' => 'array', 'plan_asked' => 'integer', 'plan_answered' => 'integer', 'plan_format' => 'integer', 'turns' => 'array', 'planned_at' => 'datetime'];
     }
 
     /** @return BelongsTo<Group, $this> */

@@ -65,7 +65,7 @@ test('what cannot be is refused with the nearest thing that can, and changes not
     'too short' => [['what' => 'minutes', 'meeting' => 1, 'minutes' => 5], '10'],
     'shorter than the boxes that are fixed' => [['what' => 'minutes', 'meeting' => 1, 'minutes' => 12], 'The boxes with minutes of their own take', [['what' => 'box', 'box' => 'close', 'minutes' => 13]]],
     'days outside the term' => [['what' => 'close', 'from' => '2026-05-01', 'to' => '2026-05-02'], '2026-05-01 is not in the term, which goes from 2026-01-06 to 2026-03-10'],
-    'boxes too long' => [['what' => 'box', 'meeting' => 1, 'box' => 'warm_up', 'minutes' => 58], 'The boxes with minutes of their own take'],
+    'boxes too long' => [['what' => 'box', 'meeting' => 1, 'box' => 'warm_up', 'minutes' => 61], 'The boxes with minutes of their own take'],
     'a lesson there is not' => [['what' => 'lesson', 'course' => true, 'meeting' => 1, 'number' => 99], 'There is no lesson 99 left'],
     'a lesson before the one it follows' => [['what' => 'lesson', 'course' => true, 'meeting' => 0, 'number' => 3], 'comes before it. The earliest evening for it is'],
     'no such change' => [['what' => 'dance', 'meeting' => 1], 'dance'],

@@ -118,7 +118,11 @@ test('people get a table', function () {
 test('gorvan:review prints the passages that are worth most, quarters rounded up', function () {
     $problem = json_encode(['entries' => [['value' => 1, 'minutes' => 0.6], ['value' => 0.4, 'minutes' => 0.6], null, ['value' => -1, 'minutes' => 0]], 'budget' => 3]);
     [$exit, $out] = artisan(['gorvan:review', 'given.txt', '--json'], $problem);
-    expect($exit)->toBe(0)->and(json_decode($out, true))->toEqual(['value' => 1.4, 'minutes' => 3, 'passages' => [['from' => 1, 'to' => 2, 'minutes' => 3, 'value' => 1.4]]]);
+    expect($exit)->toBe(0)->and(json_decode($out, true))->toEqual(['value' => 1.4, 'worth' => 1.4, 'minutes' => 3, 'passages' => [['from' => 1, 'to' => 2, 'minutes' => 3, 'value' => 1.4, 'worth' => 1.4]]]);
+    // At a price of a minute what is worth less than its time is left out; an entry can have a price of its own.
+    $priced = ['entries' => [['value' => 0.1, 'minutes' => 1], ['value' => 0.1, 'minutes' => 4], ['value' => 0.01, 'minutes' => 1, 'price' => 0]], 'budget' => 20, 'setup' => 1, 'price' => 0.04];
+    $chosen = json_decode(artisan(['gorvan:review', 'given.txt', '--json'], json_encode($priced))[1], true);
+    expect([$chosen['passages'][0]['from'], $chosen['passages'][0]['to']])->toBe([1, 3])->and($chosen['worth'])->toEqualWithDelta(0.21 - 0.04 * (1 + 1 + 2), 1e-12); // of four minutes two are priced
     [$exit, $out, $errors] = artisan(['gorvan:review', 'given.txt', '--json'], '{"entries":[{"value":"x","minutes":1}],"budget":3}');
     expect([$exit, $out])->toBe([2, ''])->and($errors)->toContain('$.entries[0].value');
     [, $table] = artisan(['gorvan:review', 'given.txt'], $problem);
@@ -148,19 +152,18 @@ test('gorvan:plan prints a term for a class that starts with nothing, and what e
     $run = fn (array $options, array $change = []) => artisan(['gorvan:plan', 'reeds.txt', 'term.json', ...$options], $form, 'reeds.txt', ['term.json' => json_encode([...$term, ...$change])]);
     [$exit, $out] = $run(['--json', '--explain']);
     $plan = json_decode($out, true);
-    expect($exit)->toBe(0)->and(array_keys($plan))->toBe(['target', 'lessons', 'meetings', 'reach', 'holds', 'expected', 'warnings'])
+    expect($exit)->toBe(0)->and(array_keys($plan))->toBe(['target', 'lessons', 'meetings', 'reach', 'holds', 'expected', 'pace', 'through_on', 'warnings'])
         ->and($plan['meetings'])->toHaveCount(11)
-        ->and(array_keys($plan['meetings'][0]))->toBe(['on', 'minutes', 'boxes', 'lessons', 'why', 'review', 'run_through', 'forecast', 'entries', 'budget'])
-        ->and($plan['meetings'][0]['lessons'][0])->toBe(['from' => 1, 'to' => 3, 'kind' => 'new']);
+        ->and(array_keys($plan['meetings'][0]))->toBe(['on', 'minutes', 'kind', 'boxes', 'lessons', 'why', 'review', 'run_through', 'shown', 'forecast', 'entries', 'budget', 'price'])
+        ->and($plan['meetings'][0]['lessons'][0])->toBe(['from' => 1, 'to' => 4, 'kind' => 'new']);
     // What it says it saw, given to the other command, chooses the same.
     foreach ($plan['meetings'] as $meeting) {
-        [, $review] = artisan(['gorvan:review', 'given.txt', '--json'], json_encode(['entries' => $meeting['entries'], 'budget' => $meeting['budget']]));
-        expect(array_map(fn ($one) => [$one['from'], $one['to']], json_decode($review, true)['passages']))->toBe(array_map(fn ($one) => [$one['from'], $one['to']], $meeting['review']));
-        break;
+        [, $review] = artisan(['gorvan:review', 'given.txt', '--json'], json_encode(['entries' => $meeting['entries'], 'budget' => $meeting['budget'], 'price' => $meeting['price']]));
+        expect(array_map(fn ($one) => [$one['from'], $one['to']], json_decode($review, true)['passages']))->toBe(array_map(fn ($one) => [$one['from'], $one['to']], array_values(array_filter($meeting['review'], fn ($one) => $one['value'] !== null))));
     }
     expect($run(['--json'])[1])->toBe($run(['--json'])[1])
         ->and(json_decode($run(['--json', '--approach=outline', '--students=3'])[1], true)['lessons'])->not->toBe($plan['lessons']);
-    foreach ([[['--approach=dance'], [], 'outline, piece or sides'], [['--students=0'], [], '"0" is not a whole number'], [[], ['showing' => ['on' => '2027-01-01', 'to' => 3]], 'choose one of these days'], [[], ['target' => [9, 2]], '$.target'], [[], ['attendance' => 2], '$.attendance']] as [$options, $change, $says]) {
+    foreach ([[['--approach=dance'], [], 'outline, piece, sides or whole'], [['--students=0'], [], '"0" is not a whole number'], [[], ['showing' => ['on' => '2027-01-01', 'to' => 3]], 'choose one of these days'], [[], ['target' => [9, 2]], '$.target'], [[], ['attendance' => 2], '$.attendance']] as [$options, $change, $says]) {
         [$exit, $out, $errors] = $run([...$options, '--json'], $change);
         expect([$exit, $out])->toBe([2, ''])->and($errors)->toContain($says);
     }

@@ -89,7 +89,7 @@ test('a term begun in the past has plans for the meetings that went by, and they
     config(['queue.default' => 'sync']);
     $term = $this->inside($this->user->school, fn (): Term => app(LayTerm::class)(Group::findOrFail($this->group->id), 'Begun', [
         'from' => '2025-12-01', 'to' => '2026-02-20', 'pattern' => [['weekday' => 'Mon', 'at' => '18:00', 'minutes' => 60]], 'closures' => [],
-    ], [new NewCourse(Form::findOrFail($this->form->id), Approach::PieceByPiece, lessonLoad: 4.0)]));
+    ], [new NewCourse(Form::findOrFail($this->form->id), Approach::PieceByPiece, lessonLoad: 4.0, spread: false)]));
     $meetings = $this->meetings($term);
     expect($meetings[0]->on)->toBe('2025-12-01');
     foreach ([0, 1] as $at) {

@@ -18,6 +18,7 @@ use App\Http\OpenApi\Makes;
 use App\Http\OpenApi\Patches;
 use App\Http\OpenApi\Reads;
 use App\Http\OpenApi\Removes;
+use App\Http\SentPace;
 use App\Http\SentSize;
 use App\Http\TermPages;
 use App\Models\Course;
@@ -29,11 +30,14 @@ use App\Models\QuestionKind;
 use App\Models\Term;
 use App\Models\User;
 use Gorvan\Core\Form\CutPin;
+use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Term\Approach;
 use Gorvan\Core\Term\Change\TermChange;
 use Gorvan\Core\Term\Change\TermChangeReader;
+use Gorvan\Core\Term\Course as CoreCourse;
+use Gorvan\Core\Term\SaidPace;
 use Gorvan\Core\Term\Showing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -46,6 +50,8 @@ final class PlanController extends Controller
     private const MOST_CHANGES = 50;
 
     private const MOST_SHOWN = 50;
+
+    private const KEEPS = ['keeps' => ['sometimes', 'nullable', 'array', 'max:50'], 'keeps.*.from' => ['required', 'integer', 'min:1', 'max:600'], 'keeps.*.to' => ['required', 'integer', 'min:1', 'max:600']];
 
     #[Makes('/api/terms/{term}/changes/preview', 'previewChanges', 'What they would move', ChangePreviewData::class, takes: ['changes' => ['any']])]
     public function preview(Request $request, Term $term, ChangeTerm $change, TermPages $pages): JsonResponse
@@ -78,16 +84,16 @@ final class PlanController extends Controller
         return response()->noContent();
     }
 
-    #[Makes('/api/terms/{term}/courses', 'addCourse', 'Added', ChangeData::class, takes: ['form' => 'string', 'approach' => 'enum:outline,piece,sides', 'share' => 'number', 'from?' => 'integer|null', 'to?' => 'integer|null'], status: 201, mayConflict: true)]
+    #[Makes('/api/terms/{term}/courses', 'addCourse', 'Added', ChangeData::class, takes: ['form' => 'string', 'approach' => 'enum:outline,piece,sides,whole', 'share' => 'number', 'from?' => 'integer|null', 'to?' => 'integer|null', 'pace?' => SentPace::SHAPE, 'keeps?' => [['from' => 'integer', 'to' => 'integer']]], status: 201, mayConflict: true)]
     public function addCourse(Request $request, Term $term, ChangeCourses $courses): JsonResponse
     {
-        $given = $request->validate(['form' => ['required', 'uuid'], 'approach' => ['required', Rule::enum(Approach::class)], 'share' => ['required', 'numeric', 'min:0.1', 'max:0.9'], ...$this->target()]);
+        $given = $request->validate(['form' => ['required', 'uuid'], 'approach' => ['required', Rule::enum(Approach::class)], 'share' => ['required', 'numeric', 'min:0.1', 'max:0.9'], ...$this->target(), ...SentPace::RULES, ...self::KEEPS]);
         $form = Form::find($given['form']) ?? throw Refused::because(Message::of('course.no_form'), 'form');
 
-        return new JsonResponse($this->told($courses->add($term, $form, ['approach' => $given['approach'], 'share' => (float) $given['share'], ...$this->ends($given, $form)], $this->viewer($request))), 201);
+        return new JsonResponse($this->told($courses->add($term, $form, ['approach' => $given['approach'], 'share' => (float) $given['share'], ...$this->ends($given, $form), ...self::taught($given, $form)], $this->viewer($request))), 201);
     }
 
-    #[Patches('/api/courses/{course}', 'changeCourse', 'Changed', ChangeData::class, takes: ['approach?' => 'enum:outline,piece,sides', 'share?' => 'number', 'rhythm?' => 'integer|null', 'from?' => 'integer|null', 'to?' => 'integer|null', 'showing?' => 'any', 'size?' => SentSize::SHAPE, 'joins?' => [['after' => 'integer', 'pin' => 'enum:always,never|null']], 'isFree?' => 'boolean'], status: 200, mayConflict: true)]
+    #[Patches('/api/courses/{course}', 'changeCourse', 'Changed', ChangeData::class, takes: ['approach?' => 'enum:outline,piece,sides,whole', 'share?' => 'number', 'rhythm?' => 'integer|null', 'from?' => 'integer|null', 'to?' => 'integer|null', 'showing?' => 'any', 'size?' => SentSize::SHAPE, 'joins?' => [['after' => 'integer', 'pin' => 'enum:always,never|null']], 'isFree?' => 'boolean', 'pace?' => SentPace::SHAPE, 'spread?' => 'boolean|null', 'reserve?' => 'integer', 'looksBack?' => 'boolean', 'keeps?' => [['from' => 'integer', 'to' => 'integer']]], status: 200, mayConflict: true)]
     public function changeCourse(Request $request, Course $course, ChangeCourses $courses): JsonResponse
     {
         $given = $request->validate([
@@ -102,14 +108,46 @@ final class PlanController extends Controller
             'joins.*.after' => ['required', 'integer', 'min:1', 'distinct'],
             'joins.*.pin' => ['present', 'nullable', Rule::enum(CutPin::class)],
             'isFree' => ['sometimes', 'boolean'],
+            'spread' => ['sometimes', 'nullable', 'boolean'],
+            'reserve' => ['sometimes', 'integer', 'min:0', 'max:'.CoreCourse::MOST_RESERVE],
+            'looksBack' => ['sometimes', 'boolean'],
+            ...SentPace::RULES,
+            ...self::KEEPS,
             ...$this->target(),
         ]);
-        $is = [...array_intersect_key($given, ['approach' => true, 'share' => true, 'rhythm' => true]), ...$this->cutting($course, $given)];
+        $is = [...array_intersect_key($given, ['approach' => true, 'share' => true, 'rhythm' => true, 'spread' => true, 'reserve' => true]), ...$this->cutting($course, $given), ...self::taught($given, $course->form)];
         if (array_key_exists('showing', $given)) {
             $is['showing'] = $given['showing'] === null ? null : $this->showing($course, (string) $given['showing']['on'], (int) $given['showing']['to']);
         }
 
         return new JsonResponse($this->told($courses->change($course, [...$is, ...$this->ends($given, $course->form)], $this->viewer($request), isset($given['approach']) || array_intersect_key($given, ['to' => true, 'size' => true, 'joins' => true, 'isFree' => true]) !== [])));
+    }
+
+    /**
+     * What is said of its pace, of a look back, and of what is kept alive.
+     *
+     * @param  array<string, mixed>  $given
+     * @return array<string, mixed> columns of the course
+     */
+    private static function taught(array $given, Form $form): array
+    {
+        $is = array_key_exists('pace', $given) ? ['pace' => SentPace::column($given['pace'])] : [];
+        if (isset($given['looksBack'])) {
+            $is['looks_back'] = $given['looksBack'];
+        }
+        if (array_key_exists('keeps', $given)) {
+            $placed = $form->placed()->form;
+            $keeps = [];
+            foreach ($given['keeps'] ?? [] as $at => $one) {
+                if ($one['to'] < $one['from'] || $one['to'] > $placed->count()) {
+                    throw Refused::because(Message::of('before.entry', count: $placed->count()), "keeps.$at.to");
+                }
+                $keeps[] = $placed->countedIdsOf(new Passage((int) $one['from'], (int) $one['to']));
+            }
+            $is['keeps'] = $keeps === [] ? null : $keeps;
+        }
+
+        return $is;
     }
 
     /**
@@ -153,11 +191,11 @@ final class PlanController extends Controller
         return new JsonResponse(PlanQuestion::where('term_id', $term->id)->orderByDesc('created_at')->limit(self::MOST_SHOWN)->get()->map(static fn (PlanQuestion $one): QuestionData => QuestionData::of($one, $term->plan_asked))->all());
     }
 
-    #[Makes('/api/terms/{term}/questions', 'askAboutTerm', 'Asked', QuestionData::class, takes: ['kind' => 'enum:furthest,meetings,minutes,compare,places', 'course?' => 'string|null', 'number?' => 'integer', 'plans?' => [['approach?' => 'enum:outline,piece,sides|null', 'minutes?' => 'integer', 'extra?' => 'integer', 'to?' => 'integer|null']]], status: 201)]
+    #[Makes('/api/terms/{term}/questions', 'askAboutTerm', 'Asked', QuestionData::class, takes: ['kind' => 'enum:furthest,meetings,minutes,pace,compare,places', 'course?' => 'string|null', 'number?' => 'integer', 'plans?' => [['approach?' => 'enum:outline,piece,sides,whole|null', 'minutes?' => 'integer', 'extra?' => 'integer', 'to?' => 'integer|null', 'lost?' => 'integer', 'movements?' => 'number|null', 'spread?' => 'boolean|null']]], status: 201)]
     public function ask(Request $request, Term $term, AskQuestion $ask): JsonResponse
     {
         $given = $request->validate([
-            'kind' => ['required', Rule::in(['furthest', 'meetings', 'minutes', 'compare', 'places'])],
+            'kind' => ['required', Rule::in(['furthest', 'meetings', 'minutes', 'pace', 'compare', 'places'])],
             'course' => ['nullable', 'uuid'],
             'number' => ['required_if:kind,places', 'integer', 'min:1', 'max:600'],
             'plans' => ['required_if:kind,compare', 'array', 'min:1', 'max:3'],
@@ -166,6 +204,9 @@ final class PlanController extends Controller
             'plans.*.minutes' => ['integer', 'min:0', 'max:60'],
             'plans.*.extra' => ['integer', 'min:0', 'max:12'],
             'plans.*.to' => ['nullable', 'integer', 'min:1', 'max:600'],
+            'plans.*.lost' => ['integer', 'min:0', 'max:4'],
+            'plans.*.movements' => ['nullable', 'numeric', 'min:'.SaidPace::LEAST_MOVEMENTS, 'max:'.SaidPace::MOST_MOVEMENTS],
+            'plans.*.spread' => ['nullable', 'boolean'],
         ]);
         if (isset($given['course']) && ! $term->courses()->whereKey($given['course'])->exists()) {
             throw Refused::because(Message::of('gone.course'), 'course');

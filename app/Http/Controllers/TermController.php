@@ -21,6 +21,7 @@ use App\Http\OpenApi\Makes;
 use App\Http\OpenApi\Reads;
 use App\Http\OpenApi\Removes;
 use App\Http\Season;
+use App\Http\SentPace;
 use App\Http\TermPages;
 use App\Models\CurrentSchool;
 use App\Models\Group;
@@ -31,6 +32,7 @@ use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Term\Approach;
 use Gorvan\Core\Term\MeetingDate;
 use Gorvan\Core\Term\NextTerm;
+use Gorvan\Core\Term\SaidPace;
 use Gorvan\Core\Term\Showing;
 use Gorvan\Core\Term\Weekday;
 use Gorvan\Core\Term\WeeklyMeeting;
@@ -48,8 +50,10 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'to', type: 'string'),
     new OA\Property(property: 'pattern', type: 'array', items: new OA\Items(ref: '#/components/schemas/NewMeetingRow')),
     new OA\Property(property: 'closures', type: 'array', items: new OA\Items(ref: ClosureData::class)),
-    new OA\Property(property: 'approach', type: 'string', enum: ['outline', 'piece', 'sides']),
+    new OA\Property(property: 'approach', type: 'string', enum: ['outline', 'piece', 'sides', 'whole']),
     new OA\Property(property: 'showing', type: 'object', nullable: true, required: ['on', 'to'], properties: [new OA\Property(property: 'on', type: 'string'), new OA\Property(property: 'to', type: 'integer')]),
+    new OA\Property(property: 'pace', type: 'object', description: 'empty for what was learned or is usual', properties: [new OA\Property(property: 'movements', type: 'number', nullable: true), new OA\Property(property: 'minutes', type: 'number', nullable: true)]),
+    new OA\Property(property: 'spread', type: 'boolean', nullable: true),
     new OA\Property(property: 'after', type: 'string', nullable: true, description: 'the term it follows: its courses and what was written for their lessons are taken along'),
 ])]
 #[OA\Schema(schema: 'NewMeetingRow', required: ['weekday', 'at', 'minutes'], properties: [
@@ -59,7 +63,7 @@ use OpenApi\Attributes as OA;
 ])]
 final class TermController extends Controller
 {
-    private const NEW_TERM = ['group' => 'string', 'title' => 'string', 'from' => 'string', 'to' => 'string', 'pattern' => [['weekday' => 'string', 'at' => 'string', 'minutes' => 'integer']], 'closures' => [ClosureData::class], 'approach' => 'enum:outline,piece,sides', 'showing?' => ['on' => 'string', 'to' => 'integer'], 'after?' => 'string|null'];
+    private const NEW_TERM = ['group' => 'string', 'title' => 'string', 'from' => 'string', 'to' => 'string', 'pattern' => [['weekday' => 'string', 'at' => 'string', 'minutes' => 'integer']], 'closures' => [ClosureData::class], 'approach' => 'enum:outline,piece,sides,whole', 'showing?' => ['on' => 'string', 'to' => 'integer'], 'after?' => 'string|null', 'pace?' => SentPace::SHAPE, 'spread?' => 'boolean|null'];
 
     #[Reads('/api/terms', 'terms', 'The terms of the school', [TermSummary::class])]
     public function index(): JsonResponse
@@ -179,6 +183,8 @@ final class TermController extends Controller
             'showing' => ['nullable', 'array'],
             'showing.on' => ['required_with:showing', 'date_format:Y-m-d'],
             'showing.to' => ['required_with:showing', 'integer', 'min:1', 'max:600'],
+            'spread' => ['sometimes', 'nullable', 'boolean'],
+            ...SentPace::RULES,
         ]);
         $group = Group::find($given['group']) ?? throw Refused::because(Message::of('group.unknown'), 'group');
         $showing = null;
@@ -191,9 +197,11 @@ final class TermController extends Controller
         $after = isset($given['after']) ? Term::where('group_id', $group->id)->find($given['after']) ?? throw Refused::because(Message::of('term.not_before'), 'after') : null;
         $approach = Approach::from($given['approach']);
 
-        $courses = $after === null ? [] : self::following($after, $group, $approach, $showing);
+        $pace = SentPace::of($request->input('pace'));
+        $spread = $request->has('spread') && $request->input('spread') !== null ? $request->boolean('spread') : null;
+        $courses = $after === null ? [] : self::following($after, $group, $approach, $showing, $pace, $spread);
 
-        return [$group, $given, $courses === [] ? [new NewCourse($group->form, $approach, showing: $showing)] : $courses, $after];
+        return [$group, $given, $courses === [] ? [new NewCourse($group->form, $approach, showing: $showing, pace: $pace, spread: $spread)] : $courses, $after];
     }
 
     /**
@@ -202,12 +210,12 @@ final class TermController extends Controller
      *
      * @return list<NewCourse>
      */
-    private static function following(Term $after, Group $group, Approach $approach, ?Showing $showing): array
+    private static function following(Term $after, Group $group, Approach $approach, ?Showing $showing, ?SaidPace $pace, ?bool $spread): array
     {
         $courses = [];
         foreach ($after->courses()->with('form')->get() as $course) {
             $isOwn = $course->form_id === $group->form_id;
-            $courses[] = new NewCourse($course->form, $isOwn ? $approach : $course->approach, $course->share, $course->first_entry, $course->last_entry, $course->lesson_load, $course->lesson_count, $isOwn ? $showing : null);
+            $courses[] = new NewCourse($course->form, $isOwn ? $approach : $course->approach, $course->share, $course->first_entry, $course->last_entry, $course->lesson_load, $course->lesson_count, $isOwn ? $showing : null, $isOwn ? $pace : $course->said(), $isOwn ? $spread : $course->spread, $course->keeps ?? [], $course->reserve, $course->looks_back);
         }
 
         return in_array($group->form_id, array_map(static fn (NewCourse $one): string => $one->form->id, $courses), true) ? $courses : [];

@@ -16,7 +16,10 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class CourseData
 {
-    /** @param  list<PaceData>  $paces  of its rounds */
+    /**
+     * @param  list<PaceData>  $paces  of its rounds
+     * @param  list<PassageData>  $keeps
+     */
     public function __construct(
         #[OA\Property]
         public string $id,
@@ -36,10 +39,30 @@ final readonly class CourseData
         public ?int $rhythm,
         #[OA\Property]
         public int $usualRhythm,
+        #[OA\Property(description: 'movements an evening, as the teacher says it')]
+        public ?float $saidMovements,
+        #[OA\Property(description: 'minutes a simple movement takes, as the teacher says it')]
+        public ?float $saidMinutes,
+        #[OA\Property(description: 'movements an evening, said or not')]
+        public float $movements,
+        #[OA\Property(description: 'minutes a simple movement takes, said or not')]
+        public float $minutesPerLoad,
+        #[OA\Property(description: 'lessons lie evenly over the evenings, as the teacher says it')]
+        public ?bool $spread,
+        #[OA\Property(description: 'whether they do, said or not')]
+        public bool $isSpread,
+        #[OA\Property]
+        public int $reserve,
+        #[OA\Property]
+        public bool $looksBack,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PassageData::class), description: 'what is kept alive; a course that has some has no lessons')]
+        public array $keeps,
         #[OA\Property]
         public ?string $showingOn,
         #[OA\Property]
         public ?int $showingTo,
+        #[OA\Property(description: 'the day of a showing that falls out')]
+        public ?string $showingFallenOut,
         #[OA\Property]
         public ?ForecastData $forecast,
     ) {
@@ -58,8 +81,18 @@ final readonly class CourseData
             $course->gate(),
             $row->rhythm,
             $course->approach->rhythm(),
+            $course->said()?->movements,
+            $course->said()?->minutes,
+            $course->pace->movements ?? 1.0,
+            $course->minutesPerLoad($course->approach->mainRound()),
+            $row->spread,
+            $row->spread ?? $row->settled_spread ?? false,
+            $course->reserve,
+            $course->looksBack,
+            array_values(array_filter(array_map(static fn (array $entries): ?PassageData => PassageData::of($placed->form->passageOf($entries)), $course->keeps))),
             $course->showing?->on,
             $course->showing === null ? null : $placed->form->positionOf($course->showing->to),
+            $course->fallenOut,
             $forecast === null ? null : ForecastData::of($forecast),
         );
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Data;
 
 use Gorvan\Core\Reading\Day;
+use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Term\CourseForecast;
 use OpenApi\Attributes as OA;
 
@@ -16,6 +17,7 @@ final readonly class ForecastData
      * @param  list<WeakEntry>  $weakest
      * @param  list<int>  $low  positions that fall under half on some day
      * @param  list<int>  $left  numbers of lessons that are not reached
+     * @param  list<int>  $undetailed  numbers of lessons that are given in rough shape only
      */
     public function __construct(
         #[OA\Property]
@@ -44,6 +46,18 @@ final readonly class ForecastData
         public ?float $showingLeast,
         #[OA\Property]
         public ?int $showingLeastAt,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))]
+        public array $undetailed,
+        #[OA\Property(description: 'the day on which the last lesson is given')]
+        public ?string $throughOn,
+        #[OA\Property(description: 'minutes a simple movement takes')]
+        public ?float $paceMinutes,
+        #[OA\Property(description: 'movements an evening')]
+        public ?float $paceMovements,
+        #[OA\Property(description: 'movements an evening that the end would need')]
+        public ?float $paceNeeded,
+        #[OA\Property(ref: MessageData::class, nullable: true, description: 'what is said first of it')]
+        public ?Message $says,
     ) {
     }
 
@@ -63,6 +77,12 @@ final readonly class ForecastData
             $one->showing?->mean,
             $one->showing?->least,
             $one->showing?->leastAt,
+            $one->undetailed,
+            $one->throughOn === null ? null : Day::text($one->throughOn),
+            $one->pace?->minutes,
+            $one->pace?->movements,
+            $one->pace?->needed,
+            $one->says,
         );
     }
 }

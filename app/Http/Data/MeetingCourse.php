@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Data;
 
 use Gorvan\Core\Form\Form;
+use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Term\CoursePlan;
 use Gorvan\Core\Term\PlannedReview;
@@ -17,6 +18,7 @@ final readonly class MeetingCourse
     /**
      * @param  list<PlannedLessonData>  $lessons
      * @param  list<ReviewData>  $review
+     * @param  list<PassageData>  $shown
      */
     public function __construct(
         #[OA\Property]
@@ -33,6 +35,12 @@ final readonly class MeetingCourse
         public ?PassageData $runThrough,
         #[OA\Property(ref: MessageData::class, nullable: true)]
         public ?Message $why,
+        #[OA\Property(description: 'how often the run-through goes round')]
+        public int $times,
+        #[OA\Property(enum: ['as_written', 'from_section', 'shuffled', 'backwards'])]
+        public string $order,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PassageData::class), description: 'what is only followed along, for it is not taught yet')]
+        public array $shown,
         #[OA\Property]
         public ?int $taughtAfter,
         #[OA\Property]
@@ -46,7 +54,7 @@ final readonly class MeetingCourse
         foreach ($plan->lessons() as $lesson) {
             $passage = $form->passageOf($lesson->entries);
             if ($passage !== null) {
-                $lessons[] = new PlannedLessonData($lesson->number, $lesson->kind->value, $passage->from, $passage->to);
+                $lessons[] = new PlannedLessonData($lesson->number, $lesson->kind->value, $passage->from, $passage->to, $lesson->part, $lesson->parts);
             }
         }
 
@@ -58,6 +66,9 @@ final readonly class MeetingCourse
             array_values(array_filter(array_map(static fn (PlannedReview $one): ?ReviewData => ReviewData::of($one, $form), $plan->review))),
             PassageData::of($form->passageOf($plan->runThrough)),
             $plan->why,
+            $plan->times,
+            $plan->order->value,
+            array_map(static fn (Passage $one): PassageData => new PassageData($one->from, $one->to), Passage::covering($form->positionsOf($plan->shown))),
             $plan->forecast?->taught,
             $plan->forecast?->recall,
         );

@@ -28,13 +28,21 @@ final readonly class NextTermData
         public string $to,
         #[OA\Property(type: 'array', items: new OA\Items(ref: '#/components/schemas/NewMeetingRow'))]
         public array $pattern,
-        #[OA\Property(enum: ['outline', 'piece', 'sides'])]
+        #[OA\Property(enum: ['outline', 'piece', 'sides', 'whole'])]
         public string $approach,
+        #[OA\Property(description: 'movements an evening, as the term before says it')]
+        public ?float $saidMovements,
+        #[OA\Property(description: 'minutes a simple movement takes, as the term before says it')]
+        public ?float $saidMinutes,
+        #[OA\Property]
+        public ?bool $spread,
     ) {
     }
 
     public static function of(?Group $group, ?Term $after, NextTerm $next): self
     {
+        $course = $after?->courses->first();
+
         return new self(
             $group?->id,
             $after?->id,
@@ -43,6 +51,9 @@ final readonly class NextTermData
             $next->to,
             array_map(static fn (WeeklyMeeting $one): array => ['weekday' => $one->weekday->value, 'at' => $one->at, 'minutes' => $one->minutes], $next->pattern),
             $next->approach->value,
+            $course?->said()?->movements,
+            $course?->said()?->minutes,
+            $course?->spread,
         );
     }
 }

@@ -11,7 +11,7 @@ use OpenApi\Attributes as OA;
 final readonly class PaceData
 {
     public function __construct(
-        #[OA\Property(enum: ['new', 'detail'])]
+        #[OA\Property(enum: ['new', 'rough', 'detail'])]
         public string $kind,
         #[OA\Property]
         public float $usual,

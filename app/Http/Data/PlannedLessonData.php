@@ -19,6 +19,10 @@ final readonly class PlannedLessonData
         public int $from,
         #[OA\Property]
         public int $to,
+        #[OA\Property(description: 'which part of its lesson it is, from 1; null where it is all of it')]
+        public ?int $part = null,
+        #[OA\Property(description: 'of how many')]
+        public ?int $parts = null,
     ) {
     }
 }

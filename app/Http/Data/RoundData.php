@@ -13,7 +13,7 @@ use OpenApi\Attributes as OA;
 final readonly class RoundData
 {
     public function __construct(
-        #[OA\Property(enum: ['new', 'detail'])]
+        #[OA\Property(enum: ['new', 'rough', 'detail'])]
         public string $kind,
         #[OA\Property]
         public float $rate,
@@ -25,6 +25,6 @@ final readonly class RoundData
     /** @return list<self> none, where no course says how the material goes round */
     public static function of(?Course $course, float $load): array
     {
-        return $course === null ? [] : array_map(static fn (LessonKind $kind): self => new self($kind->value, $course->minutesPerLoad($kind), $course->minutesFor($load, $kind)), [LessonKind::Fresh, LessonKind::Detail]);
+        return $course === null ? [] : array_map(static fn (LessonKind $kind): self => new self($kind->value, $course->minutesPerLoad($kind), $course->minutesFor($load, $kind)), array_values(array_unique([$course->approach->firstRound(), $course->approach->mainRound()], SORT_REGULAR)));
     }
 }

@@ -7,6 +7,7 @@ namespace Gorvan\Core\Lesson;
 use Gorvan\Core\Form\CutPin;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\LoadModel;
+use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Lesson\Internal\CutTables;
 use Gorvan\Core\Lesson\Internal\Passages;
 use LogicException;
@@ -118,6 +119,29 @@ final readonly class LessonCutter
         $target = $kept === [] ? self::TARGET : $passages->total() / count($kept);
 
         return LessonCut::made($target, $this->lambda, $loads, $joins, $kept, $scope->target);
+    }
+
+    /**
+     * A stretch of a cut that is cut once more, into pieces of about a load, with the loads and joins it has there (engine 8: a
+     * lesson that no evening takes in); all of it, where no such pieces can be made.
+     *
+     * @return non-empty-list<Lesson>
+     */
+    public function again(LessonCut $cut, Passage $within, float $target): array
+    {
+        $passages = new Passages($cut->loads, $cut->joins, $within);
+        $range = $passages->feasibleRange($target);
+        if ($range === null) {
+            return [new Lesson($within->from, $within->to, $passages->total())];
+        }
+        $made = [];
+        $from = $within->from;
+        foreach ((new CutTables($passages, $target, max($range[0], min($range[1], LessonCut::lessonsIn($passages->total(), $target))), $this->lambda))->ends() as $to) {
+            $made[] = new Lesson($from, $to, $passages->load($from, $to));
+            $from = $to + 1;
+        }
+
+        return $made === [] ? [new Lesson($within->from, $within->to, $passages->total())] : $made;
     }
 
     /**

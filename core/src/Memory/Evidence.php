@@ -32,6 +32,12 @@ final readonly class Evidence
         return new self(2, 0.5, null);
     }
 
+    /** Known before the group was kept here (`before`). */
+    public static function knownBefore(): self
+    {
+        return self::seen(3, 1.0);
+    }
+
     /** Present when it was reviewed, or practised at home. */
     public static function practised(): self
     {
@@ -50,6 +56,7 @@ final readonly class Evidence
         return match ($fact->kind) {
             FactKind::Mark => $fact->level === null ? null : self::ofMark($fact->level),
             FactKind::Taught => self::taught(),
+            FactKind::Before => self::knownBefore(),
             FactKind::Practice, FactKind::Home => self::practised(),
             FactKind::RunThrough => self::ranThrough(),
             FactKind::Withdraw => null,

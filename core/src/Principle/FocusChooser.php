@@ -30,12 +30,13 @@ final readonly class FocusChooser
      * @param  callable(string): float  $ahead  and on the day of the next meeting, without working on it tonight
      * @param  list<string>  $tonight  entries
      * @param  int  $most  principles a meeting, 1..3
+     * @param  bool  $isQuiet  nothing is new: a showing's evening, or the one before it
      * @return list<ChosenFocus> the one that is worth most first
      */
-    public function choose(FocusHistory $history, callable $today, callable $ahead, array $tonight, int $most = 1): array
+    public function choose(FocusHistory $history, callable $today, callable $ahead, array $tonight, int $most = 1, bool $isQuiet = false): array
     {
         $candidates = [];
-        $mayBeNew = ! $history->lastWasNew;
+        $mayBeNew = ! $isQuiet && ! $history->lastWasNew;
         foreach ($this->set->principles as $principle) {
             $isNew = $history->isNew($principle->id);
             if (($isNew && ! $mayBeNew) || ! $this->isOpen($principle, $history, $today)) {

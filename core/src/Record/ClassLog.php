@@ -95,6 +95,55 @@ final readonly class ClassLog
         return new self($this->id, $meeting, $this->on, $this->madeAt, $this->minutes, $this->present, $did, $this->careful, $guests, $this->late, $this->left, $this->firstNext, $this->note, $this->replaces, $this->others);
     }
 
+    /**
+     * The same log with what of its run-throughs was only followed along: what was not taught by then, nor in this class.
+     *
+     * @param  array<string, true>  $taught  `form/entry` taught before this class
+     */
+    public function withFollowed(array $taught): self
+    {
+        $known = $taught;
+        foreach ($this->taught() as [$form, $entry]) {
+            $known["$form/$entry"] = true;
+        }
+        $did = [];
+        foreach ($this->did as $doing) {
+            array_push($did, ...($doing->what === DoingKind::RunThrough ? $doing->parted($known) : [$doing]));
+        }
+
+        return new self($this->id, $this->meeting, $this->on, $this->madeAt, $this->minutes, $this->present, $did, $this->careful, $this->guests, $this->late, $this->left, $this->firstNext, $this->note, $this->replaces, $this->others);
+    }
+
+    /** Whether another log says the same, however what it ran through was parted when it was kept. */
+    public function saysTheSameAs(self $other): bool
+    {
+        return $this->whole() === $other->whole();
+    }
+
+    /** The log with each run-through and what was followed along in it as one. */
+    private function whole(): string
+    {
+        $did = [];
+        foreach ($this->did as $doing) {
+            $last = $did[count($did) - 1] ?? null;
+            if ($doing->what === DoingKind::Followed && $last !== null && $last[0] === 'run' && $last[1] === $doing->form && $doing->minutes === null) {
+                $last[2] = [...$last[2], ...$doing->entries];
+                sort($last[2]);
+                $did[count($did) - 1] = $last;
+            } elseif ($doing->what === DoingKind::RunThrough || $doing->what === DoingKind::Followed) {
+                $entries = $doing->entries;
+                sort($entries);
+                $did[] = ['run', $doing->form, $entries, $doing->minutes, $doing->note];
+            } else {
+                $did[] = $doing->toData();
+            }
+        }
+        $data = $this->toData();
+        $data->did = $did;
+
+        return json_encode($data, JSON_THROW_ON_ERROR);
+    }
+
     public function toData(): stdClass
     {
         $times = static fn (array $times): ?stdClass => $times === [] ? null : (object) $times;

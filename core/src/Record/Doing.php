@@ -14,7 +14,7 @@ use stdClass;
 /** One thing that was done in a class, in its place in the list. */
 final readonly class Doing implements Written
 {
-    public const KEYS = ['what', 'form', 'entries', 'side', 'minutes', 'passes', 'students', 'principles', 'at', 'from', 'to', 'box', 'note'];
+    public const KEYS = ['what', 'form', 'entries', 'side', 'minutes', 'passes', 'students', 'principles', 'at', 'from', 'to', 'box', 'note', 'order', 'slack', 'as_planned'];
 
     /**
      * @param  string|null  $form  whose entries are meant; null where the term has one course
@@ -28,6 +28,9 @@ final readonly class Doing implements Written
      * @param  string|null  $from  entry from which, and `to` to which, a join was improvised
      * @param  string|null  $box  that was left out
      * @param  array<string, mixed>  $others
+     * @param  RunOrder|null  $order  of a run-through, where it was not as written
+     * @param  float|null  $slack  minutes that were over and went to it; none of them is among its minutes
+     * @param  bool  $isAsPlanned  its minutes are the plan's, and nobody measured them
      */
     public function __construct(
         public DoingKind $what,
@@ -44,6 +47,9 @@ final readonly class Doing implements Written
         public ?string $box = null,
         public ?string $note = null,
         public array $others = [],
+        public ?RunOrder $order = null,
+        public ?float $slack = null,
+        public bool $isAsPlanned = false,
     ) {
     }
 
@@ -67,13 +73,35 @@ final readonly class Doing implements Written
             $node->optional('box')?->text(Fields::SHORT),
             $node->optional('note')?->text(Fields::LONG),
             $node->others(self::KEYS),
+            $node->optional('order')?->oneOf(RunOrder::class),
+            $node->optional('slack')?->number(0, 1440),
+            $node->optional('as_planned')?->bool() ?? false,
         );
     }
 
     /** The same doing, of a form. */
     public function of(?string $form): self
     {
-        return new self($this->what, $form, $this->entries, $this->side, $this->minutes, $this->passes, $this->students, $this->principles, $this->at, $this->from, $this->to, $this->box, $this->note, $this->others);
+        return new self($this->what, $form, $this->entries, $this->side, $this->minutes, $this->passes, $this->students, $this->principles, $this->at, $this->from, $this->to, $this->box, $this->note, $this->others, $this->order, $this->slack, $this->isAsPlanned);
+    }
+
+    /**
+     * A run-through of what is known, and of what is only followed along.
+     *
+     * @param  array<string, true>  $known  `form/entry`
+     * @return non-empty-list<self>
+     */
+    public function parted(array $known): array
+    {
+        $isKnown = fn (string $entry): bool => isset($known["$this->form/$entry"]);
+        $new = array_values(array_filter($this->entries, static fn (string $entry): bool => ! $isKnown($entry)));
+        if ($new === []) {
+            return [$this];
+        }
+        $old = array_values(array_filter($this->entries, $isKnown));
+        $followed = new self(DoingKind::Followed, $this->form, $new, $this->side, $old === [] ? $this->minutes : null, null, $this->students, note: $old === [] ? $this->note : null);
+
+        return $old === [] ? [$followed] : [new self($this->what, $this->form, $old, $this->side, $this->minutes, $this->passes, $this->students, $this->principles, $this->at, $this->from, $this->to, $this->box, $this->note, $this->others, $this->order, $this->slack, $this->isAsPlanned), $followed];
     }
 
     public function toData(): stdClass
@@ -91,6 +119,9 @@ final readonly class Doing implements Written
             'to' => $this->to,
             'box' => $this->box,
             'note' => $this->note,
+            'order' => $this->order?->value,
+            'slack' => $this->slack,
+            'as_planned' => $this->isAsPlanned ?: null,
         ], $this->others);
         if ($this->students !== null) {
             $data->students = $this->students;

@@ -13,6 +13,9 @@ enum DoingKind: string
 
     /** Only shown in rough shape. */
     case Shown = 'shown';
+
+    /** Followed along before it was taught: a rough round, a set that is practised whole. */
+    case Followed = 'followed';
     case Reviewed = 'reviewed';
     case RunThrough = 'run_through';
     case Focus = 'focus';
@@ -26,11 +29,13 @@ enum DoingKind: string
     public function contact(): ?FactKind
     {
         return match ($this) {
+            self::Before => FactKind::Before,
             // A principle is taught at the student's own first focus and practised later, which is how `taught` is read.
-            self::Before, self::Taught, self::Focus => FactKind::Taught,
-            self::Shown, self::Reviewed => FactKind::Practice,
+            self::Taught, self::Focus => FactKind::Taught,
+            self::Reviewed => FactKind::Practice,
             self::RunThrough => FactKind::RunThrough,
-            self::Drill, self::WarmUp, self::Restarted, self::Joined, self::LeftOut => null,
+            // Exposure and nothing more: it is on record, and makes no memory (engine 6).
+            self::Shown, self::Followed, self::Drill, self::WarmUp, self::Restarted, self::Joined, self::LeftOut => null,
         };
     }
 

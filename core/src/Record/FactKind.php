@@ -13,7 +13,10 @@ enum FactKind: string
     /** Present when its lesson was given, or when a principle was the focus. */
     case Taught = 'taught';
 
-    /** Present when it was reviewed, or only shown in rough shape. */
+    /** Known before the group was kept here. */
+    case Before = 'before';
+
+    /** Present when it was reviewed. */
     case Practice = 'practice';
 
     /** Gone through once, in motion. */
@@ -29,7 +32,7 @@ enum FactKind: string
     {
         return match ($this) {
             self::Mark => 4,
-            self::Taught => 3,
+            self::Taught, self::Before => 3,
             self::Practice, self::Home => 2,
             self::RunThrough => 1,
             self::Withdraw => 0,

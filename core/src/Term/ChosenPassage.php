@@ -6,10 +6,10 @@ namespace Gorvan\Core\Term;
 
 use Gorvan\Core\Form\Passage;
 
-/** A passage chosen for review: what it is worth, and its minutes with setting up, in quarters. */
+/** A passage chosen for review: what it gains, its minutes with setting up, in quarters, and what that is worth beside their price. */
 final readonly class ChosenPassage
 {
-    public function __construct(public Passage $passage, public float $value, public float $minutes)
+    public function __construct(public Passage $passage, public float $value, public float $minutes, public float $worth)
     {
     }
 }

@@ -14,7 +14,7 @@ namespace Gorvan\Core\Term;
 final readonly class ClassClock
 {
     /** Who gives first. Settling, warming up and closing are part of the practice: they give last. */
-    private const GIVES = [Box::RunThrough, Box::Review, Box::New, Box::Focus, Box::Settle, Box::WarmUp, Box::Close];
+    private const GIVES = [Box::Free, Box::RunThrough, Box::Review, Box::New, Box::Focus, Box::Settle, Box::WarmUp, Box::Close];
 
     /**
      * @param  array<string, int>  $seconds  by box, in the order they are held

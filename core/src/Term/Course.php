@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Gorvan\Core\Term;
 
 use Gorvan\Core\Form\CutPin;
+use Gorvan\Core\Form\EntryKind;
 use Gorvan\Core\Form\Form;
+use Gorvan\Core\Form\LoadModel;
 use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Lesson\CutScope;
 use Gorvan\Core\Lesson\LessonCut;
@@ -19,16 +21,13 @@ use Gorvan\Core\Lesson\SideStretches;
  */
 final readonly class Course
 {
-    /** Of the median meeting, what new work takes; with the minutes of a unit of load it gives the load of a lesson. */
+    /** Of the median meeting, what new work takes; with the minutes of a unit of load it gives the load of an evening. */
     private const NEW_SHARE = 0.31;
 
-    /** A fifth of the course's box stays for review. */
-    private const MIDDLE_SHARE = 0.8;
+    /** And never more than this of the middle. */
+    private const OF_MIDDLE = 0.5;
 
-    /** People tire of newness. */
-    private const LEAST_LOAD = 1.0;
-
-    private const MOST_LOAD = 5.0;
+    public const MOST_RESERVE = 4;
 
     /**
      * @param  float  $share  of the minutes for review, new work and run-through, more than 0 and at most 1
@@ -37,6 +36,13 @@ final readonly class Course
      * @param  int|null  $rhythm  lessons in a row, at most; 0 for as many as come; null for the approach's own
      * @param  array<string, LearnedPace>  $paces  by round, the name of a {@see LessonKind}; the approach's own where there is none
      * @param  float|null  $gate  mean recall of the last lesson from which the next is given; null for the approach's own
+     * @param  SaidPace|null  $said  the pace the teacher says; it stands before what was learned
+     * @param  CoursePace|null  $pace  what that comes to in its term ({@see paced()}); null where no term is known
+     * @param  bool|null  $spread  lessons lie evenly over the evenings; null to leave it to the plan
+     * @param  int  $reserve  meetings before a showing that bring nothing new, 0 to 4
+     * @param  bool  $looksBack  the last meeting of a term of six or more brings nothing new
+     * @param  string|null  $fallenOut  the day of a showing that falls out, for its meeting does
+     * @param  list<list<string>>  $keeps  passages that are kept alive, by entry; a course that has some has no lessons
      */
     public function __construct(
         public string $id,
@@ -50,6 +56,13 @@ final readonly class Course
         public ?int $rhythm = null,
         public ?float $gate = null,
         public array $paces = [],
+        public ?SaidPace $said = null,
+        public ?CoursePace $pace = null,
+        public ?bool $spread = null,
+        public int $reserve = 1,
+        public bool $looksBack = true,
+        public array $keeps = [],
+        public ?string $fallenOut = null,
     ) {
     }
 
@@ -63,11 +76,62 @@ final readonly class Course
         return new self(...[...get_object_vars($this), ...$changes]); // @phpstan-ignore argument.type
     }
 
-    /** Minutes one unit of load takes this group in a round. */
+    public function keepsAlive(): bool
+    {
+        return $this->keeps !== [];
+    }
+
+    /** Minutes one unit of load takes this group in a round: as said, as learned, or as is usual for the approach. */
     public function minutesPerLoad(LessonKind $kind = LessonKind::Fresh): float
     {
-        // What was learned in one approach says of another how much longer than usual this group takes.
-        return $this->approach->minutesPerLoad($kind) * (($this->paces[$kind->value] ?? null)?->ofUsual() ?? 1.0);
+        $usual = $this->approach->minutesPerLoad($kind);
+        $said = $this->pace?->isSaid === true ? $this->pace->minutes : $this->said()?->minutes;
+
+        return $said !== null
+            ? $said * $usual / $this->approach->minutesPerLoad($this->approach->mainRound())
+            // What was learned in one approach says of another how much longer than usual this group takes.
+            : $usual * (($this->paces[$kind->value] ?? null)?->ofUsual() ?? 1.0);
+    }
+
+    /** The pace that was said: of the course, or on the workbench beside the size of its lessons. */
+    public function said(): ?SaidPace
+    {
+        return $this->said ?? ($this->size->minutesPerLoad === null ? null : SaidPace::minutes($this->size->minutesPerLoad));
+    }
+
+    /**
+     * Minutes of new work of a usual evening, not rounded.
+     *
+     * @param  non-empty-list<int>  $minutes  of the term's meetings
+     */
+    public function newMinutes(array $minutes, bool $hasFocus = true): float
+    {
+        $median = self::median($minutes);
+
+        return min(self::NEW_SHARE * $median, self::OF_MIDDLE * MeetingBoxes::middleShare($hasFocus) * $median) * $this->share;
+    }
+
+    /**
+     * The same with what its pace comes to in a term. Pure.
+     *
+     * @param  non-empty-list<int>  $minutes  of the term's meetings
+     * @param  list<int>  $learned  positions the group was taught before this course
+     */
+    public function paced(array $minutes, array $learned = [], LoadModel $loads = new LoadModel, bool $hasFocus = true): self
+    {
+        $load = 0.0;
+        $movements = 0;
+        foreach ($loads->of($this->form, $this->target, $learned) as $one) {
+            if ($this->target->from <= $one->position && $one->position <= $this->target->to) {
+                $load += $one->load;
+                $movements += (int) ($this->form->at($one->position)->kind === EntryKind::Movement);
+            }
+        }
+        $bare = $this->with(['pace' => null, 'said' => null, 'size' => new LessonSize]);
+        $usual = $bare->minutesPerLoad($this->approach->mainRound());
+        $asked = $this->size->count !== null ? $load / $this->size->count : $this->size->target($this->said()->minutes ?? $usual);
+
+        return $this->with(['pace' => CoursePace::of($this->said(), $this->newMinutes($minutes, $hasFocus), $load, $movements, $usual, $asked > 0.0 ? $asked : null)]);
     }
 
     /** Whole minutes a lesson takes, rounded up (engine 8). Pure. */
@@ -76,13 +140,12 @@ final readonly class Course
         return MeetingBoxes::roundedUp($load * $this->minutesPerLoad($kind));
     }
 
-    /** Lessons in a row, at most, before a meeting that brings nothing new. */
+    /** Lessons in a row, at most, before a meeting that brings nothing new; as many as come where no rhythm is asked for. */
     public function lessonsInARow(): int
     {
-        return match ($this->rhythm) {
-            null => $this->approach->rhythm(),
+        return match ($this->rhythm ?? $this->approach->rhythm()) {
             0 => PHP_INT_MAX,
-            default => $this->rhythm,
+            default => $this->rhythm ?? $this->approach->rhythm(),
         };
     }
 
@@ -92,30 +155,18 @@ final readonly class Course
         return $this->gate ?? $this->approach->gate();
     }
 
+    /** The same, where the day of its showing falls out: a cancelled evening takes its showing with it. Pure. */
+    public function withoutShowing(): self
+    {
+        return $this->showing === null ? $this : $this->with(['showing' => null, 'fallenOut' => $this->showing->on]);
+    }
+
     /** The passage that must hold at the showing: from the start of the form to its end, null where there is no showing. */
     public function showingPassage(): ?Passage
     {
         $to = $this->showing === null ? null : $this->form->positionOf($this->showing->to);
 
         return $to === null ? null : new Passage($to < $this->target->from ? 1 : $this->target->from, $to);
-    }
-
-    /**
-     * How much a lesson holds where nobody says it: what the new work of the median meeting takes in, from 1 to 5, and
-     * never more than leaves review its fifth.
-     *
-     * @param  non-empty-list<int>  $minutes  of the term's meetings
-     */
-    public function targetFrom(array $minutes): float
-    {
-        $rate = $this->minutesPerLoad();
-        $median = self::median($minutes);
-        $usual = self::NEW_SHARE * $median * $this->share / $rate;
-
-        return min(
-            max(self::LEAST_LOAD, min(self::MOST_LOAD, $usual)),
-            self::MIDDLE_SHARE * MeetingBoxes::middleOf((int) floor($median)) * $this->share / $rate,
-        );
     }
 
     /**
@@ -128,12 +179,30 @@ final readonly class Course
      */
     public function cut(LessonCutter $cutter, array $minutes, array $learned): LessonCut
     {
-        return $cutter->weighing($this->size->lambda)->cut(
-            $this->form,
-            $this->size->count !== null ? null : ($this->size->target($this->minutesPerLoad()) ?? $this->targetFrom($minutes)),
-            $this->size->count,
-            $this->scope($learned),
-        );
+        $cutter = $cutter->weighing($this->size->lambda);
+        if ($this->approach === Approach::WholeSet) {
+            return $cutter->kept($this->form, $this->scope($learned), array_map($this->form->idsOf(...), $this->pieces()));
+        }
+        $pace = ($this->pace === null ? $this->paced($minutes, $learned) : $this)->pace;
+
+        return $cutter->cut($this->form, $this->size->count !== null ? null : $pace?->load, $this->size->count, $this->scope($learned));
+    }
+
+    /**
+     * The pieces of a set that is practised whole: one movement each with the unnumbered entries after it; those before the
+     * first go with the first.
+     *
+     * @return list<Passage>
+     */
+    public function pieces(): array
+    {
+        $starts = array_values(array_filter($this->target->positions(), fn (int $position): bool => $this->form->at($position)->kind === EntryKind::Movement));
+        $pieces = [];
+        foreach ($starts === [] ? [$this->target->from] : $starts as $n => $start) {
+            $pieces[] = new Passage($n === 0 ? $this->target->from : $start, ($starts[$n + 1] ?? $this->target->to + 1) - 1);
+        }
+
+        return $pieces;
     }
 
     /** @param  list<int>  $learned */

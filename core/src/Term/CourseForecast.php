@@ -6,7 +6,9 @@ namespace Gorvan\Core\Term;
 
 use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Reading\Fields;
+use Gorvan\Core\Reading\Instant;
 use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Reading\Written;
 use stdClass;
 
@@ -34,6 +36,10 @@ final readonly class CourseForecast implements Written
      * @param  list<int>  $left  numbers of the lessons that are not reached
      * @param  ShowingForecast|null  $showing  null where there is none
      * @param  array<string, int>  $minutes  of the planned meetings, by box
+     * @param  list<int>  $undetailed  numbers of the lessons of an outline that are given in rough shape only
+     * @param  int|null  $throughOn  the day on which the last lesson is given; null where not all are, or none is left
+     * @param  ForecastPace|null  $pace  what the course takes, and would need
+     * @param  Message|null  $says  what is said first of it: one sentence about its pace
      */
     public function __construct(
         public string $course,
@@ -48,7 +54,34 @@ final readonly class CourseForecast implements Written
         public array $left,
         public ?ShowingForecast $showing,
         public array $minutes,
+        public array $undetailed = [],
+        public ?int $throughOn = null,
+        public ?ForecastPace $pace = null,
+        public ?Message $says = null,
     ) {
+    }
+
+    /**
+     * The same once the term is walked to its end.
+     *
+     * @param  list<int>  $low
+     * @param  list<int>  $left
+     * @param  list<int>  $undetailed
+     * @param  array<string, int>  $minutes
+     */
+    public function ended(array $low, array $left, array $undetailed, array $minutes, ?int $throughOn): self
+    {
+        return $this->with(['low' => $low, 'left' => $left, 'undetailed' => $undetailed, 'minutes' => $minutes, 'throughOn' => $throughOn]);
+    }
+
+    /**
+     * The same with some properties changed. Pure.
+     *
+     * @param  array<string, mixed>  $changes  by the names of the properties
+     */
+    public function with(array $changes): self
+    {
+        return new self(...[...get_object_vars($this), ...$changes]); // @phpstan-ignore argument.type
     }
 
     /** @throws \Gorvan\Core\Reading\BadInput */
@@ -64,10 +97,13 @@ final readonly class CourseForecast implements Written
             $minutes[$box->required('kind')->oneOf(Box::class)->value] = $box->required('minutes')->whole(0, 1_000_000);
         }
         $showing = $node->optional('showing');
+        $through = $node->optional('through_on');
+        $pace = $node->optional('pace');
+        $says = $node->optional('says');
 
         return new self(
             $node->required('course')->text(Fields::SHORT),
-            Day::number(\Gorvan\Core\Reading\Instant::day($node->required('day'))),
+            Day::number(Instant::day($node->required('day'))),
             $node->optional('reach')?->whole(1, 600),
             $node->required('movements')->whole(0, 600),
             $node->required('holds')->whole(0, 600),
@@ -78,6 +114,10 @@ final readonly class CourseForecast implements Written
             $whole('left'),
             $showing === null ? null : ShowingForecast::read($showing),
             $minutes,
+            $whole('undetailed'),
+            $through === null ? null : Day::number(Instant::day($through)),
+            $pace === null ? null : ForecastPace::read($pace),
+            $says === null ? null : Message::read($says),
         );
     }
 
@@ -96,6 +136,10 @@ final readonly class CourseForecast implements Written
             'left' => $this->left,
             'showing' => $this->showing?->toData(),
             'minutes' => array_map(static fn (string $box, int $minutes): array => ['kind' => $box, 'minutes' => $minutes], array_keys($this->minutes), $this->minutes),
+            'undetailed' => $this->undetailed,
+            'through_on' => $this->throughOn === null ? null : Day::text($this->throughOn),
+            'pace' => $this->pace?->toData(),
+            'says' => $this->says?->toData(),
         ]);
     }
 }

@@ -18,6 +18,9 @@ final readonly class CourseOutset
      * @param  int  $inARow  lessons given since a meeting that brought nothing new
      * @param  list<int>  $learned  positions the group was taught before this course
      * @param  list<int>  $firstNext  positions the last class said to begin with
+     * @param  float  $given  load that was given in this term already
+     * @param  list<Passage>  $row  what was taught since a meeting that brought nothing new
+     * @param  bool  $heldBack  the last meeting held the next lesson back for what the class remembers
      * @param  float  $reading  the school's factor by which recall is read (engine 19)
      */
     public function __construct(
@@ -31,7 +34,16 @@ final readonly class CourseOutset
         public array $learned = [],
         public array $firstNext = [],
         public float $reading = 1.0,
+        public float $given = 0.0,
+        public bool $heldBack = false,
+        public array $row = [],
     ) {
+    }
+
+    /** The load of new work that a usual evening takes in. */
+    public function evening(): float
+    {
+        return $this->course->pace->load ?? $this->cut->target;
     }
 
     /**

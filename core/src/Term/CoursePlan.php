@@ -8,19 +8,22 @@ use Gorvan\Core\Reading\Fields;
 use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Reading\Written;
+use Gorvan\Core\Record\RunOrder;
 use stdClass;
 
 /** What a meeting is meant to hold of one course. Entries by id, so that a change of the form shifts nothing. */
 final readonly class CoursePlan implements Written
 {
-    public const KEYS = ['course', 'lesson', 'further', 'recap', 'review', 'run_through', 'forecast', 'why'];
+    public const KEYS = ['course', 'lesson', 'further', 'recap', 'review', 'run_through', 'shown', 'forecast', 'why'];
 
     /**
      * @param  list<string>  $recap  what leads into the lesson
      * @param  list<PlannedReview>  $review
-     * @param  list<string>  $runThrough
+     * @param  list<string>  $runThrough  in the order in which it is gone through
      * @param  Message|null  $why  why this lesson, or why none
      * @param  list<PlannedLesson>  $further  lessons beside the first, where the minutes allow
+     * @param  int  $times  how often the run-through goes round
+     * @param  list<string>  $shown  what of the run-through is only followed along, for it is not taught yet
      * @param  array<string, mixed>  $others
      */
     public function __construct(
@@ -33,6 +36,9 @@ final readonly class CoursePlan implements Written
         public ?Message $why = null,
         public array $further = [],
         public array $others = [],
+        public int $times = 1,
+        public RunOrder $order = RunOrder::AsWritten,
+        public array $shown = [],
     ) {
     }
 
@@ -42,17 +48,21 @@ final readonly class CoursePlan implements Written
         $lesson = $node->optional('lesson');
         $forecast = $node->optional('forecast');
         $why = $node->optional('why');
+        $run = PlannedRun::read($node->optional('run_through'));
 
         return new self(
             $node->required('course')->text(Fields::SHORT),
             $lesson === null ? null : PlannedLesson::read($lesson),
             Fields::ids($node->optional('recap')),
             Fields::each($node->optional('review'), PlannedReview::read(...)),
-            Fields::ids($node->optional('run_through')),
+            $run->entries,
             $forecast === null ? null : Forecast::read($forecast),
             $why === null ? null : Message::read($why),
             Fields::each($node->optional('further'), PlannedLesson::read(...)),
             $node->others(self::KEYS),
+            $run->times,
+            $run->order,
+            Fields::ids($node->optional('shown')),
         );
     }
 
@@ -64,10 +74,22 @@ final readonly class CoursePlan implements Written
             'further' => array_map(static fn (PlannedLesson $lesson): stdClass => $lesson->toData(), $this->further),
             'recap' => $this->recap,
             'review' => array_map(static fn (PlannedReview $review): stdClass => $review->toData(), $this->review),
-            'run_through' => $this->runThrough,
+            'run_through' => $this->runThrough === [] ? null : $this->run()->toData(),
+            'shown' => $this->shown,
             'forecast' => $this->forecast?->toData(),
             'why' => $this->why?->toData(),
         ], $this->others);
+    }
+
+    /** @param  list<PlannedLesson>  $lessons */
+    public function withLessons(array $lessons): self
+    {
+        return new self($this->course, $lessons[0] ?? null, $this->recap, $this->review, $this->runThrough, $this->forecast, $this->why, array_slice($lessons, 1), $this->others, $this->times, $this->order, $this->shown);
+    }
+
+    public function run(): PlannedRun
+    {
+        return new PlannedRun($this->runThrough, $this->times, $this->order);
     }
 
     /** @return list<PlannedLesson> all of the meeting's, in order */

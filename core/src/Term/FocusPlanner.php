@@ -34,9 +34,10 @@ final readonly class FocusPlanner
     /**
      * @param  list<TermMeeting>  $meetings  the whole term in order
      * @param  array<int, array<string, list<string>>>  $entries  of each open meeting, by its place in the term and course
+     * @param  list<int>  $quiet  places of the meetings on which nothing is new: a showing's, and the one before it
      * @return array<int, list<PlannedFocus>> by the meeting's place in the term
      */
-    public function lay(string $seed, FocusOutset $outset, array $meetings, array $entries): array
+    public function lay(string $seed, FocusOutset $outset, array $meetings, array $entries, array $quiet = []): array
     {
         $calendar = new TermCalendar($meetings);
         $class = new SimulatedClass($seed, $outset->students, $this->model);
@@ -54,7 +55,7 @@ final readonly class FocusPlanner
             $ahead = static fn (string $id): float => $class->meanRecall($place[$id] + 1, $next);
             $byHand = self::byHand($meeting, $outset);
             $chosen = $byHand === null
-                ? $chooser->choose($history, static fn (string $id): float => $class->meanRecall($place[$id] + 1, $day), $ahead, $tonight, $outset->most)
+                ? $chooser->choose($history, static fn (string $id): float => $class->meanRecall($place[$id] + 1, $day), $ahead, $tonight, $outset->most, in_array($at, $quiet, true))
                 : array_map(static fn (string $id): ChosenFocus => $chooser->focus($id, $history, $ahead, $tonight), $byHand);
             $laid[$at] = array_map(static fn (ChosenFocus $one): PlannedFocus => PlannedFocus::of($one, self::why($outset, $history, $one, $byHand !== null)), $chosen);
             $present = $class->present($meeting->key ?? $meeting->on);

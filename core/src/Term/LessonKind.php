@@ -8,6 +8,9 @@ namespace Gorvan\Core\Term;
 enum LessonKind: string
 {
     case Fresh = 'new';
+
+    /** The first round of an outline: in rough shape, with the detail to come. */
+    case Rough = 'rough';
     case Detail = 'detail';
     case Join = 'join';
 }

@@ -31,14 +31,15 @@ final class LessonSeries
     {
         $whole = CutScope::whole($form);
         $scope = $approach === Approach::SidesThenJoined ? new CutScope($whole->target, [], SideStretches::cuts($form, $whole->target)) : $whole;
+        $pieces = array_map(static fn (Passage $one): Lesson => new Lesson($one->from, $one->to, 0.0), (new Course('pieces', $form, $whole->target, Approach::WholeSet))->pieces());
         $fresh = array_map(
             static fn (int $at, Lesson $lesson): WrittenLesson => new WrittenLesson('l'.($at + 1), $form->idsOf(new Passage($lesson->from, $lesson->to))),
-            array_keys($lessons = $cutter->cut($form, scope: $scope)->lessons),
+            array_keys($lessons = $approach === Approach::WholeSet ? $pieces : $cutter->cut($form, scope: $scope)->lessons),
             $lessons,
         );
 
         return match ($approach) {
-            Approach::PieceByPiece => $fresh,
+            Approach::PieceByPiece, Approach::WholeSet => $fresh,
             Approach::OutlineFirst => [...$fresh, ...array_map(static fn (WrittenLesson $one): WrittenLesson => $one->with(['id' => 'd'.substr($one->id, 1), 'kind' => TeachingKind::Detail]), $fresh)],
             Approach::SidesThenJoined => self::withJoins($fresh),
         };

@@ -7,18 +7,21 @@ namespace Gorvan\Core\Term;
 use Gorvan\Core\Reading\Message;
 
 /**
- * A meeting cut to the minute (engine 8). The shares are our default; the minutes always add up to the meeting, and a
- * box that gets none says so.
+ * A meeting cut to the minute (engine 8). The shares are our default; the minutes always add up to the meeting, a part the
+ * teacher fixed keeps its own whatever gives way, and a part that gets none says so.
  */
 final readonly class MeetingBoxes
 {
-    /** Thousandths of the meeting when no lesson is known yet. */
-    private const SHARES = ['settle' => 40, 'warm_up' => 180, 'focus' => 100, 'review' => 248, 'new' => 310, 'run_through' => 62, 'close' => 60];
+    /** What the parts weigh beside each other, review, new work and run-through as one. */
+    private const SHARES = ['settle' => 4, 'warm_up' => 18, 'focus' => 10, 'middle' => 62, 'close' => 6];
 
-    /** The same with review, new and run-through as one box. */
-    private const AROUND = ['settle' => 40, 'warm_up' => 180, 'focus' => 100, 'middle' => 620, 'close' => 60];
+    /** Of the middle, where no lesson is known yet. */
+    private const MIDDLE = ['review' => 4, 'new' => 5, 'run_through' => 1];
 
     public const MOST_RUN_THROUGH = 15; // per cent of the meeting
+
+    /** Where review leaves minutes over, per cent of the meeting. */
+    public const MOST_LONGER_RUN = 25;
 
     private const REVIEW_PART = 5; // one in so many of the middle stays for review
 
@@ -32,43 +35,40 @@ final readonly class MeetingBoxes
     }
 
     /** The boxes when no lesson is known yet. @param  int  $total minutes, 1 or more */
-    public static function unplanned(int $total): self
+    public static function unplanned(int $total, bool $hasFocus = true): self
     {
-        $minutes = self::shared($total, self::SHARES);
+        $weights = [];
+        foreach (self::shares($hasFocus) as $box => $share) {
+            $weights += $box === 'middle' ? array_map(static fn (int $of): int => $of * $share, self::MIDDLE) : [$box => $share * array_sum(self::MIDDLE)];
+        }
+        $minutes = self::shared($total, $weights);
 
         return new self($total, $minutes, [], self::empty($minutes));
     }
 
     /**
-     * The boxes around known work, each course in its share of the middle: new rounded up, a fifth left for review;
-     * run-through rounded up, at most 15 % of the meeting; review the rest.
+     * The boxes around known work.
      *
-     * @param  non-empty-list<CourseNeed>  $needs
-     * @param  array<string, int>  $fixed  minutes of boxes the teacher said, by the name of the {@see Box}
+     * @param  MeetingFrame  $frame  what stands around it
+     * @param  non-empty-list<CourseMinutes>  $courses  what each course has of the middle
      */
-    public static function planned(int $total, array $needs, array $fixed = []): self
+    public static function planned(MeetingFrame $frame, array $courses): self
     {
-        $around = self::around($total, $fixed);
-        $notes = self::empty($around);
-        $courses = [];
-        $shares = array_map(static fn (CourseNeed $need): float => $need->share, $needs);
-        $own = static fn (Box $box): array => isset($fixed[$box->value]) ? self::parts(min($fixed[$box->value], $around['middle']), $shares) : [];
-        $said = ['review' => $own(Box::Review), 'new' => $own(Box::New), 'run' => $own(Box::RunThrough)];
-        foreach (self::parts($around['middle'], $shares) as $at => $middle) {
-            [$courses[], $lacks] = self::course($total, $middle, $needs[$at], $said['review'][$at] ?? null, $said['new'][$at] ?? null, $said['run'][$at] ?? null);
-            array_push($notes, ...array_map(static fn (Message $lack): Message => self::of($needs[$at]->title, $lack), $lacks));
-        }
         $sum = static fn (callable $of): int => (int) array_sum(array_map($of, $courses));
-
-        return new self($total, [
-            'settle' => $around['settle'],
-            'warm_up' => $around['warm_up'],
-            'focus' => $around['focus'],
+        $middle = [
             'review' => $sum(static fn (CourseMinutes $course): int => $course->review),
             'new' => $sum(static fn (CourseMinutes $course): int => $course->new),
             'run_through' => $sum(static fn (CourseMinutes $course): int => $course->runThrough),
-            'close' => $around['close'],
-        ], $courses, $notes);
+            // What nobody has work for comes before the close.
+            ...array_filter(['free' => $sum(static fn (CourseMinutes $course): int => $course->free)]),
+        ];
+        $minutes = [];
+        foreach ($frame->minutes as $box => $of) {
+            $minutes += $box === 'middle' ? $middle : [$box => $of];
+        }
+        $unsaid = static fn (string $box): bool => ! isset($frame->fixed[$box]);
+
+        return new self($frame->total, $minutes, $courses, [...$frame->notes, ...self::empty(array_filter($frame->minutes, $unsaid, ARRAY_FILTER_USE_KEY))]);
     }
 
     /** A note, with the course it is about where there are several. */
@@ -77,28 +77,31 @@ final readonly class MeetingBoxes
         return $title === null ? $note : Message::of('plan.in_course', title: $title, what: $note);
     }
 
-    /** The minutes for review, new work and run-through together. */
-    public static function middleOf(int $total): int
+    /** The part of a meeting that review, new work and run-through have together, 0..1. */
+    public static function middleShare(bool $hasFocus): float
     {
-        return self::shared($total, self::AROUND)['middle'];
+        $shares = self::shares($hasFocus);
+
+        return self::SHARES['middle'] / array_sum($shares);
     }
 
     /**
-     * The middle of each course.
+     * What stands beside each other in a meeting; a group that works on no principles has no focus.
      *
-     * @param  non-empty-list<float>  $shares
-     * @param  array<string, int>  $fixed
-     * @return non-empty-list<int>
+     * @return array<string, int>
      */
-    public static function middles(int $total, array $shares, array $fixed = []): array
+    public static function shares(bool $hasFocus = true): array
     {
-        return self::parts(self::around($total, $fixed)['middle'], $shares);
+        return $hasFocus ? self::SHARES : array_diff_key(self::SHARES, ['focus' => true]);
     }
 
-    /** @return array<string, int> what settle, warm-up, focus and close take of a meeting, per cent (engine 8, *default*) */
-    public static function percents(): array
+    /** @return array<string, int> what settle, warm-up, focus and close weigh beside each other and the middle (engine 8, *default*) */
+    public static function percents(bool $hasFocus = true): array
     {
-        return array_map(static fn (int $thousandths): int => intdiv($thousandths, 10), array_diff_key(self::AROUND, ['middle' => true]));
+        $shares = self::shares($hasFocus);
+        $all = array_sum($shares);
+
+        return array_map(static fn (int $share): int => (int) round(100 * $share / $all), array_diff_key($shares, ['middle' => true]));
     }
 
     /** What stays for review of a course's middle: a fifth, rounded up. */
@@ -108,9 +111,9 @@ final readonly class MeetingBoxes
     }
 
     /** The most a course's run-through takes. */
-    public static function mostRunThrough(int $total, float $share): int
+    public static function mostRunThrough(int $total, float $share, int $percent = self::MOST_RUN_THROUGH): int
     {
-        return (int) floor(round($total * self::MOST_RUN_THROUGH / 100 * $share, 9));
+        return (int) floor(round($total * $percent / 100 * $share, 9));
     }
 
     /** Whole minutes, rounded up; what is whole but for the arithmetic stays so. */
@@ -119,74 +122,15 @@ final readonly class MeetingBoxes
         return (int) ceil(round($minutes, 9));
     }
 
-    /**
-     * Settle, warm-up, focus and close as the teacher said or by their shares; the middle is what they leave.
-     *
-     * @param  array<string, int>  $fixed
-     * @return array{settle: int, warm_up: int, focus: int, middle: int, close: int}
-     */
-    private static function around(int $total, array $fixed): array
-    {
-        $around = self::shared($total, self::AROUND);
-        foreach (['settle', 'warm_up', 'focus', 'close'] as $box) {
-            $minutes = $fixed[$box] ?? $around[$box];
-            $around['middle'] -= $minutes - $around[$box];
-            $around[$box] = $minutes;
-        }
-
-        return $around['middle'] < 0 ? throw BoxesTooLong::fixed($total, $total - $around['middle']) : $around;
-    }
-
     public function minutes(Box $box): int
     {
-        return $this->minutes[$box->value];
+        return $this->minutes[$box->value] ?? 0;
     }
 
     /** @return array<string, int> by box, in order */
     public function all(): array
     {
         return $this->minutes;
-    }
-
-    /** Gives a course's minutes of one box to another, never more than there are. */
-    public function given(int $course, int $minutes, Box $from, Box $to): self
-    {
-        $of = static fn (CourseMinutes $own): array => ['review' => $own->review, 'new' => $own->new, 'run_through' => $own->runThrough];
-        $own = $of($this->courses[$course]);
-        $moved = min($minutes, $own[$from->value] ?? 0);
-        $all = $this->minutes;
-        foreach ([[$from->value, -$moved], [$to->value, $moved]] as [$box, $by]) {
-            $all[$box] += $by;
-            if (isset($own[$box])) {
-                $own[$box] += $by;
-            }
-        }
-        $courses = $this->courses;
-        $courses[$course] = new CourseMinutes($own['review'], $own['new'], $own['run_through']);
-
-        return new self($this->total, $all, array_values($courses), $this->notes);
-    }
-
-    /** @return array{CourseMinutes, list<Message>} */
-    private static function course(int $total, int $middle, CourseNeed $need, ?int $review, ?int $fixedNew, ?int $fixedRun): array
-    {
-        $wantedNew = $fixedNew ?? self::roundedUp($need->newMinutes);
-        $wantedRun = $fixedRun ?? min(self::roundedUp($need->runThroughMinutes), self::mostRunThrough($total, $need->share));
-        $kept = min($middle, $review ?? ($wantedNew === 0 || $fixedNew !== null ? 0 : self::keptForReview($middle)));
-        $new = min($wantedNew, $middle - $kept);
-        $run = min($wantedRun, $middle - $kept - $new);
-        $notes = [];
-        if ($new < $wantedNew) {
-            $notes[] = Message::of('boxes.new_short', wanted: $wantedNew, left: $middle - $kept, short: $wantedNew - $new);
-        }
-        if ($run < $wantedRun) {
-            $notes[] = Message::of('boxes.run_short', wanted: $wantedRun, left: $run);
-        }
-        if ($middle - $new - $run === 0) {
-            $notes[] = Message::of('boxes.no_review');
-        }
-
-        return [new CourseMinutes($middle - $new - $run, $new, $run), $notes];
     }
 
     /**
@@ -208,16 +152,17 @@ final readonly class MeetingBoxes
     /**
      * Whole minutes by largest remainder, in integer arithmetic; ties go to the earlier box.
      *
-     * @param  array<string, int>  $shares  thousandths, adding up to 1000
+     * @param  array<string, int>  $weights  beside each other
      * @return array<string, int>
      */
-    private static function shared(int $total, array $shares): array
+    public static function shared(int $total, array $weights): array
     {
+        $all = array_sum($weights);
         $minutes = $remainders = [];
         $order = 0;
-        foreach ($shares as $box => $share) {
-            $minutes[$box] = intdiv($total * $share, 1000);
-            $remainders[] = [-(($total * $share) % 1000), $order++, $box];
+        foreach ($weights as $box => $weight) {
+            $minutes[$box] = intdiv($total * $weight, $all);
+            $remainders[] = [-(($total * $weight) % $all), $order++, $box];
         }
         sort($remainders);
         foreach (array_slice($remainders, 0, $total - array_sum($minutes)) as [, , $box]) {
@@ -228,19 +173,19 @@ final readonly class MeetingBoxes
     }
 
     /**
-     * The middle by the shares of the courses, largest remainder, ties to the earlier course.
+     * Minutes by the shares of the courses, largest remainder, ties to the earlier course.
      *
      * @param  non-empty-list<float>  $shares  of any sum
      * @return non-empty-list<int>
      */
-    private static function parts(int $middle, array $shares): array
+    public static function parts(int $minutes, array $shares): array
     {
         $all = array_sum($shares);
-        $exact = array_map(static fn (float $share): float => round($middle * $share / $all, 9), $shares);
+        $exact = array_map(static fn (float $share): float => round($minutes * $share / $all, 9), $shares);
         $parts = array_map(static fn (float $part): int => (int) floor($part), $exact);
         $order = array_keys($exact);
         usort($order, static fn (int $a, int $b): int => [$parts[$a] - $exact[$a], $a] <=> [$parts[$b] - $exact[$b], $b]);
-        foreach (array_slice($order, 0, $middle - array_sum($parts)) as $at) {
+        foreach (array_slice($order, 0, $minutes - array_sum($parts)) as $at) {
             $parts[$at]++;
         }
 

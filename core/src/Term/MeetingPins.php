@@ -20,6 +20,8 @@ final readonly class MeetingPins implements Written
      * @param  array<string, list<string>>  $without  entries that are not reviewed tonight, by course
      * @param  array<string, list<list<string>>>  $with  passages that are reviewed tonight whatever they are worth, by course
      * @param  string|null  $focus  in the teacher's own words
+     * @param  list<string>  $rough  courses of which all is gone through tonight, roughly, followed along where it is not taught
+     * @param  array<string, bool>  $gives  courses whose next lesson is given here whatever holds it back; asked beside a plan, and never kept
      * @param  list<string>|null  $principles  the focus by hand, the first one first; none for a meeting without one; null to leave it to the plan
      */
     public function __construct(
@@ -31,7 +33,15 @@ final readonly class MeetingPins implements Written
         public array $with = [],
         public ?string $focus = null,
         public ?array $principles = null,
+        public array $rough = [],
+        public array $gives = [],
     ) {
+    }
+
+    /** Whether the teacher said that nothing new comes: in words, or by giving it no minutes. */
+    public function bringsNothing(): bool
+    {
+        return $this->nothingNew || ($this->boxes[Box::New->value] ?? null) === 0;
     }
 
     /** @throws \Gorvan\Core\Reading\BadInput */
@@ -46,6 +56,7 @@ final readonly class MeetingPins implements Written
             self::by($node->optional('with'), static fn (JsonNode $one): array => array_map(Fields::ids(...), $one->items())),
             $node->optional('focus')?->text(Fields::LONG),
             $node->optional('principles') === null ? null : Fields::ids($node->optional('principles')),
+            Fields::ids($node->optional('rough')),
         );
     }
 
@@ -75,6 +86,7 @@ final readonly class MeetingPins implements Written
             'without' => $this->without === [] ? null : (object) $this->without,
             'with' => $this->with === [] ? null : (object) $this->with,
             'focus' => $this->focus,
+            'rough' => $this->rough,
         ], $this->principles === null ? [] : ['principles' => $this->principles]);
     }
 
@@ -110,6 +122,9 @@ final readonly class MeetingPins implements Written
             }
         }
 
+        foreach ($this->rough as $course) {
+            $listed[] = ['what' => 'rough', 'course' => $course];
+        }
         if ($this->focus !== null) {
             $listed[] = ['what' => 'focus_words', 'value' => $this->focus];
         }

@@ -12,14 +12,17 @@ use Gorvan\Core\Reading\NotAllowed;
 use stdClass;
 
 /**
- * What a meeting is meant to hold, `gorvan.plan/1`: read and written here and nowhere else. What it did hold is a
+ * What a meeting is meant to hold, `gorvan.plan/2` (a plan of `/1` is read as well): read and written here and nowhere else. What it did hold is a
  * {@see \Gorvan\Core\Record\ClassLog}.
  */
 final readonly class MeetingPlan
 {
-    public const FORMAT = 'gorvan.plan/1';
+    public const FORMAT = 'gorvan.plan/2';
 
-    public const KEYS = ['format', 'on', 'minutes', 'kind', 'boxes', 'focus', 'warm_up', 'courses', 'pins', 'notes'];
+    /** What plans were before parts could have names of their own. */
+    public const BEFORE = 'gorvan.plan/1';
+
+    public const KEYS = ['format', 'on', 'minutes', 'kind', 'parts', 'focus', 'warm_up', 'courses', 'pins', 'notes'];
 
     /**
      * @param  string  $on  day `Y-m-d`
@@ -49,11 +52,12 @@ final readonly class MeetingPlan
     public static function read(JsonNode $node): self
     {
         $format = $node->required('format');
-        if ($format->text() !== self::FORMAT) {
+        $isBefore = $format->text() === self::BEFORE;
+        if ($format->text() !== self::FORMAT && ! $isBefore) {
             throw NotAllowed::format($format->path, self::FORMAT);
         }
         $boxes = [];
-        foreach ($node->required('boxes')->items() as $box) {
+        foreach ($node->required($isBefore ? 'boxes' : 'parts')->items() as $box) {
             $boxes[$box->required('kind')->oneOf(Box::class)->value] = $box->required('minutes')->whole(0, 1440);
         }
         $listed = static fn (string $key): array => array_map(static fn (JsonNode $one): mixed => $one->value, $node->optional($key)?->items() ?? []);
@@ -68,7 +72,7 @@ final readonly class MeetingPlan
             Fields::each($node->optional('focus'), PlannedFocus::read(...)),
             Fields::ids($node->optional('warm_up')),
             $listed('pins'),
-            $node->others(self::KEYS),
+            $node->others($isBefore ? [...self::KEYS, 'boxes'] : self::KEYS),
         );
     }
 
@@ -79,7 +83,7 @@ final readonly class MeetingPlan
             'on' => $this->on,
             'minutes' => $this->minutes,
             'kind' => $this->kind->value,
-            'boxes' => array_map(static fn (string $box, int $minutes): array => ['kind' => $box, 'minutes' => $minutes], array_keys($this->boxes), $this->boxes),
+            'parts' => array_map(static fn (string $box, int $minutes): array => ['id' => $box, 'kind' => $box, 'minutes' => $minutes], array_keys($this->boxes), $this->boxes),
             'focus' => array_map(static fn (PlannedFocus $focus): stdClass => $focus->toData(), $this->focus),
             'warm_up' => $this->warmUp,
             'courses' => array_map(static fn (CoursePlan $course): stdClass => $course->toData(), $this->courses),
@@ -103,6 +107,12 @@ final readonly class MeetingPlan
     public function withWarmUp(array $warmUp): self
     {
         return new self($this->on, $this->minutes, $this->kind, $this->boxes, $this->courses, $this->notes, $this->focus, $warmUp, $this->pins, $this->others);
+    }
+
+    /** @param  list<CoursePlan>  $courses */
+    public function withCourses(array $courses): self
+    {
+        return new self($this->on, $this->minutes, $this->kind, $this->boxes, $courses, $this->notes, $this->focus, $this->warmUp, $this->pins, $this->others);
     }
 
     /** @return array<string, list<string>> every entry of it, by course */

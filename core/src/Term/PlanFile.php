@@ -9,7 +9,10 @@ use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Lesson\LessonCut;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Lesson\LessonSize;
+use Gorvan\Core\Memory\Evidence;
+use Gorvan\Core\Memory\MemoryModel;
 use Gorvan\Core\Reading\Contradiction;
+use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Reading\Fields;
 use Gorvan\Core\Reading\Instant;
 use Gorvan\Core\Reading\JsonNode;
@@ -19,12 +22,26 @@ final readonly class PlanFile
 {
     public const SEED = 'gorvan';
 
-    private const KEYS = ['from', 'to', 'timezone', 'pattern', 'closures', 'seed', 'attendance', 'target', 'showing', 'lesson_target'];
+    private const KEYS = ['from', 'to', 'timezone', 'pattern', 'closures', 'seed', 'attendance', 'target', 'showing', 'lesson_target', 'pace', 'rhythm', 'spread', 'reserve', 'look_back', 'known', 'keep', 'courses', 'turns'];
 
-    /** @param  list<\Gorvan\Core\Reading\Message>  $warnings */
+    private const COURSE_KEYS = ['target', 'keep', 'known', 'approach', 'pace', 'share', 'showing'];
+
+    private const MOST_COURSES = 6;
+
+    /** What was known before is taught a week before the first meeting (engine 9). Days. */
+    private const BEFORE = 7;
+
+    /**
+     * @param  non-empty-list<Course>  $courses
+     * @param  list<list<int>>  $known  positions taught before, by course
+     * @param  list<int>  $turns
+     * @param  list<\Gorvan\Core\Reading\Message>  $warnings
+     */
     private function __construct(
         public TermDates $dates,
-        public Course $course,
+        public array $courses,
+        private array $known,
+        public array $turns,
         public string $seed,
         public float $attendance,
         public array $warnings,
@@ -37,40 +54,82 @@ final readonly class PlanFile
         $root = JsonNode::parse($json);
         $term = (new TermReader)->readNode($root, self::KEYS);
         $dates = TermDates::of($term);
-        $lessonTarget = $root->optional('lesson_target');
+        $minutes = array_map(static fn (MeetingDate $date): int => $date->minutes, $dates->meetings);
+        $many = $root->optional('courses');
+        $nodes = $many === null ? [$root] : $many->itemsAtMost(self::MOST_COURSES);
+        $courses = $known = $warnings = [];
+        foreach ($nodes === [] ? [$root] : $nodes as $n => $node) {
+            array_push($warnings, ...($node === $root ? [] : $node->unknown(self::COURSE_KEYS)));
+            $keeps = self::passages($node->optional('keep'), $form);
+            $known[] = array_merge([], ...array_map(static fn (Passage $one): array => $one->positions(), [...self::passages($node->optional('known'), $form), ...$keeps]));
+            $lessonTarget = $root->optional('lesson_target');
+            $course = new Course(
+                $many === null ? 'course' : "course $n",
+                $form,
+                self::target($node->optional('target'), $form),
+                $node->optional('approach')?->oneOf(Approach::class) ?? $approach,
+                $node === $root ? 1.0 : $node->optional('share')?->number(0.01, 1) ?? 1.0,
+                size: new LessonSize($lessonTarget?->number(0.01, 1000)),
+                showing: self::showing($node->optional('showing'), $form, $term),
+                rhythm: $root->optional('rhythm')?->whole(0, 99),
+                said: $node->optional('pace') === null ? null : SaidPace::read($node->optional('pace')),
+                spread: $root->optional('spread')?->bool(),
+                reserve: $root->optional('reserve')?->whole(0, Course::MOST_RESERVE) ?? 1,
+                looksBack: $root->optional('look_back')?->bool() ?? true,
+                keeps: array_map($form->idsOf(...), $keeps),
+            );
+            $courses[] = $course->paced($minutes === [] ? [60] : $minutes, $known[$n], hasFocus: false);
+        }
+        $turns = Fields::each($root->optional('turns'), static fn (JsonNode $one): int => $one->whole(0, count($courses) - 1));
 
         return new self(
             $dates,
-            new Course(
-                'course',
-                $form,
-                self::target($root->optional('target'), $form),
-                $approach,
-                size: new LessonSize($lessonTarget?->number(0.01, 1000)),
-                showing: self::showing($root->optional('showing'), $form, $term),
-            ),
+            $courses,
+            $known,
+            // Whoever takes turns has the whole of each of its evenings.
+            $turns,
             $root->optional('seed')?->text(Fields::SHORT) ?? self::SEED,
             $root->optional('attendance')?->number(0, 1) ?? ExpectedStudent::USUALLY_COMES,
-            $dates->warnings,
+            [...$dates->warnings, ...$warnings],
         );
     }
 
-    /** @throws \Gorvan\Core\Lesson\CutImpossible */
-    public function cut(LessonCutter $cutter): LessonCut
+    /**
+     * The lessons of a course.
+     *
+     * @throws \Gorvan\Core\Lesson\CutImpossible
+     */
+    public function cut(LessonCutter $cutter, int $course = 0): LessonCut
     {
         $minutes = array_map(static fn (MeetingDate $date): int => $date->minutes, $this->dates->meetings);
 
-        return $this->course->cut($cutter, $minutes === [] ? [60] : $minutes, []);
+        return $this->courses[$course]->cut($cutter, $minutes === [] ? [60] : $minutes, $this->known[$course]);
     }
 
-    /** @param  int  $students  1 or more */
-    public function request(LessonCut $cut, int $students): TermRequest
+    /**
+     * @param  int  $students  1 or more
+     *
+     * @throws \Gorvan\Core\Lesson\CutImpossible
+     */
+    public function request(LessonCutter $cutter, int $students): TermRequest
     {
-        return new TermRequest(
-            $this->seed,
-            self::meetings($this->dates->meetings),
-            [new CourseOutset($this->course, $cut, [], ExpectedStudent::invented($students, $this->attendance))],
-        );
+        $meetings = self::meetings($this->dates->meetings);
+        $before = ($meetings === [] ? 0 : Day::number($meetings[0]->on)) - self::BEFORE;
+        $state = (new MemoryModel)->first(Evidence::knownBefore());
+
+        return new TermRequest($this->seed, $meetings, array_map(fn (Course $course, int $n): CourseOutset => new CourseOutset(
+            $course,
+            $this->cut($cutter, $n),
+            $this->known[$n],
+            array_map(fn (ExpectedStudent $one): ExpectedStudent => new ExpectedStudent($one->id, $one->comes, $one->trust, array_fill_keys($this->known[$n], new KnownEntry($state, $before))), ExpectedStudent::invented($students, $this->attendance)),
+            learned: $this->known[$n],
+        ), $this->courses, array_keys($this->courses)), turns: $this->turns);
+    }
+
+    /** @return list<Passage> */
+    private static function passages(?JsonNode $node, Form $form): array
+    {
+        return array_map(static fn (JsonNode $one): Passage => self::target($one, $form), $node?->items() ?? []);
     }
 
     /**

@@ -17,6 +17,12 @@ final readonly class ReviewChoice
         return array_sum(array_map(static fn (ChosenPassage $passage): float => $passage->value, $this->passages));
     }
 
+    /** What it is worth beside the price of its minutes. */
+    public function worth(): float
+    {
+        return array_sum(array_map(static fn (ChosenPassage $passage): float => $passage->worth, $this->passages));
+    }
+
     /** Minutes, setting up among them. */
     public function minutes(): float
     {

@@ -7,8 +7,8 @@ namespace Gorvan\Core\Term;
 use Gorvan\Core\Form\Passage;
 
 /**
- * Chooses what to review (engine 7): the disjoint passages of known neighbours that are worth most within the minutes, each
- * costing its setting up. Exact, by dynamic programming over entries x quarter minutes.
+ * Chooses what to review (engine 7): the disjoint passages of known neighbours that are worth most, beside the price of their
+ * minutes, within the minutes there are, each costing its setting up. Exact, by dynamic programming over entries x quarter minutes.
  *
  * Equal value (1e-12) goes to fewer minutes, then to the earliest first passage, then the earliest second, and so on. Pure.
  */
@@ -22,7 +22,7 @@ final readonly class ReviewChooser
         $setUp = ReviewProblem::quarters($problem->setUp);
         $values = $costs = [];
         foreach ($problem->entries as $item) {
-            $values[] = $item->value ?? null;
+            $values[] = $item === null ? null : $problem->worthOf($item);
             $costs[] = $item === null ? 0 : ReviewProblem::quarters($item->minutes);
         }
         // Where everything takes a multiple of some quarters, as entries of a plain list do, nothing is to be had in between.
@@ -30,9 +30,9 @@ final readonly class ReviewChooser
         $step = $step === 0 ? 1 : $step;
         [$budget, $setUp] = [intdiv($budget, $step), intdiv($setUp, $step)];
         $costs = array_map(static fn (int $cost): int => intdiv($cost, $step), $costs);
-        [$opens, $goesOn] = self::decide($values, $costs, $budget, $setUp, $problem->most);
+        [$opens, $goesOn] = self::decide($values, $costs, $budget, $setUp, $problem->openingCosts(), $problem->most);
 
-        return self::walk($values, $costs, $step, $budget, $setUp, $problem->most, $opens, $goesOn);
+        return self::walk($problem, $values, $costs, $step, $budget, $setUp, $opens, $goesOn);
     }
 
     private static function divisor(int $a, int $b): int
@@ -51,10 +51,11 @@ final readonly class ReviewChooser
      *
      * @param  list<float|null>  $values
      * @param  list<int>  $costs  quarters, or as many steps of some quarters
+     * @param  float  $opening  what opening a passage takes off its worth
      * @return array{array<int, array<int, true>>, array<int, array<int, true>>} by entry and place in the table: where a passage
      *                                                                 opens, and where one that is open goes on
      */
-    private static function decide(array $values, array $costs, int $budget, int $setUp, ?int $most): array
+    private static function decide(array $values, array $costs, int $budget, int $setUp, float $opening, ?int $most): array
     {
         $fresh = $joined = array_fill(0, (($most ?? 0) + 1) * ($budget + 1), 0.0);
         $freshUsed = $joinedUsed = array_fill(0, count($fresh), 0);
@@ -71,7 +72,7 @@ final readonly class ReviewChooser
             }
             $before -= $costs[$at];
             [$nextJoined, $nextJoinedUsed, $goesOn[$at]] = self::goneOn($fresh, $freshUsed, $joined, $joinedUsed, $value, $costs[$at], $budget, $setUp, $cheapest, $before, $most);
-            [$fresh, $freshUsed, $opens[$at]] = self::opened($fresh, $freshUsed, $joined, $joinedUsed, $value, $costs[$at], $budget, $setUp, $cheapest, $before, $most);
+            [$fresh, $freshUsed, $opens[$at]] = self::opened($fresh, $freshUsed, $joined, $joinedUsed, $value - $opening, $costs[$at], $budget, $setUp, $cheapest, $before, $most);
             [$joined, $joinedUsed] = [$nextJoined, $nextJoinedUsed];
         }
 
@@ -165,18 +166,19 @@ final readonly class ReviewChooser
     }
 
     /**
-     * @param  list<float|null>  $values
+     * @param  list<float|null>  $values  worth of each entry beside its price
      * @param  list<int>  $costs
      * @param  int  $step  quarters
      * @param  array<int, array<int, true>>  $opens
      * @param  array<int, array<int, true>>  $goesOn
      */
-    private static function walk(array $values, array $costs, int $step, int $left, int $setUp, ?int $most, array $opens, array $goesOn): ReviewChoice
+    private static function walk(ReviewProblem $problem, array $values, array $costs, int $step, int $left, int $setUp, array $opens, array $goesOn): ReviewChoice
     {
         $passages = [];
         $from = null;
-        $value = 0.0;
+        $value = $worth = 0.0;
         $quarters = 0;
+        $most = $problem->most;
         $may = $most ?? 0;
         $width = $left + 1;
         foreach ($values as $at => $own) {
@@ -184,23 +186,24 @@ final readonly class ReviewChooser
             $isIn = $from === null ? isset($opens[$at][$place]) : isset($goesOn[$at][$place]);
             if (! $isIn) {
                 if ($from !== null) {
-                    $passages[] = new ChosenPassage(new Passage($from, $at), $value, $quarters * $step / ReviewProblem::QUARTERS);
+                    $passages[] = new ChosenPassage(new Passage($from, $at), $value, $quarters * $step / ReviewProblem::QUARTERS, $worth);
                     $from = null;
                 }
 
                 continue;
             }
             if ($from === null) {
-                [$from, $value, $quarters] = [$at + 1, 0.0, $setUp];
+                [$from, $value, $worth, $quarters] = [$at + 1, 0.0, -$problem->openingCosts(), $setUp];
                 $left -= $setUp;
                 $may -= $most === null ? 0 : 1;
             }
-            $value += $own ?? 0.0;
+            $value += $problem->entries[$at]->value ?? 0.0;
+            $worth += $own ?? 0.0;
             $quarters += $costs[$at];
             $left -= $costs[$at];
         }
         if ($from !== null) {
-            $passages[] = new ChosenPassage(new Passage($from, count($values)), $value, $quarters * $step / ReviewProblem::QUARTERS);
+            $passages[] = new ChosenPassage(new Passage($from, count($values)), $value, $quarters * $step / ReviewProblem::QUARTERS, $worth);
         }
 
         return new ReviewChoice($passages);

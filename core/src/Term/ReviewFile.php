@@ -23,7 +23,7 @@ final readonly class ReviewFile
     public static function read(string $json): self
     {
         $root = JsonNode::parse($json);
-        $warnings = $root->unknown(['entries', 'budget', 'setup']);
+        $warnings = $root->unknown(['entries', 'budget', 'setup', 'price']);
         $items = [];
         foreach ($root->required('entries')->itemsAtMost(Form::MAX_ENTRIES) as $node) {
             if ($node->value === null) {
@@ -31,14 +31,15 @@ final readonly class ReviewFile
 
                 continue;
             }
-            array_push($warnings, ...$node->unknown(['value', 'minutes']));
-            $items[] = new ReviewItem($node->required('value')->number(-self::MOST_VALUE, self::MOST_VALUE), $node->required('minutes')->number(0, self::MOST_MINUTES));
+            array_push($warnings, ...$node->unknown(['value', 'minutes', 'price']));
+            $items[] = new ReviewItem($node->required('value')->number(-self::MOST_VALUE, self::MOST_VALUE), $node->required('minutes')->number(0, self::MOST_MINUTES), $node->optional('price')?->number(0, self::MOST_VALUE));
         }
 
         return new self(new ReviewProblem(
             $items,
             $root->required('budget')->number(0, self::MOST_MINUTES),
             $root->optional('setup')?->number(0, self::MOST_MINUTES) ?? ReviewProblem::SET_UP,
+            price: $root->optional('price')?->number(0, self::MOST_VALUE) ?? 0.0,
         ), $warnings);
     }
 }

@@ -16,14 +16,33 @@ final readonly class ReviewProblem
     /** Minutes to set up a passage, *default*. */
     public const SET_UP = 1.5;
 
+    /** What a minute costs on an evening that could spend it on something new, *default* (engine 7). */
+    public const PRICE = 0.02;
+
+    /** Of an entry so many minutes are priced, and no more. */
+    private const MOST_PRICED = 2.0;
+
     /**
      * @param  list<ReviewItem|null>  $entries
      * @param  float  $budget  minutes, 0 or more
      * @param  float  $setUp  minutes each passage costs before its first entry
      * @param  int|null  $most  passages, at most; null for any number
+     * @param  float  $price  of a minute
      */
-    public function __construct(public array $entries, public float $budget, public float $setUp = self::SET_UP, public ?int $most = null)
+    public function __construct(public array $entries, public float $budget, public float $setUp = self::SET_UP, public ?int $most = null, public float $price = 0.0)
     {
+    }
+
+    /** What an entry is worth beside its price: `value - price x min(minutes, 2)`, in the rounded quarters. */
+    public function worthOf(ReviewItem $item): float
+    {
+        return $item->value - ($item->price ?? $this->price) * min(self::quarters($item->minutes) / self::QUARTERS, self::MOST_PRICED);
+    }
+
+    /** What setting up a passage costs. */
+    public function openingCosts(): float
+    {
+        return $this->price * self::quarters($this->setUp) / self::QUARTERS;
     }
 
     /** Quarter minutes, rounded up; what is a whole number of them but for the arithmetic stays so. */

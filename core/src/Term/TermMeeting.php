@@ -21,6 +21,18 @@ final readonly class TermMeeting
     ) {
     }
 
+    /** The same, with other things fixed of it. */
+    public function pinned(MeetingPins $pins): self
+    {
+        return new self($this->on, $this->minutes, $this->isOpen, $pins, $this->key);
+    }
+
+    /** The same, of another length. @param  int  $minutes  more, or, below 0, less */
+    public function longer(int $minutes): self
+    {
+        return new self($this->on, max(1, $this->minutes + $minutes), $this->isOpen, $this->pins, $this->key);
+    }
+
     /** What the draws of a meeting go by (engine 9). @param  string  $at  local time `HH:MM` */
     public static function keyOf(string $on, string $at, bool $isSecondOfDay): string
     {

@@ -17,21 +17,21 @@ use Gorvan\Core\Term\Internal\TermCalendar;
  */
 final readonly class TermPlanner
 {
+    /** Where lessons would end with more than this part of the evenings left, they lie evenly over all of them (engine 9). */
+    private const EVENINGS_LEFT = 0.25;
+
     /**
      * @param  (callable(): void)|null  $goesOn  called for every meeting that is planned; the plan does not depend on it
-     *
-     * @throws BoxesTooLong
      */
     public function plan(TermRequest $request, ?callable $goesOn = null): TermPlan
     {
-        $rounds = array_map(static fn (): ?int => null, $request->courses);
-        foreach ($request->courses as $n => $outset) {
-            if ($outset->course->approach === Approach::OutlineFirst) {
-                $rounds[$n] = $this->firstRound($request, $n, $rounds, $goesOn);
-            }
+        $spread = array_map(static fn (CourseOutset $outset): bool => $outset->course->spread === true, $request->courses);
+        [$plan, $walks] = $this->walk($request, $spread, $goesOn);
+        $settled = array_map(static fn (CourseOutset $outset, bool $is, CourseWalk $walk): bool => $is || self::endsEarly($outset, $walk), $request->courses, $spread, $walks);
+        if ($settled !== $spread) {
+            [$again] = $this->walk($request, $settled, $goesOn);
+            $plan = $again->after($plan);
         }
-
-        $plan = $this->walk($request, $rounds, $goesOn)[0];
         if ($request->warmUps !== null) {
             $plan = $plan->withWarmUps($request->warmUps);
         }
@@ -40,53 +40,64 @@ final readonly class TermPlanner
         }
         $entries = array_map(static fn (MeetingPlan $meeting): array => $meeting->entries(), $plan->meetings);
 
-        return $plan->withFocuses((new FocusPlanner)->lay($request->seed, $request->focus, $request->meetings, $entries));
+        return $plan->withFocuses((new FocusPlanner)->lay($request->seed, $request->focus, $request->meetings, $entries, self::quietly($request)));
+    }
+
+    /** Whether nobody said how lessons lie, and they would be over with more than a quarter of the evenings left. */
+    private static function endsEarly(CourseOutset $outset, CourseWalk $walk): bool
+    {
+        $course = $outset->course;
+        if ($course->spread !== null || $course->said() !== null || $course->approach === Approach::WholeSet || $course->keepsAlive() || $walk->queued() !== [] || $walk->throughOn() === null) {
+            return false;
+        }
+        $calendar = $walk->calendar;
+        $left = count(array_filter($calendar->own, static fn (int $at): bool => $calendar->days[$at] > $walk->throughOn()));
+
+        return $left > self::EVENINGS_LEFT * count($calendar->own);
     }
 
     /**
-     * How far an outline's first round goes: as many lessons as both rounds fit, at least one where nothing is outlined yet.
+     * The evenings on which no principle is new: a showing's, and the one before it.
      *
-     * @param  array<int, int|null>  $rounds  by course
-     * @param  (callable(): void)|null  $goesOn
+     * @return list<int> places in the term
      */
-    private function firstRound(TermRequest $request, int $n, array $rounds, ?callable $goesOn): int
+    private static function quietly(TermRequest $request): array
     {
-        $all = count(Internal\LessonQueue::of($request->courses[$n]));
-        $isDone = function (int $round) use ($request, $n, $rounds, $goesOn): bool {
-            $rounds[$n] = $round;
-
-            return $this->walk($request, $rounds, $goesOn)[1][$n]->queued() === [];
-        };
-        [$least, $most] = [0, $all];
-        while ($least < $most) {
-            $middle = intdiv($least + $most + 1, 2);
-            [$least, $most] = $isDone($middle) ? [$middle, $most] : [$least, $middle - 1];
+        $quiet = [];
+        foreach ($request->meetings as $at => $meeting) {
+            foreach ($request->courses as $outset) {
+                if ($outset->course->showing?->on === $meeting->on) {
+                    array_push($quiet, $at - 1, $at);
+                }
+            }
         }
 
-        return $least === 0 && $request->courses[$n]->taught === [] ? 1 : $least;
+        return $quiet;
     }
 
     /**
-     * @param  array<int, int|null>  $rounds  by course
+     * @param  non-empty-list<bool>  $spread  by course
      * @param  (callable(): void)|null  $goesOn
      * @return array{TermPlan, non-empty-list<CourseWalk>}
      */
-    private function walk(TermRequest $request, array $rounds, ?callable $goesOn): array
+    private function walk(TermRequest $request, array $spread, ?callable $goesOn): array
     {
         $calendar = new TermCalendar($request->meetings);
-        $walks = array_map(static fn (CourseOutset $outset, ?int $round): CourseWalk => new CourseWalk($request->seed, $outset, $round), $request->courses, $rounds);
+        $own = TermTurns::of($request->meetings, array_map(static fn (CourseOutset $outset): Course => $outset->course, $request->courses), $request->turns);
+        $walks = array_map(static fn (CourseOutset $outset, bool $is, ?array $of): CourseWalk => new CourseWalk($request->seed, $outset->with(['course' => $outset->course->with(['spread' => $is])]), $of === null ? $calendar : new TermCalendar($request->meetings, $of)), $request->courses, $spread, $own);
         $planned = $reviews = $warnings = [];
         foreach ($request->meetings as $at => $meeting) {
             if ($meeting->isOpen) {
                 if ($goesOn !== null) {
                     $goesOn();
                 }
-                $planner = new MeetingPlanner($walks, $calendar, $at);
+                $planner = new MeetingPlanner($walks, $calendar, $at, $request->hasFocus());
                 $planned[$at] = $planner->plan();
                 $reviews[$at] = $planner->problems;
                 array_push($warnings, ...self::missedPins($meeting, $planned[$at]));
             }
         }
+        $planned = self::withParts($planned);
         $forecasts = array_map(static fn (CourseWalk $walk): CourseForecast => $walk->outcome($calendar->end()), $walks);
         foreach ($walks as $n => $walk) {
             foreach (TermWarnings::of($walk->outset, $forecasts[$n], $planned) as $warning) {
@@ -94,7 +105,32 @@ final readonly class TermPlanner
             }
         }
 
-        return [new TermPlan($planned, $forecasts, $warnings, $reviews, array_sum(array_map(static fn (CourseWalk $walk): int => $walk->class->updates, $walks))), $walks];
+        return [new TermPlan($planned, $forecasts, $warnings, $reviews, array_sum(array_map(static fn (CourseWalk $walk): int => $walk->class->updates, $walks)), $spread), $walks];
+    }
+
+    /**
+     * A lesson in parts says of how many, once the term is walked to its end.
+     *
+     * @param  array<int, MeetingPlan>  $planned
+     * @return array<int, MeetingPlan>
+     */
+    private static function withParts(array $planned): array
+    {
+        $parts = [];
+        $key = static fn (CoursePlan $course, PlannedLesson $lesson): string => "$course->course {$lesson->kind->value} $lesson->number";
+        foreach ($planned as $meeting) {
+            foreach ($meeting->courses as $course) {
+                foreach ($course->lessons() as $lesson) {
+                    $lesson->part === null || $parts[$key($course, $lesson)] = $lesson->part;
+                }
+            }
+        }
+        if ($parts === []) {
+            return $planned;
+        }
+        $said = static fn (CoursePlan $course): CoursePlan => $course->withLessons(array_map(static fn (PlannedLesson $lesson): PlannedLesson => $lesson->part === null ? $lesson : $lesson->of($parts[$key($course, $lesson)]), $course->lessons()));
+
+        return array_map(static fn (MeetingPlan $meeting): MeetingPlan => $meeting->withCourses(array_map($said, $meeting->courses)), $planned);
     }
 
     /** @return list<Message> lessons that were pinned to a meeting and do not come to it */

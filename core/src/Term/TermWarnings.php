@@ -24,10 +24,16 @@ final class TermWarnings
     {
         $form = $outset->course->form;
         $warnings = [];
-        if ($forecast->left !== []) {
+        if ($forecast->left !== [] && $outset->course->approach !== Approach::WholeSet) {
             $warnings[] = $forecast->reach === null
                 ? Message::of('plan.reaches_nothing', count: count($forecast->left))
-                : Message::of('plan.ends_at', reached: self::movements($form, $forecast->reach), all: self::movements($form, $form->count()), count: count($forecast->left));
+                : Message::of('plan.ends_at', reached: self::numberAt($form, $forecast->reach), all: self::numberAt($form, $form->count()), count: count($forecast->left));
+        }
+        if ($forecast->left === [] && $forecast->undetailed !== []) {
+            $warnings[] = Message::of('plan.undetailed', count: count($forecast->undetailed));
+        }
+        if ($outset->course->fallenOut !== null) {
+            $warnings[] = Message::of('plan.showing_falls_out', on: $outset->course->fallenOut);
         }
         $showing = $outset->course->showing;
         if ($showing !== null && $forecast->showing !== null && ! $forecast->showing->holds()) {
@@ -64,7 +70,7 @@ final class TermWarnings
         }
         $most = min(array_map(static fn (Message $why): int => is_int($why->with['most'] ?? null) ? $why->with['most'] : 0, $whys));
 
-        return Message::of('plan.in_parts', count: count($whys), load: round($most / $outset->course->minutesPerLoad(), 2));
+        return Message::of('plan.in_parts', count: count($whys), room: PaceSentence::movements($most / $outset->course->minutesPerLoad($outset->course->approach->mainRound()) / self::each($outset)));
     }
 
     /**
@@ -85,9 +91,21 @@ final class TermWarnings
         return [...$titles, ...($more > 0 ? [Message::of('plan.more_entries', count: $more)] : [])];
     }
 
-    /** How many movements a form has up to a position. */
-    private static function movements(Form $form, int $to): int
+    /** The load of a movement of the target, on average. */
+    private static function each(CourseOutset $outset): float
     {
-        return count(array_filter(array_slice($form->entries, 0, $to), static fn ($entry): bool => $entry->kind === EntryKind::Movement));
+        $movements = count(array_filter($outset->course->target->positions(), static fn (int $position): bool => $outset->course->form->at($position)->kind === EntryKind::Movement));
+        $load = $outset->cut->loadOf($outset->course->target);
+
+        return $movements > 0 && $load > 0.0 ? $load / $movements : 1.0;
+    }
+
+    /** The last movement up to a position, by the number that is printed in the form; where it has none, by its place. */
+    private static function numberAt(Form $form, int $to): int
+    {
+        $movements = array_values(array_filter(array_slice($form->entries, 0, $to), static fn ($entry): bool => $entry->kind === EntryKind::Movement));
+        $last = $movements === [] ? null : $movements[count($movements) - 1];
+
+        return $last->number ?? count($movements);
     }
 }

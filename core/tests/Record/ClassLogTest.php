@@ -26,8 +26,8 @@ function contacts(ClassLog $log, string $student): array
 
 test('a log says what the class was for each student, by who was there when', function () {
     $log = ClassLog::read(JsonNode::parse(EVENING));
-    expect(contacts($log, 's1'))->toBe(['taught e17 left', 'taught e18 left', 'practice e19', 'practice e01', 'practice e02']) // left at 30: no run-through at 38
-        ->and(contacts($log, 's2'))->toBe(['practice e19', 'run_through e16', 'run_through e17', 'taught p03']) // came at 25, during what was shown
+    expect(contacts($log, 's1'))->toBe(['taught e17 left', 'taught e18 left', 'practice e01', 'practice e02']) // left at 30: no run-through at 38
+        ->and(contacts($log, 's2'))->toBe(['run_through e16', 'run_through e17', 'taught p03']) // came at 25, during what was shown, which leaves nothing
         ->and(contacts($log, '01K'))->toContain('taught e17 left')
         ->and(contacts($log, 's3'))->toBe([])
         ->and($log->taught())->toBe([['f', 'e17'], ['f', 'e18']])
@@ -61,7 +61,9 @@ test('what each doing was for each student, by a written table', function (array
     expect(contacts(ClassLog::read(JsonNode::of($whole)), $student))->toBe($contacts);
 })->with([
     'taught, for who was there' => [['what' => 'taught', 'entries' => ['a'], 'minutes' => 20], [], 's', ['taught a', 'run_through z']],
-    'only shown is practice, not taught' => [['what' => 'shown', 'entries' => ['a'], 'minutes' => 4], [], 's', ['practice a', 'run_through z']],
+    'only shown is exposure, and leaves nothing' => [['what' => 'shown', 'entries' => ['a'], 'minutes' => 4], [], 's', ['run_through z']],
+    'followed along leaves nothing either' => [['what' => 'followed', 'entries' => ['a'], 'minutes' => 4], [], 's', ['run_through z']],
+    'known before' => [['what' => 'before', 'entries' => ['a']], [], 's', ['before a', 'run_through z']],
     'for some of those there' => [['what' => 'reviewed', 'entries' => ['a'], 'minutes' => 10, 'students' => ['o']], [], 's', ['run_through z']],
     'away' => [['what' => 'taught', 'entries' => ['a'], 'minutes' => 20], ['present' => ['o']], 's', []],
     'came in the middle of it' => [['what' => 'taught', 'entries' => ['a'], 'minutes' => 20], ['late' => (object) ['s' => 30]], 's', ['taught a', 'run_through z']],

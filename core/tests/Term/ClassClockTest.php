@@ -39,8 +39,9 @@ test('however the clock is stretched, the boxes sum to the meeting, and none is 
         $late = mt_rand(0, 1) * mt_rand(0, 4000);
         $clock = $clock->startedLate($late);
         $end = 60 * $total - $late;
+        $boxes = array_map(Box::from(...), array_keys(MeetingBoxes::unplanned($total)->all()));
         for ($step = 0; $step < 8; $step++) {
-            $clock = $clock->stretched(Box::cases()[mt_rand(0, 6)], mt_rand(-900, 900));
+            $clock = $clock->stretched($boxes[mt_rand(0, 6)], mt_rand(-900, 900));
             expect(array_sum($clock->seconds) - $clock->over)->toBe($end)->and(min($clock->seconds))->toBeGreaterThanOrEqual(0)->and($clock->over)->toBeGreaterThanOrEqual(0);
         }
     }
@@ -53,5 +54,5 @@ test('settling and closing give only when nothing else can (common practice: the
         $rest = array_sum(array_intersect_key($later->seconds, array_flip(['focus', 'review', 'new', 'run_through'])));
         expect($rest > 0 && $later->seconds['close'] < 240)->toBeFalse();
     }
-    expect(array_filter(Box::cases(), ClassClock::givesLast(...)))->toBe([0 => Box::Settle, 1 => Box::WarmUp, 6 => Box::Close]);
+    expect(array_filter(Box::cases(), ClassClock::givesLast(...)))->toBe([0 => Box::Settle, 1 => Box::WarmUp, 7 => Box::Close]);
 });

@@ -44,7 +44,7 @@ export type BookClass = Schemas['BookRow'];
 export type Today = Schemas['TodayData'];
 type LogBody = NonNullable<paths['/api/meetings/{meeting}/log']['post']['requestBody']>['content']['application/json'];
 
-export const DOINGS = ['taught', 'shown', 'reviewed', 'run_through', 'restarted', 'joined', 'left_out'] as const;
+export const DOINGS = ['taught', 'shown', 'followed', 'reviewed', 'run_through', 'restarted', 'joined', 'left_out'] as const;
 /** One thing that was done in a class, as `gorvan.log/1` says it. */
 export interface Doing {
   what: (typeof DOINGS)[number] | 'before' | 'focus' | 'drill' | 'warm_up';
@@ -60,6 +60,9 @@ export interface Doing {
   to?: string;
   box?: string;
   note?: string;
+  order?: 'as_written' | 'from_section' | 'shuffled' | 'backwards';
+  slack?: number;
+  as_planned?: boolean;
 }
 /** What a class did hold, `gorvan.log/1`. */
 export interface ClassLog extends Omit<LogBody, 'did'> {

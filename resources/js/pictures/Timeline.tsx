@@ -2,7 +2,7 @@ import { useTranslation } from '../messages';
 import type { Meeting } from '../api/client';
 import { clock, laterWall, wall } from '../kit/format';
 
-export const BOXES = ['settle', 'warm_up', 'focus', 'review', 'new', 'run_through', 'close'] as const;
+export const BOXES = ['settle', 'warm_up', 'focus', 'review', 'new', 'run_through', 'free', 'close'] as const;
 export type BoxName = (typeof BOXES)[number];
 
 const fills: Record<BoxName, string> = {
@@ -12,6 +12,7 @@ const fills: Record<BoxName, string> = {
   review: 'var(--river2)',
   new: 'var(--pine)',
   run_through: 'var(--river3)',
+  free: 'var(--line)',
   close: 'var(--line)',
 };
 

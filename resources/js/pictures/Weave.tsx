@@ -146,7 +146,7 @@ function MeetingLine({ meeting, entries, was, course, strip, frame, width, canMo
   const number = part.lessons.find((one) => one.number !== null)?.number ?? null;
   const words = kind === 'lesson' && number === null ? t('kind.consolidation') : t(`kind.${kind}`, { number: number ?? '' });
   const span = spanOn(strip, frame.left);
-  const run = part.runThrough && isPlanned ? span(part.runThrough) : null;
+  const run = part.runThrough && isPlanned && part.shown.length === 0 ? span(part.runThrough) : null;
   const label = t(isPlanned ? 'terms.meetingLabel' : 'terms.unsaidLabel', {
     date: day(meeting.on, 'weekday'),
     kind: words,
@@ -220,10 +220,31 @@ function MeetingLine({ meeting, entries, was, course, strip, frame, width, canMo
             })
           : null}
       </g>
+      {/* Followed along, and not yet taught: dots, which are neither of the other strokes. */}
+      {isPlanned
+        ? part.shown.map((passage) => {
+            const { x, width: wide } = span(passage);
+            return (
+              <line
+                key={passage.from}
+                x1={x + 1}
+                x2={x + wide}
+                y1={24}
+                y2={24}
+                stroke="var(--soft)"
+                strokeWidth={2.4}
+                strokeDasharray="0.1 5"
+                strokeLinecap="round"
+                data-stroke="shown"
+                pointerEvents="none"
+              />
+            );
+          })
+        : null}
       {isPlanned
         ? part.lessons.map((lesson) => (
             <LessonBlock
-              key={`${lesson.kind}${String(lesson.number)}`}
+              key={`${lesson.kind}${String(lesson.number)}${String(lesson.from)}`}
               lesson={lesson}
               meeting={meeting}
               course={course}
@@ -324,7 +345,7 @@ function LessonBlock({ lesson, meeting, course, place, canMove }: BlockProps) {
         fillOpacity={isJoin ? 0.35 : 1}
         stroke="var(--pine)"
         strokeWidth={lesson.kind === 'detail' ? 3 : 1.6}
-        strokeDasharray={isJoin ? '2 2' : undefined}
+        strokeDasharray={isJoin ? '2 2' : lesson.kind === 'rough' ? '5 3' : undefined}
       />
       {isPinned ? <circle cx={place.x + place.width} cy={6} r={3.5} fill="var(--persimmon)" /> : null}
       <text

@@ -11,6 +11,9 @@ export function partOf(meeting: Meeting, course: string): Part {
     recap: meeting.recap,
     review: meeting.review,
     runThrough: meeting.runThrough,
+    times: 1,
+    order: 'as_written',
+    shown: [],
     why: null,
     taughtAfter: meeting.taughtAfter,
     recallAfter: meeting.recallAfter,
@@ -18,9 +21,14 @@ export function partOf(meeting: Meeting, course: string): Part {
   if (!isFirst || (!meeting.isHeld && planned)) return part;
   return {
     ...part,
-    lessons: meeting.lesson ? [{ ...meeting.lesson, number: meeting.lessonNumber, kind: 'new' }] : [],
+    lessons: meeting.lesson ? [{ ...meeting.lesson, number: meeting.lessonNumber, kind: 'new', part: null, parts: null }] : [],
   };
 }
+
+/** The number printed in the form of the last movement up to a position; where it has none, how many there are. */
+export const numberTo = (entries: Entry[], position: number): number =>
+  entries.filter((entry) => entry.kind === 'movement' && entry.position <= position).at(-1)?.number ??
+  movementsTo(entries, position);
 
 /** How many movements stand up to a position: what opens, closes or rests is none, wherever movements are told in words. */
 export const movementsTo = (entries: Entry[], position: number | null): number =>

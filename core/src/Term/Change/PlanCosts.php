@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace Gorvan\Core\Term\Change;
 
 use Gorvan\Core\Reading\Message;
-use Gorvan\Core\Term\TermMeeting;
+use Gorvan\Core\Term\CourseOutset;
 use Gorvan\Core\Term\TermPlan;
 use Gorvan\Core\Term\TermPlanner;
 use Gorvan\Core\Term\TermRequest;
 
 /**
- * What a gate or the rhythm costs, in movements, by planning again without it (engine 9): said where it is more than 3 %. The
- * teacher decides. Long work.
+ * What an evening costs, in movements, that a gate, a rhythm, a reserve or the look back holds: the difference of that one evening
+ * alone, by planning again with a lesson on it (engine 9); said where it is more than 3 %. The teacher decides. Long work.
  */
 final readonly class PlanCosts
 {
@@ -21,8 +21,7 @@ final readonly class PlanCosts
     /** Later evenings are held back for the same reason as these. */
     private const MOST_HOLDS = 4;
 
-    /** A lesson no course has: it lets whichever comes next come. */
-    private const WHATEVER_COMES = 600;
+    private const HELD = ['plan.why.gate', 'plan.why.few_met', 'plan.why.rhythm', 'plan.why.reserve', 'plan.why.look_back'];
 
     public function __construct(private TermPlanner $planner = new TermPlanner)
     {
@@ -41,7 +40,6 @@ final readonly class PlanCosts
                 $own[] = $this->held($request, $plan, $n, $at, $why);
                 $progress(min(80, 20 * ($done + 1)));
             }
-            $own[] = $this->rhythm($request, $plan, $n);
             foreach (array_filter($own) as $cost) {
                 $costs[] = count($request->courses) === 1 ? $cost : Message::of('plan.in_course', title: $outset->course->form->title, what: $cost);
             }
@@ -51,13 +49,13 @@ final readonly class PlanCosts
         return $costs;
     }
 
-    /** @return list<array{int, Message}> the first evenings that are held back for what the class remembers */
+    /** @return list<array{int, Message}> the first evenings that are held back */
     private function holds(TermPlan $plan, string $course): array
     {
         $holds = [];
         foreach ($plan->meetings as $at => $meeting) {
             $why = $meeting->course($course)?->why;
-            if ($why !== null && in_array($why->code, ['plan.why.gate', 'plan.why.few_met'], true)) {
+            if ($why !== null && in_array($why->code, self::HELD, true)) {
                 $holds[] = [$at, $why];
             }
         }
@@ -69,26 +67,20 @@ final readonly class PlanCosts
     {
         $course = $request->courses[$n]->course;
         $meetings = $request->meetings;
-        $pins = $meetings[$at]->pins;
-        $meetings[$at] = new TermMeeting($meetings[$at]->on, $meetings[$at]->minutes, true, $pins->with(['lessons' => [...$pins->lessons, $course->id => self::WHATEVER_COMES]]), $meetings[$at]->key);
-        $more = $this->planner->plan(new TermRequest($request->seed, array_values($meetings), $request->courses))->courses[$n]->expected - $plan->courses[$n]->expected;
+        // Only this evening gives: nothing before it hurries on account of it.
+        $meetings[$at] = $meetings[$at]->pinned($meetings[$at]->pins->with(['gives' => [$course->id => true]]));
+        $forced = $request->bare()->with(['meetings' => array_values($meetings), 'courses' => self::spreadAs($request, $plan)]);
+        $more = $this->planner->plan($forced)->courses[$n]->expected - $plan->courses[$n]->expected;
 
         return self::isWorthSaying($more, $plan->courses[$n]->expected)
             ? Message::of('plan.cost_held', on: $meetings[$at]->on, more: round($more, 1), why: $why)
             : null;
     }
 
-    private function rhythm(TermRequest $request, TermPlan $plan, int $n): ?Message
+    /** @return non-empty-list<CourseOutset> the courses with their lessons as even as they were settled to be */
+    private static function spreadAs(TermRequest $request, TermPlan $plan): array
     {
-        $outset = $request->courses[$n];
-        $is = $outset->course->lessonsInARow();
-        if ($is === PHP_INT_MAX) {
-            return null;
-        }
-        $looser = $this->planner->plan(SolveFor::with($request, $n, $outset->with(['course' => $outset->course->with(['rhythm' => $is + 1])])));
-        $more = $looser->courses[$n]->expected - $plan->courses[$n]->expected;
-
-        return self::isWorthSaying($more, $plan->courses[$n]->expected) ? Message::of('plan.cost_rhythm', count: $is, looser: $is + 1, more: round($more, 1)) : null;
+        return array_map(static fn (CourseOutset $outset, int $at): CourseOutset => $outset->with(['course' => $outset->course->with(['spread' => $plan->spread[$at] ?? $outset->course->spread])]), $request->courses, array_keys($request->courses));
     }
 
     private static function isWorthSaying(float $more, float $expected): bool

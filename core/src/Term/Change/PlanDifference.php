@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Term\Change;
 
+use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Term\CourseForecast;
 use Gorvan\Core\Term\MeetingKind;
@@ -151,6 +152,9 @@ final class PlanDifference
             $all = [];
             if ($old !== null && abs($old->expected - $now->expected) >= self::TENTH) {
                 $all[] = Message::of('replan.expected', from: round($old->expected, 1), to: round($now->expected, 1));
+            }
+            if ($now->showing === null && $old?->showing !== null) {
+                $all[] = Message::of('replan.showing_falls_out', on: Day::text($old->day));
             }
             if ($now->showing !== null) {
                 $mean = (int) round(100 * $now->showing->mean);

@@ -7,11 +7,16 @@ namespace Gorvan\Core\Term\Change;
 use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Lesson\Lesson;
 use Gorvan\Core\Lesson\LessonCutter;
+use Gorvan\Core\Lesson\LessonSize;
 use Gorvan\Core\Term\Approach;
 use Gorvan\Core\Term\CourseOutset;
 use Gorvan\Core\Term\MeetingState;
+use Gorvan\Core\Term\SaidPace;
 
-/** Another plan of the same term: another approach, longer meetings, extra ones, or a smaller target. */
+/**
+ * Another plan of the same term: another approach, another pace, lessons evenly spread or not, longer meetings, extra ones, the next
+ * ones lost, or a smaller target.
+ */
 final readonly class PlanVariant
 {
     private const MOST = 3;
@@ -20,13 +25,18 @@ final readonly class PlanVariant
 
     private const MOST_EXTRA = 12;
 
+    private const MOST_LOST = 4;
+
     /**
      * @param  Approach|null  $approach  null for as it is
      * @param  int  $minutes  more a meeting
      * @param  int  $extra  meetings more
      * @param  int|null  $to  the last position of the target; null for as it is
+     * @param  int  $lost  of the next meetings, which do not take place
+     * @param  SaidPace|null  $pace  null for as it is
+     * @param  bool|null  $spread  null for as it is
      */
-    public function __construct(public ?Approach $approach = null, public int $minutes = 0, public int $extra = 0, public ?int $to = null)
+    public function __construct(public ?Approach $approach = null, public int $minutes = 0, public int $extra = 0, public ?int $to = null, public int $lost = 0, public ?SaidPace $pace = null, public ?bool $spread = null)
     {
     }
 
@@ -37,7 +47,9 @@ final readonly class PlanVariant
         foreach (is_array($given) ? array_slice($given, 0, self::MOST) : [] as $one) {
             $of = static fn (string $key): ?int => is_array($one) && is_int($one[$key] ?? null) ? $one[$key] : null;
             $approach = is_array($one) && is_string($one['approach'] ?? null) ? Approach::tryFrom($one['approach']) : null;
-            $variants[] = new self($approach, max(0, min(self::MOST_MINUTES, $of('minutes') ?? 0)), max(0, min(self::MOST_EXTRA, $of('extra') ?? 0)), $of('to'));
+            $pace = is_array($one) && is_numeric($one['movements'] ?? null) ? SaidPace::movements((float) $one['movements']) : null;
+            $spread = is_array($one) && is_bool($one['spread'] ?? null) ? $one['spread'] : null;
+            $variants[] = new self($approach, max(0, min(self::MOST_MINUTES, $of('minutes') ?? 0)), max(0, min(self::MOST_EXTRA, $of('extra') ?? 0)), $of('to'), max(0, min(self::MOST_LOST, $of('lost') ?? 0)), $pace, $spread);
         }
 
         return $variants;
@@ -52,7 +64,7 @@ final readonly class PlanVariant
      */
     public function on(TermDraft $draft, array $courses, int $course, LessonCutter $cutter): VariedTerm
     {
-        $draft = $this->longer($draft);
+        $draft = $this->without($this->longer($draft));
         for ($more = 0; $more < $this->extra; $more++) {
             $day = $draft->widestGap();
             $like = array_values(array_filter($draft->taking(), static fn (DraftMeeting $meeting): bool => $meeting->isOpen))[0] ?? null;
@@ -64,6 +76,17 @@ final readonly class PlanVariant
         $courses[$course] = $this->varied($courses[$course], $draft, $cutter);
 
         return new VariedTerm($draft, array_values($courses));
+    }
+
+    /** The next meetings do not take place. */
+    private function without(TermDraft $draft): TermDraft
+    {
+        $next = array_values(array_filter($draft->taking(), static fn (DraftMeeting $meeting): bool => $meeting->isOpen));
+        foreach (array_slice($next, 0, $this->lost) as $meeting) {
+            $draft = $draft->put($meeting->with(['state' => MeetingState::Cancelled]));
+        }
+
+        return $draft;
     }
 
     private function longer(TermDraft $draft): TermDraft
@@ -79,22 +102,28 @@ final readonly class PlanVariant
 
     private function varied(CourseOutset $outset, TermDraft $draft, LessonCutter $cutter): CourseOutset
     {
-        $from = $outset->course->target->from;
-        $to = max($from, min($outset->course->form->count(), $this->to ?? $outset->course->target->to));
-        $isSame = $to === $outset->course->target->to && ($this->approach === null || $this->approach === $outset->course->approach);
-        if ($isSame) {
-            return $outset; // a course keeps its cut
-        }
-        $course = $outset->course->with(['target' => new Passage($from, $to), 'approach' => $this->approach ?? $outset->course->approach]);
-        if ($course->approach === $outset->course->approach && $to < $outset->course->target->to) {
-            return SolveFor::upTo($outset, $to, $outset->course->showing);
-        }
+        $course = $outset->course;
+        $from = $course->target->from;
+        $to = max($from, min($course->form->count(), $this->to ?? $course->target->to));
         $minutes = array_map(static fn (DraftMeeting $meeting): int => $meeting->minutes, $draft->taking());
-
-        $cut = $course->cut($cutter, $minutes === [] ? [60] : $minutes, $outset->learned);
+        $paced = $course->with([
+            'approach' => $this->approach ?? $course->approach,
+            'said' => $this->pace ?? $course->said,
+            'spread' => $this->spread ?? $course->spread,
+            'size' => $this->pace === null ? $course->size : new LessonSize(lambda: $course->size->lambda),
+        ]);
+        if ($paced->approach !== $course->approach || $this->pace !== null) {
+            $paced = $paced->paced($minutes === [] ? [60] : $minutes, $outset->learned);
+        }
+        if ($paced->approach === $course->approach && $to <= $course->target->to) {
+            // A course keeps its cut; at another pace more of its lessons share an evening, or come in parts.
+            return $to < $course->target->to ? SolveFor::upTo($outset->with(['course' => $paced]), $to, $course->showing) : $outset->with(['course' => $paced]);
+        }
+        $paced = $paced->with(['target' => new Passage($from, $to)]);
+        $cut = $paced->cut($cutter, $minutes === [] ? [60] : $minutes, $outset->learned);
         // As it would be kept, so that taking it over gives the very plan that was compared.
         $ids = array_map(static fn (Lesson $lesson): array => $course->form->idsOf(new Passage($lesson->from, $lesson->to)), $cut->lessons);
 
-        return $outset->with(['course' => $course, 'cut' => $cutter->kept($course->form, $course->scope($outset->learned), $ids)]);
+        return $outset->with(['course' => $paced, 'cut' => $cutter->kept($course->form, $paced->scope($outset->learned), $ids)]);
     }
 }

@@ -8,8 +8,10 @@ use Gorvan\Core\Form\EntryKind;
 use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Lesson\Lesson;
 use Gorvan\Core\Lesson\LessonCut;
+use Gorvan\Core\Lesson\LessonSize;
 use Gorvan\Core\Term\CourseOutset;
 use Gorvan\Core\Term\MeetingState;
+use Gorvan\Core\Term\SaidPace;
 use Gorvan\Core\Term\Showing;
 use Gorvan\Core\Term\TermMeeting;
 use Gorvan\Core\Term\TermPlanner;
@@ -44,7 +46,7 @@ final readonly class SolveFor
         $movements = array_values(array_filter($outset->course->target->positions(), static fn (int $position): bool => $outset->course->form->at($position)->kind === EntryKind::Movement));
         $movements = array_reverse($movements);
         foreach ($movements as $n => $to) {
-            $plan = $this->planner->plan(self::with($request, $course, self::upTo($outset, $to, new Showing($showing->on, $outset->course->form->at($to)->id))));
+            $plan = $this->planner->plan(self::with($request, $course, self::upTo($outset, $to, new Showing($showing->on, $outset->course->form->at($to)->id)))->bare());
             $progress(intdiv(100 * ($n + 1), count($movements)));
             if ($plan->courses[$course]->showing?->holds() === true) {
                 return $to;
@@ -89,11 +91,38 @@ final readonly class SolveFor
     public function minutes(TermRequest $request, int $course, callable $progress): ?int
     {
         for ($more = 0; $more <= self::MOST_MINUTES; $more += self::MINUTES_STEP) {
-            $longer = array_map(static fn (TermMeeting $meeting): TermMeeting => new TermMeeting($meeting->on, $meeting->minutes + ($meeting->isOpen ? $more : 0), $meeting->isOpen, $meeting->pins, $meeting->key), $request->meetings);
-            if ($this->isReached(new TermRequest($request->seed, $longer, $request->courses), $course)) {
+            $longer = array_map(static fn (TermMeeting $meeting): TermMeeting => $meeting->longer($meeting->isOpen ? $more : 0), $request->meetings);
+            if ($this->isReached($request->with(['meetings' => $longer]), $course)) {
                 return $more;
             }
             $progress(intdiv(100 * ($more + self::MINUTES_STEP), self::MOST_MINUTES + self::MINUTES_STEP));
+        }
+
+        return null;
+    }
+
+    /**
+     * The slowest pace, in tenths of a movement an evening and up to twice what it is, with which the target is reached and holds;
+     * null: not at twice the pace.
+     *
+     * @param  callable(int): void  $progress
+     * @return float|null movements an evening
+     */
+    public function pace(TermRequest $request, int $course, callable $progress): ?float
+    {
+        $outset = $request->courses[$course];
+        $minutes = array_map(static fn (TermMeeting $meeting): int => $meeting->minutes, $request->meetings);
+        if ($minutes === []) {
+            return null;
+        }
+        $is = ($outset->course->pace ?? $outset->course->paced($minutes, $outset->learned, hasFocus: $request->hasFocus())->pace)->movements ?? 1.0;
+        [$from, $to] = [(int) ceil(round(10 * $is, 6)), (int) floor(round(20 * $is, 6))];
+        for ($tenths = $from; $tenths <= $to; $tenths++) {
+            $faster = $outset->course->with(['said' => SaidPace::movements($tenths / 10), 'size' => new LessonSize])->paced($minutes, $outset->learned, hasFocus: $request->hasFocus());
+            if ($this->isReached(self::with($request, $course, $outset->with(['course' => $faster])), $course)) {
+                return $tenths / 10;
+            }
+            $progress(intdiv(100 * ($tenths - $from + 1), max(1, $to - $from + 1)));
         }
 
         return null;
@@ -110,7 +139,7 @@ final readonly class SolveFor
         }
         // Without a showing it is looked at as a showing would be, a week after the last meeting.
         $shown = $outset->course->showing !== null ? $request : self::with($request, $course, self::upTo($outset, $outset->course->target->to, new Showing(\Gorvan\Core\Reading\Day::text(\Gorvan\Core\Reading\Day::number($last->on) + 7), $end)));
-        $forecast = $this->planner->plan($shown)->courses[$course];
+        $forecast = $this->planner->plan($shown->bare())->courses[$course];
 
         return $forecast->left === [] && $forecast->showing?->holds() === true;
     }
@@ -138,6 +167,6 @@ final readonly class SolveFor
         $courses = $request->courses;
         $courses[$course] = $outset;
 
-        return new TermRequest($request->seed, $request->meetings, array_values($courses));
+        return $request->with(['courses' => array_values($courses)]);
     }
 }

@@ -100,6 +100,14 @@ final readonly class TermDraft
         }
     }
 
+    /** Whether a day on which something was to be shown falls out: it is closed, or what was to meet on it does not. */
+    public function fallsOut(string $on): bool
+    {
+        $own = array_filter($this->meetings, static fn (DraftMeeting $meeting): bool => $meeting->on === $on);
+
+        return $this->isClosed($on) || ($own !== [] && array_filter($own, static fn (DraftMeeting $meeting): bool => $meeting->state->takesPlace()) === []);
+    }
+
     public function isClosed(string $on): bool
     {
         foreach ($this->closures as $closure) {

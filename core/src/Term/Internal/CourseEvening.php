@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gorvan\Core\Term\Internal;
 
 use Gorvan\Core\Form\Passage;
+use Gorvan\Core\Term\CourseMinutes;
 
 /**
  * What a course does at a meeting, as the simulated class meets it.
@@ -15,16 +16,13 @@ final readonly class CourseEvening
 {
     /**
      * @param  list<QueuedLesson>  $lessons
-     * @param  list<Passage>  $review
-     * @param  array<string, int>  $minutes  by box
+     * @param  list<Passage>  $practised
+     * @param  list<int>  $runThrough  positions
+     * @param  bool  $isHeldBack  the next lesson, for what the class remembers
+     * @param  bool  $isJoin  it joins what was taught since the last evening that did
+     * @param  bool  $isOwn  it is the course's turn; where it is not, it is only run through
      */
-    public function __construct(public array $lessons, public ?Passage $recap, public ?Passage $joined, public array $review, public ?Passage $runThrough, public array $minutes)
+    public function __construct(public array $lessons, public array $practised, public array $runThrough, public CourseMinutes $minutes, public bool $isHeldBack = false, public bool $isOwn = true, public bool $isJoin = false)
     {
-    }
-
-    /** @return list<Passage> */
-    public function practised(): array
-    {
-        return [...array_values(array_filter([$this->recap, $this->joined])), ...$this->review];
     }
 }

@@ -14,7 +14,8 @@ use Gorvan\Core\Term\MeetingKind;
  */
 final readonly class Decision
 {
-    public function __construct(public MeetingKind $kind, public ?QueuedLesson $lesson, public Message $why)
+    /** @param  bool  $isHeldBack  for what the class remembers */
+    private function __construct(public MeetingKind $kind, public ?QueuedLesson $lesson, public Message $why, public bool $isHeldBack = false)
     {
     }
 
@@ -26,5 +27,16 @@ final readonly class Decision
     public static function holds(Message $why, MeetingKind $kind = MeetingKind::Consolidation): self
     {
         return new self($kind, null, $why);
+    }
+
+    public static function heldBack(Message $why): self
+    {
+        return new self(MeetingKind::Consolidation, null, $why, true);
+    }
+
+    /** The same evening, of another kind. */
+    public function of(MeetingKind $kind): self
+    {
+        return new self($kind, $this->lesson, $this->why, $this->isHeldBack);
     }
 }

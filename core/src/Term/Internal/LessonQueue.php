@@ -5,48 +5,55 @@ declare(strict_types=1);
 namespace Gorvan\Core\Term\Internal;
 
 use Gorvan\Core\Form\Passage;
+use Gorvan\Core\Lesson\Lesson;
+use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Term\Approach;
 use Gorvan\Core\Term\CourseOutset;
 use Gorvan\Core\Term\LessonKind;
 
 /**
- * Which lessons of a course are still to be given, and in which order.
+ * Which lessons of a course are still to be given, and in which order. What was taught is taught, whatever lesson it belongs to:
+ * of each lesson only what is open is left, and one that is larger than an evening comes in parts.
  *
  * @internal
  */
 final readonly class LessonQueue
 {
-    /**
-     * @param  int|null  $firstRound  of an outline: how many lessons the first round still takes before the second begins;
-     *                                null for all of them
-     * @return list<QueuedLesson>
-     */
-    public static function of(CourseOutset $outset, ?int $firstRound = null): array
-    {
-        $fresh = self::open($outset, $outset->taught, LessonKind::Fresh);
-        if ($outset->course->approach !== Approach::OutlineFirst) {
-            return $fresh;
-        }
-        $later = array_map(static fn (QueuedLesson $lesson): int => $lesson->number, array_slice($fresh, $firstRound ?? count($fresh)));
-        $detail = array_filter(self::open($outset, $outset->detailed, LessonKind::Detail), static fn (QueuedLesson $lesson): bool => ! in_array($lesson->number, $later, true));
+    /** A lesson above so many times an evening's load comes in parts (engine 8). */
+    private const WHOLE = 1.5;
 
-        return [...array_slice($fresh, 0, $firstRound), ...array_values($detail)];
+    private const TOLERANCE = 1e-9;
+
+    /** @return list<QueuedLesson> */
+    public static function of(CourseOutset $outset): array
+    {
+        if ($outset->course->keepsAlive()) {
+            return [];
+        }
+        $first = self::open($outset, $outset->taught, $outset->course->approach->firstRound());
+
+        return $outset->course->approach === Approach::OutlineFirst ? [...$first, ...self::open($outset, $outset->detailed, LessonKind::Detail)] : $first;
     }
 
     /**
-     * As much of a lesson, from its start, as some minutes take in; at least one entry.
+     * As much of a lesson, from its start, as a load comes to; at least one entry that counts.
      *
      * @return array{QueuedLesson, QueuedLesson|null} what is given, and the rest of it
      */
-    public static function parted(CourseOutset $outset, QueuedLesson $lesson, int $minutes): array
+    public static function parted(CourseOutset $outset, QueuedLesson $lesson, float $most): array
     {
         $to = $lesson->passage->to;
-        $part = $lesson;
-        while ($part->minutes > $minutes && $to > $lesson->passage->from) {
-            $part = self::queued($outset, $lesson->number, $lesson->kind, new Passage($lesson->passage->from, --$to));
+        $load = $lesson->load;
+        $least = self::firstCounted($outset, $lesson->passage);
+        while ($load > $most + self::TOLERANCE && $to > $least) {
+            $load -= $outset->cut->loads[--$to]->load;
         }
+        if ($to === $lesson->passage->to) {
+            return [$lesson, null];
+        }
+        $part = static fn (Passage $passage): QueuedLesson => new QueuedLesson($lesson->number, $lesson->kind, $passage, $outset->cut->loadOf($passage), true);
 
-        return [$part, $to === $lesson->passage->to ? null : self::queued($outset, $lesson->number, $lesson->kind, new Passage($to + 1, $lesson->passage->to))];
+        return [$part(new Passage($lesson->passage->from, $to)), $part(new Passage($to + 1, $lesson->passage->to))];
     }
 
     /**
@@ -59,9 +66,12 @@ final readonly class LessonQueue
         $form = $outset->course->form;
         $queue = [];
         foreach ($outset->cut->lessons as $at => $lesson) {
-            $open = array_filter(range($lesson->from, $lesson->to), static fn (int $position): bool => $form->at($position)->kind->countsInForm() && ! isset($isDone[$position]));
-            if ($open !== []) {
-                $queue[] = self::queued($outset, $at + 1, $kind, new Passage(min($open), max($open)));
+            $counted = array_values(array_filter(range($lesson->from, $lesson->to), static fn (int $position): bool => $form->at($position)->kind->countsInForm()));
+            foreach (self::runs($counted, $isDone) as $run) {
+                $isWhole = $run === $counted;
+                foreach (self::pieces($outset, new Passage($run[0], $run[count($run) - 1]), $kind) as [$passage, $isAll]) {
+                    $queue[] = new QueuedLesson($at + 1, $kind, $passage, $outset->cut->loadOf($passage), ! $isWhole || ! $isAll);
+                }
             }
         }
 
@@ -71,10 +81,52 @@ final readonly class LessonQueue
         return [...array_filter($queue, $isFirst), ...array_filter($queue, static fn (QueuedLesson $lesson): bool => ! $isFirst($lesson))];
     }
 
-    private static function queued(CourseOutset $outset, int $number, LessonKind $kind, Passage $passage): QueuedLesson
+    /**
+     * What of a lesson is open, each run without what was taught in between.
+     *
+     * @param  list<int>  $counted
+     * @param  array<int, true>  $isDone
+     * @return list<non-empty-list<int>>
+     */
+    private static function runs(array $counted, array $isDone): array
+    {
+        $runs = [];
+        $run = [];
+        foreach ($counted as $position) {
+            if (! isset($isDone[$position])) {
+                $run[] = $position;
+            } elseif ($run !== []) {
+                $runs[] = $run;
+                $run = [];
+            }
+        }
+
+        return $run === [] ? $runs : [...$runs, $run];
+    }
+
+    /** @return list<array{Passage, bool}> the passage, or its parts where it is too large for an evening; and whether it is all */
+    private static function pieces(CourseOutset $outset, Passage $passage, LessonKind $kind): array
     {
         $load = $outset->cut->loadOf($passage);
+        $evening = $outset->evening();
+        $isWhole = $outset->course->approach === Approach::WholeSet || $load <= self::WHOLE * $evening + self::TOLERANCE
+            || ($kind === LessonKind::Rough && $load <= CourseWalk::MOST_ROUGH + self::TOLERANCE);
+        if ($isWhole || self::firstCounted($outset, $passage) >= $passage->to) {
+            return [[$passage, true]];
+        }
+        $parts = (new LessonCutter)->weighing($outset->course->size->lambda)->again($outset->cut, $passage, $kind === LessonKind::Rough ? CourseWalk::MOST_ROUGH : $evening);
 
-        return new QueuedLesson($number, $kind, $passage, $load, $outset->course->minutesFor($load, $kind));
+        return array_map(static fn (Lesson $part): array => [new Passage($part->from, $part->to), count($parts) === 1], $parts);
+    }
+
+    private static function firstCounted(CourseOutset $outset, Passage $passage): int
+    {
+        foreach ($passage->positions() as $position) {
+            if ($outset->course->form->at($position)->kind->countsInForm()) {
+                return $position;
+            }
+        }
+
+        return $passage->to;
     }
 }

@@ -8,13 +8,14 @@ use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Term\LessonKind;
 
 /**
- * A lesson that is still to be given: its number in the cut, what of it is open, its load, and its whole minutes.
+ * A lesson that is still to be given, or what of it is open: its number in the cut, its passage and its load.
  *
  * @internal
  */
 final readonly class QueuedLesson
 {
-    public function __construct(public int $number, public LessonKind $kind, public Passage $passage, public float $load, public int $minutes)
+    /** @param  bool  $isPart  it is not all of its lesson */
+    public function __construct(public int $number, public LessonKind $kind, public Passage $passage, public float $load, public bool $isPart = false)
     {
     }
 }

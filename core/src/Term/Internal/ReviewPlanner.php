@@ -6,6 +6,7 @@ namespace Gorvan\Core\Term\Internal;
 
 use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Memory\Evidence;
+use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Term\ChosenPassage;
 use Gorvan\Core\Term\PlannedReview;
 use Gorvan\Core\Term\ReviewChooser;
@@ -23,6 +24,15 @@ final class ReviewPlanner
     private const PASSES = 3;
 
     private const MOST_PASSES = 6;
+
+    /** Seconds an entry is gone through, at most, whatever its passes. */
+    private const LONG = 120.0;
+
+    /** Under this mean recall a passage may be gone through more than three times. */
+    private const NOT_QUITE = 0.85;
+
+    /** From this on most still have it. */
+    private const STILL_THERE = 0.9;
 
     private const NEXT_RECAP = 1.5;
 
@@ -46,15 +56,17 @@ final class ReviewPlanner
      * @param  array<int, Evidence>  $other  what else tonight does, by position
      * @param  list<int>  $without  positions that are left out tonight
      * @param  float  $budget  minutes
+     * @param  float  $price  of a minute
+     * @param  bool  $isPolish  nothing new comes tonight: what most still have is not gone through two evenings running
      */
-    public function __construct(private readonly CourseWalk $walk, private readonly int $day, private readonly int $next, array $other, array $without, private readonly ?Passage $nextRecap, float $budget, ReviewChooser $chooser = new ReviewChooser)
+    public function __construct(private readonly CourseWalk $walk, private readonly int $day, private readonly int $next, array $other, array $without, private readonly ?Passage $nextRecap, float $budget, float $price = 0.0, bool $isPolish = false, ReviewChooser $chooser = new ReviewChooser)
     {
         $course = $walk->outset->course;
         $isLeftOut = array_fill_keys($without, true);
-        $shown = $course->showing !== null && $day <= \Gorvan\Core\Reading\Day::number($course->showing->on) ? $course->showingPassage() : null;
+        $shown = $course->showing !== null && $day <= Day::number($course->showing->on) ? $course->showingPassage() : null;
         $items = array_fill(0, $course->form->count(), null);
-        foreach ($walk->taught() as $position) {
-            if (isset($isLeftOut[$position])) {
+        foreach ($walk->reviewed() as $position) {
+            if (isset($isLeftOut[$position]) || ($isPolish && $walk->wasReviewed($position) && $walk->class->meanRecall($position, $day) >= self::STILL_THERE)) {
                 continue;
             }
             $own = $other[$position] ?? null;
@@ -64,9 +76,11 @@ final class ReviewPlanner
                 $this->gains[$position] = $gain;
             }
             $this->weights[$position] = max(self::isIn($position, $nextRecap) ? self::NEXT_RECAP : 1.0, self::isIn($position, $shown) ? self::SHOWN : 1.0);
-            $items[$position - 1] = new ReviewItem(($gain->gain ?? 0.0) * $this->weights[$position], $this->minutesOf($position, self::PASSES));
+            // Where a form is only kept alive, what is there has its price on every evening.
+            $isPriced = $course->keepsAlive() && $walk->class->meanRecall($position, $day) >= self::STILL_THERE;
+            $items[$position - 1] = new ReviewItem(($gain->gain ?? 0.0) * $this->weights[$position], $this->minutesOf($position, self::PASSES), $isPriced ? max($price, ReviewProblem::PRICE) : null);
         }
-        $this->problem = new ReviewProblem(array_values($items), max(0.0, $budget));
+        $this->problem = new ReviewProblem(array_values($items), max(0.0, $budget), price: $price);
         $this->chosen = $chooser->choose($this->problem)->passages;
         $this->passes = array_map(static fn (): int => self::PASSES, $this->chosen);
     }
@@ -78,20 +92,21 @@ final class ReviewPlanner
     }
 
     /**
-     * Further passes for what minutes are left: what leads into the next lesson first, then what is remembered least, one
-     * pass at a time.
+     * Further passes for what minutes are left, of passages that are not quite there (under 0.85): what leads into the next lesson
+     * first, then what is remembered least, one pass at a time.
      *
+     * @param  bool  $whatever  of all passages: where the teacher gave review more minutes than it needs
      * @return int how many were added
      */
-    public function goAround(float $spare): int
+    public function goAround(float $spare, bool $whatever = false): int
     {
-        $order = array_keys($this->chosen);
+        $order = array_filter(array_keys($this->chosen), fn (int $at): bool => $whatever || $this->recall($at) < self::NOT_QUITE);
         usort($order, fn (int $a, int $b): int => [! $this->leadsOn($a), $this->recall($a), $a] <=> [! $this->leadsOn($b), $this->recall($b), $b]);
         $added = 0;
         for ($round = self::PASSES; $round < self::MOST_PASSES; $round++) {
             foreach ($order as $at) {
                 $cost = $this->minutesWith($this->chosen[$at]->passage, $this->passes[$at] + 1) - $this->minutesWith($this->chosen[$at]->passage, $this->passes[$at]);
-                if ($cost <= $spare + 1e-9) {
+                if ($cost <= $spare + 1e-9 && $this->goesRound($this->chosen[$at]->passage, $this->passes[$at])) {
                     $this->passes[$at]++;
                     $spare -= $cost;
                     $added++;
@@ -100,6 +115,18 @@ final class ReviewPlanner
         }
 
         return $added;
+    }
+
+    /** Whether another pass has anything to go through: what takes long is not gone through again. */
+    private function goesRound(Passage $passage, int $passes): bool
+    {
+        foreach ($this->walk->counted($passage) as $position) {
+            if ($this->minutesOf($position, $passes + 1) > $this->minutesOf($position, $passes)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return list<Passage> */
@@ -115,26 +142,26 @@ final class ReviewPlanner
 
         return array_map(fn (ChosenPassage $one, int $passes): PlannedReview => new PlannedReview(
             $this->walk->outset->course->form->countedIdsOf($one->passage),
-            $passes,
+            self::timesOf($this->walk, $one->passage, $passes),
             $this->minutesWith($one->passage, $passes),
             $this->why($one, $instead),
         ), $this->chosen, $this->passes);
     }
 
     /**
-     * A passage that is gone through whatever it is worth, as often as some minutes allow, three times at most.
+     * A passage that is gone through whatever it is worth, as often as some minutes allow, three times at most; what joins two sides
+     * up to six times while it is not quite there.
      *
      * @return array{int, float} passes and minutes
      */
-    public static function fixed(CourseWalk $walk, Passage $passage, float $most): array
+    public static function fixed(CourseWalk $walk, Passage $passage, float $most, int $day = 0, bool $isJoin = false): array
     {
-        $passes = self::PASSES;
-        $minutes = static fn (int $times): float => array_sum(array_map(static fn (int $position): float => self::minutesIn($walk, $position, $times), $walk->counted($passage))) + ReviewProblem::SET_UP;
-        while ($passes > 1 && $minutes($passes) > $most + 1e-9) {
+        $passes = $isJoin && $walk->recallOf($passage, $day) < self::NOT_QUITE ? self::MOST_PASSES : self::PASSES;
+        while ($passes > 1 && self::minutesTogether($walk, $passage, $passes) > $most + 1e-9) {
             $passes--;
         }
 
-        return [$passes, min($minutes($passes), max(0.0, $most))];
+        return [self::timesOf($walk, $passage, $passes), min(self::minutesTogether($walk, $passage, $passes), max(0.0, $most))];
     }
 
     /**
@@ -184,7 +211,7 @@ final class ReviewPlanner
                 $items[$position - 1] = null;
             }
         }
-        $left = (new ReviewChooser)->choose(new ReviewProblem(array_values($items), max(array_map(static fn (ChosenPassage $one): float => $one->minutes, $this->chosen))))->passages;
+        $left = (new ReviewChooser)->choose(new ReviewProblem(array_values($items), max(array_map(static fn (ChosenPassage $one): float => $one->minutes, $this->chosen)), price: $this->problem->price))->passages;
         usort($left, static fn (ChosenPassage $a, ChosenPassage $b): int => [$b->value, $a->passage->from] <=> [$a->value, $b->passage->from]);
 
         return $left[0] ?? null;
@@ -209,16 +236,19 @@ final class ReviewPlanner
     /** Mean recall tonight, before anything is done. */
     private function recallOf(Passage $passage): float
     {
-        $positions = $this->walk->counted($passage);
-
-        return array_sum(array_map(fn (int $position): float => $this->walk->class->meanRecall($position, $this->day), $positions)) / max(1, count($positions));
+        return $this->walk->recallOf($passage, $this->day);
     }
 
     private function minutesWith(Passage $passage, int $passes): float
     {
+        return self::minutesTogether($this->walk, $passage, $passes);
+    }
+
+    private static function minutesTogether(CourseWalk $walk, Passage $passage, int $passes): float
+    {
         $quarters = ReviewProblem::quarters(ReviewProblem::SET_UP);
-        foreach ($this->walk->counted($passage) as $position) {
-            $quarters += ReviewProblem::quarters($this->minutesOf($position, $passes));
+        foreach ($walk->counted($passage) as $position) {
+            $quarters += ReviewProblem::quarters(self::minutesIn($walk, $position, $passes));
         }
 
         return $quarters / ReviewProblem::QUARTERS;
@@ -231,7 +261,22 @@ final class ReviewPlanner
 
     private static function minutesIn(CourseWalk $walk, int $position, int $passes): float
     {
-        return $passes * ($walk->time->secondsOf($position) ?? 0.0) / 60.0;
+        return self::times($walk, $position, $passes) * ($walk->time->secondsOf($position) ?? 0.0) / 60.0;
+    }
+
+    /** How often a passage is gone through: as often as that of its entries which is gone through most. */
+    private static function timesOf(CourseWalk $walk, Passage $passage, int $passes): int
+    {
+        return max([1, ...array_map(static fn (int $position): int => self::times($walk, $position, $passes), $walk->counted($passage))]);
+    }
+
+    /** What takes long is gone through as often as two minutes allow, and once in any case. */
+    private static function times(CourseWalk $walk, int $position, int $passes): int
+    {
+        $seconds = $walk->time->secondsOf($position) ?? 0.0;
+        $most = $seconds <= 0.0 ? self::PASSES : max(1, min(self::PASSES, (int) floor(round(self::LONG / $seconds, 9))));
+
+        return $most < self::PASSES ? min($passes, $most) : $passes;
     }
 
     private static function isIn(int $position, ?Passage $passage): bool

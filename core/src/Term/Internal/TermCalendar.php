@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Gorvan\Core\Term\Internal;
 
 use Gorvan\Core\Reading\Day;
+use Gorvan\Core\Term\Course;
+use Gorvan\Core\Term\MeetingKind;
 use Gorvan\Core\Term\TermMeeting;
 
 /**
- * What the calendar of a term says of its meetings: which come after a break, and which are kept in reserve.
+ * What the calendar of a term says of its meetings, as one course sees it: which is before a break, which is kept before a
+ * showing, which is the showing's own, and which is the last.
  *
  * @internal
  */
@@ -19,23 +22,50 @@ final readonly class TermCalendar
 
     private const BREAK_GAPS = 1.5;
 
-    private const RESERVE_ONE_IN = 6;
+    /** A term of so many meetings ends with a look back. */
+    private const LOOKS_BACK = 6;
 
     private const USUAL_GAP = 7;
 
     /** @var list<int> */
     public array $days;
 
-    /** @param  list<TermMeeting>  $meetings */
-    public function __construct(public array $meetings)
+    /** @var list<int> places of the course's own meetings in the term */
+    public array $own;
+
+    /** @var array<int, int> by place in the term, how many of its own come before */
+    private array $order;
+
+    private int $usualGap;
+
+    /**
+     * @param  list<TermMeeting>  $meetings  of the term
+     * @param  list<int>|null  $own  where courses take turns; null for all
+     */
+    public function __construct(public array $meetings, ?array $own = null)
     {
         $this->days = array_map(static fn (TermMeeting $meeting): int => Day::number($meeting->on), $meetings);
+        $this->own = $own ?? array_keys($meetings);
+        $this->order = array_flip($this->own);
+        $gaps = [];
+        foreach (array_slice($this->own, 1) as $n => $at) {
+            $gaps[] = $this->days[$at] - $this->days[$this->own[$n]];
+        }
+        sort($gaps);
+        $this->usualGap = $gaps === [] ? self::USUAL_GAP : $gaps[intdiv(count($gaps) - 1, 2)];
     }
 
-    /** The day of the meeting after this one, later than it in any case. */
+    public function isOwn(int $at): bool
+    {
+        return isset($this->order[$at]);
+    }
+
+    /** The day of the course's meeting after this one, later than it in any case. */
     public function next(int $at): int
     {
-        return max($this->days[$at + 1] ?? $this->days[$at] + self::USUAL_GAP, $this->days[$at] + 1);
+        $next = $this->following($at);
+
+        return max($next === null ? $this->days[$at] + self::USUAL_GAP : $this->days[$next], $this->days[$at] + 1);
     }
 
     /** The day on which the term is looked back at: a week after its last meeting. */
@@ -44,35 +74,69 @@ final readonly class TermCalendar
         return ($this->days[count($this->days) - 1] ?? 0) + self::USUAL_GAP;
     }
 
-    public function isAfterBreak(int $at): bool
+    /** Days to the next meeting, where a break lies between; null where none does. */
+    public function breakAfter(int $at): ?int
     {
-        $gaps = [];
-        foreach (array_slice($this->days, 1) as $n => $day) {
-            $gaps[$n + 1] = $day - $this->days[$n];
-        }
-        $gap = $gaps[$at] ?? 0;
-        sort($gaps);
+        $next = $this->following($at);
+        $gap = $next === null ? 0 : $this->days[$next] - $this->days[$at];
 
-        return $gap > self::BREAK_DAYS && $gap > self::BREAK_GAPS * ($gaps[intdiv(count($gaps) - 1, 2)] ?? 0);
+        return $gap > self::BREAK_DAYS && $gap > self::BREAK_GAPS * $this->usualGap ? $gap : null;
     }
 
-    /** How many meetings are kept before the end of term, and before a showing. */
-    public function reserve(): int
+    public function isShowing(int $at, Course $course): bool
     {
-        $meetings = count($this->meetings);
-
-        return $meetings <= 1 ? 0 : max(1, intdiv($meetings, self::RESERVE_ONE_IN));
+        return $course->showing !== null && $this->meetings[$at]->on === $course->showing->on;
     }
 
-    /** @param  string|null  $showing  day `Y-m-d` */
-    public function isReserve(int $at, ?string $showing): bool
+    /** Whether a meeting is one of those kept before the showing. */
+    public function isReserve(int $at, Course $course): bool
     {
-        $reserve = $this->reserve();
-        if ($at >= count($this->meetings) - $reserve) {
-            return true;
+        if ($course->showing === null || $this->meetings[$at]->on >= $course->showing->on || $this->meetings[$at]->pins->spendsReserve) {
+            return false;
         }
-        $until = count(array_filter($this->meetings, static fn (TermMeeting $meeting): bool => $showing !== null && $meeting->on <= $showing));
+        $before = array_values(array_filter($this->own, fn (int $one): bool => $this->meetings[$one]->on < $course->showing->on));
 
-        return $at < $until && $at >= $until - $reserve;
+        return in_array($at, array_slice($before, count($before) - min($course->reserve, count($before))), true);
+    }
+
+    public function isLookBack(int $at, Course $course): bool
+    {
+        return $course->looksBack && count($this->own) >= self::LOOKS_BACK && $at === $this->own[count($this->own) - 1];
+    }
+
+    /** What the calendar makes of a meeting that brings nothing new; null where it leaves it for a lesson. */
+    public function holds(int $at, Course $course): ?MeetingKind
+    {
+        return match (true) {
+            $this->isShowing($at, $course) => MeetingKind::Showing,
+            $this->isReserve($at, $course) => MeetingKind::Reserve,
+            $this->breakAfter($at) !== null => MeetingKind::BeforeBreak,
+            $this->isLookBack($at, $course) => MeetingKind::LookBack,
+            default => null,
+        };
+    }
+
+    /**
+     * The evenings that calendar and pins leave for lessons, from the term's first on.
+     *
+     * @return list<int> places in the term
+     */
+    public function evenings(Course $course): array
+    {
+        return array_values(array_filter($this->own, fn (int $at): bool => ! $this->meetings[$at]->pins->bringsNothing() && $this->holds($at, $course) === null));
+    }
+
+    private function following(int $at): ?int
+    {
+        if (isset($this->order[$at])) {
+            return $this->own[$this->order[$at] + 1] ?? null;
+        }
+        foreach ($this->own as $one) {
+            if ($one > $at) {
+                return $one;
+            }
+        }
+
+        return null;
     }
 }

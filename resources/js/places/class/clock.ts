@@ -11,7 +11,7 @@ export interface ClassClock {
 }
 
 /** Who gives first. Settling, warming up and closing are part of the practice: they give last. */
-const GIVES: BoxName[] = ['run_through', 'review', 'new', 'focus', 'settle', 'warm_up', 'close'];
+const GIVES: BoxName[] = ['free', 'run_through', 'review', 'new', 'focus', 'settle', 'warm_up', 'close'];
 const LAST: BoxName[] = ['settle', 'warm_up', 'close'];
 
 export const givesLast = (box: BoxName): boolean => LAST.includes(box);

@@ -35,7 +35,7 @@ export function stepsOf(page: MeetingPage, box: BoxName): Step[] {
       case 'new':
         return [...gone(courseId, part.recap, 1), ...part.lessons.flatMap((lesson) => gone(courseId, lesson, 1))];
       case 'run_through':
-        return gone(courseId, part.runThrough, 1);
+        return gone(courseId, part.runThrough, part.times);
       default:
         return [];
     }

@@ -25,7 +25,7 @@ interface Props {
 }
 
 const MOST_MINUTES = 1440;
-const TOUCHED = ['taught', 'shown', 'reviewed', 'run_through', 'joined'] as const;
+const TOUCHED = ['taught', 'shown', 'followed', 'reviewed', 'run_through', 'joined'] as const;
 
 /** What was said before and not sent; a field that was emptied has no number in what is kept. */
 function keptDraft(name: string): Draft | null {
@@ -307,7 +307,11 @@ function Row({ part, form, isNamed, isLocked, onChange, onRemove }: RowProps) {
               className="!w-20 text-right"
               value={part.minutes ?? ''}
               onChange={(event) => {
-                onChange({ minutes: event.target.value === '' ? null : event.target.valueAsNumber });
+                // Whoever says the minutes has measured them.
+                onChange({
+                  minutes: event.target.value === '' ? null : event.target.valueAsNumber,
+                  others: Object.fromEntries(Object.entries(part.others).filter(([key]) => key !== 'as_planned')),
+                });
               }}
             />
             {t('log.unit')}

@@ -24,7 +24,7 @@ describe('a class as planned', () => {
       { what: 'focus', minutes: 6 },
       { what: 'reviewed', entries: ['e1', 'e2'], minutes: 2.7, passes: 3 },
       { what: 'reviewed', entries: ['e1', 'e2'], passes: 1 },
-      { what: 'taught', entries: ['e3', 'e4'], minutes: 19 },
+      { what: 'taught', entries: ['e3', 'e4'], minutes: 19, as_planned: true },
       { what: 'run_through', entries: ['e1', 'e2', 'e3', 'e4'], minutes: 4 },
     ]);
     expect(Date.parse(log.made_at)).not.toBeNaN();
@@ -39,10 +39,13 @@ describe('a class as planned', () => {
   const part = {
     courseId: 'course',
     formTitle: 'T',
-    lessons: [{ number: 2, kind: 'new', from: 3, to: 4 }],
+    lessons: [{ number: 2, kind: 'new', from: 3, to: 4, part: null, parts: null }],
     recap: null,
     review: [],
     runThrough: null,
+    times: 1,
+    order: 'as_written' as const,
+    shown: [],
     why: null,
     taughtAfter: 4,
     recallAfter: 0.8,
@@ -54,17 +57,28 @@ describe('a class as planned', () => {
     };
     const bare = page({ meeting: meeting({ review: [], recap: null, runThrough: null, boxes: { new: 19 } }) });
     expect(toLog('01J', fromPlan(bare, withExtra, null), bare, withExtra).did).toEqual([
-      { what: 'taught', entries: ['e3'], minutes: 19 },
+      { what: 'taught', entries: ['e3'], minutes: 19, as_planned: true },
     ]);
   });
 
   test('of several courses each doing says its form; what is joined is gone through again, not taught', () => {
-    const bare = { recap: null, review: [], runThrough: null, why: null, taughtAfter: 4, recallAfter: 0.8, formTitle: 'T' };
+    const bare = {
+      recap: null,
+      review: [],
+      runThrough: null,
+      times: 1,
+      order: 'as_written' as const,
+      shown: [],
+      why: null,
+      taughtAfter: 4,
+      recallAfter: 0.8,
+      formTitle: 'T',
+    };
     const tonight = meeting({
       boxes: {},
       courses: [
-        { ...bare, courseId: 'course', lessons: [{ number: 1, kind: 'new', from: 1, to: 1 }] },
-        { ...bare, courseId: 'other', lessons: [{ number: null, kind: 'join', from: 3, to: 4 }] },
+        { ...bare, courseId: 'course', lessons: [{ number: 1, kind: 'new', from: 1, to: 1, part: null, parts: null }] },
+        { ...bare, courseId: 'other', lessons: [{ number: null, kind: 'join', from: 3, to: 4, part: null, parts: null }] },
       ],
     });
     const two = page({

@@ -128,13 +128,32 @@ export function fromPlan(page: Page, forms: Forms, run: Run | null): Draft {
           : null;
       lessons.forEach((lesson, at) => {
         const passage = { from: lesson.from, to: lesson.to };
-        const minutes = ran?.[at] ?? lessonMinutes(form, lesson, meeting, lessons.length);
+        const usual = lessonMinutes(form, lesson, meeting, lessons.length);
+        const measured = ran?.[at];
+        // What was over and went to new work is no part of what the lesson takes, and teaches no pace.
+        const over = isOne && lessons.length === 1 && usual !== null ? Math.max(0, (meeting.boxes.new ?? usual) - usual) : 0;
+        const slack = measured === undefined || usual === null ? 0 : Math.min(over, Math.max(0, measured - usual));
+        const minutes = measured === undefined ? usual : Math.round(10 * (measured - slack)) / 10;
+        const others: Partial<Doing> =
+          minutes !== null && (measured === undefined || minutes === usual) ? { as_planned: true } : {};
+        if (slack > 0) others.slack = slack;
         // What is joined was given before: it is gone through again.
-        parts.push(part(lesson.kind === 'join' ? 'reviewed' : 'taught', { ...of, passage, minutes }));
+        parts.push(
+          part(lesson.kind === 'join' ? 'reviewed' : 'taught', {
+            ...of,
+            passage,
+            minutes,
+            others: lesson.kind === 'join' ? {} : others,
+          }),
+        );
       });
     }
     if (planned.runThrough && !isLeftOut('run_through')) {
-      parts.push(part('run_through', { ...of, passage: planned.runThrough, minutes: isOne ? took('run_through') : null }));
+      const others: Partial<Doing> = planned.order === 'as_written' ? {} : { order: planned.order };
+      const passes = planned.times > 1 ? planned.times : null;
+      parts.push(
+        part('run_through', { ...of, passage: planned.runThrough, minutes: isOne ? took('run_through') : null, passes, others }),
+      );
     }
   }
   for (const box of Object.keys(meeting.boxes)) if (isLeftOut(box)) parts.push(part('left_out', { box }));

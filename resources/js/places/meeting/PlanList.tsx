@@ -97,6 +97,7 @@ export function PlanList({
     if (percent !== undefined) return [t('plan.whyShare', { percent, minutes: meeting.minutes })];
     if (box === 'review') return [t('plan.whyReviewBox')];
     if (box === 'run_through') return [t('plan.whyRunBox')];
+    if (box === 'free') return [t('plan.whyFreeBox')];
     const lessons = parts.flatMap((one) =>
       partOf(meeting, one.course).lessons.flatMap((lesson) => {
         const cut = one.form.lessons.find((other) => other.number === lesson.number);
@@ -125,6 +126,7 @@ export function PlanList({
     ),
     focus: () => <FocusPart focus={focusesOf(meeting, principles)} words={focus} />,
     close: () => <p className="text-soft">{t('plan.close')}</p>,
+    free: () => <p className="text-soft">{t('plan.free')}</p>,
     new: () => each((part, of, course) => <NewPart part={part} form={of} course={course} />),
     review: () => each((part, of) => <ReviewPart part={part} form={of} />),
     run_through: () =>
@@ -185,11 +187,13 @@ function NewPart({ part, form, course }: { part: Part; form: Form; course: strin
       ) : null}
       {part.lessons.map((lesson, at) => (
         <p key={`${lesson.kind}${String(lesson.from)}`}>
-          {lesson.kind === 'join' ? `${t('plan.join')} ` : lesson.kind === 'detail' ? `${t('plan.detail')} ` : null}
+          {lesson.kind === 'join' || lesson.kind === 'detail' || lesson.kind === 'rough' ? `${t(`plan.${lesson.kind}`)} ` : null}
           <strong>{words.numbers(lesson)}</strong> {words.titles(lesson)}{' '}
           {lesson.number === null ? null : (
             <TextLink className="no-print text-sm" to={`/forms/${form.id}/lessons/${String(lesson.number)}?course=${course}`}>
-              {t('kind.lesson', { number: lesson.number })}
+              {lesson.part === null
+                ? t('kind.lesson', { number: lesson.number })
+                : t('plan.lessonPart', { number: lesson.number, part: lesson.part, of: lesson.parts ?? lesson.part })}
             </TextLink>
           )}{' '}
           {at === 0 ? why : null}
@@ -228,10 +232,18 @@ function ReviewPart({ part, form }: { part: Part; form: Form }) {
 }
 
 function RunPart({ part, form }: { part: Part; form: Form }) {
+  const { t } = useTranslation();
   const words = usePassageWords(form);
   return part.runThrough ? (
-    <p>
-      <strong>{words.numbers(part.runThrough)}</strong> {words.titles(part.runThrough)}
-    </p>
+    <>
+      <p>
+        <strong>{words.numbers(part.runThrough)}</strong> {words.titles(part.runThrough)}
+        {part.times > 1 ? <span className="text-soft"> · {t('plan.passes', { count: part.times })}</span> : null}
+        {part.order === 'as_written' ? null : <span> · {t(`plan.orders.${part.order}`)}</span>}
+      </p>
+      {part.shown.length > 0 ? (
+        <p className="text-soft">{t('plan.followed', { list: part.shown.map(words.numbers).join(', ') })}</p>
+      ) : null}
+    </>
   ) : null;
 }

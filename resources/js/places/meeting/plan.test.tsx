@@ -44,6 +44,9 @@ const part = (lessons: Meeting['courses'][number]['lessons']): Meeting['courses'
     recap: null,
     review: [review()],
     runThrough: null,
+    times: 1,
+    order: 'as_written',
+    shown: [],
     why: null,
     taughtAfter: 4,
     recallAfter: 0.8,
@@ -75,12 +78,12 @@ describe('why a box has its minutes', () => {
   });
 
   test('the load of its lesson at the minutes of its round: new, or again in detail', async () => {
-    const fresh = meeting({ courses: part([{ number: 2, kind: 'new', from: 3, to: 4 }]) });
+    const fresh = meeting({ courses: part([{ number: 2, kind: 'new', from: 3, to: 4, part: null, parts: null }]) });
     expect(await whyOf('New', fresh)).toBe(
       'Lesson 2 is 2.4 of new work, where a simple new movement counts 1; at 5 minutes each that is 12 minutes.',
     );
     cleanup();
-    const detail = meeting({ courses: part([{ number: 2, kind: 'detail', from: 3, to: 4 }]) });
+    const detail = meeting({ courses: part([{ number: 2, kind: 'detail', from: 3, to: 4, part: null, parts: null }]) });
     expect(await whyOf('New', detail)).toBe(
       'Lesson 2 is 2.4 of new work, where a simple new movement counts 1; at 4 minutes each that is 10 minutes.',
     );

@@ -28,10 +28,13 @@ const evening = (change: Partial<MeetingPage> = {}): MeetingPage =>
         {
           courseId: 'course',
           formTitle: 'Tide stair',
-          lessons: [{ number: 3, kind: 'new', from: 5, to: 6 }],
+          lessons: [{ number: 3, kind: 'new', from: 5, to: 6, part: null, parts: null }],
           recap: { from: 3, to: 4 },
           review: [review({ from: 1, to: 1 })],
           runThrough: { from: 4, to: 6 },
+          times: 1,
+          order: 'as_written',
+          shown: [],
           why: null,
           taughtAfter: 6,
           recallAfter: 0.8,
@@ -97,7 +100,18 @@ test('cautions that cannot be fetched are said to be missing, and can be asked f
 });
 
 test('an evening of nothing but standing asks for no cards', async () => {
-  const bare = { lessons: [], recap: null, review: [], runThrough: null, why: null, taughtAfter: 0, recallAfter: null };
+  const bare = {
+    lessons: [],
+    recap: null,
+    review: [],
+    runThrough: null,
+    times: 1,
+    order: 'as_written' as const,
+    shown: [],
+    why: null,
+    taughtAfter: 0,
+    recallAfter: null,
+  };
   server.answers['GET /api/meetings/{meeting}'] = evening({
     meeting: meeting({ id: 'tonight', courses: [{ courseId: 'course', formTitle: 'Tide stair', ...bare }] }),
     awayLast: [],

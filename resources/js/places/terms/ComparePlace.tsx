@@ -1,9 +1,9 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useFieldArray, useForm } from 'react-hook-form';
 import { useTranslation } from '../../messages';
-import { useNavigate } from '../../kit/router';
+import { useNavigate, useSearchParams } from '../../kit/router';
 import { api, ask, type Course, type Meeting, Problem, type Term } from '../../api/client';
 import { questionsQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
@@ -18,6 +18,7 @@ import { Segmented } from '../../kit/Segmented';
 import { useTell } from '../../kit/toasts';
 import { useAsOne } from '../../kit/useAsOne';
 import { useOnce } from '../../kit/useOnce';
+import { type Said, sentence } from '../../messages/say';
 import { Weave } from '../../pictures/Weave';
 import { OpenedTerm } from './OpenedTerm';
 import { APPROACHES } from './approaches';
@@ -32,10 +33,45 @@ const compared = z.object({
       minutes: z.coerce.number().int().min(0).max(60),
       extra: z.coerce.number().int().min(0).max(12),
       to: z.string(),
+      lost: z.coerce.number().int().min(0).max(4),
+      movements: z.string(),
+      spread: z.enum(['', 'even', 'pace']),
     }),
   ),
 });
-const variant = (approach: (typeof APPROACHES)[number]) => ({ approach, minutes: 0, extra: 0, to: '' });
+const variant = (approach: (typeof APPROACHES)[number], change: Partial<Omit<Variant, 'approach'>> = {}): Variant => ({
+  approach,
+  minutes: 0,
+  extra: 0,
+  to: '',
+  lost: 0,
+  movements: '',
+  spread: '',
+  ...change,
+});
+
+interface Variant {
+  approach: (typeof APPROACHES)[number];
+  minutes: number;
+  extra: number;
+  to: string;
+  lost: number;
+  movements: string;
+  spread: '' | 'even' | 'pace';
+}
+
+/** What stands to be compared at first: three ways round; or, where one came to ask what one thing would change, that beside what is. */
+function begins(course: Course, search: URLSearchParams): Variant[] {
+  const own = course.approach as (typeof APPROACHES)[number];
+  const [what, amount = ''] = (search.get('with') ?? '').split(':');
+  const one = {
+    faster: { movements: amount },
+    spread: { spread: 'even' as const, movements: amount },
+    extra: { extra: Number(amount) || 1 },
+    lost: { lost: Number(amount) || 1 },
+  }[what ?? ''];
+  return one === undefined ? APPROACHES.slice(0, MOST).map((approach) => variant(approach)) : [variant(own), variant(own, one)];
+}
 
 interface Compared {
   meetings: {
@@ -61,6 +97,7 @@ interface Compared {
     weakest?: { at: number; recall: number }[];
     low?: number[];
     showing?: { mean: number; least: number };
+    says?: Said;
   }[];
   expected: number;
   boxes: { kind: string; minutes: number }[];
@@ -77,8 +114,10 @@ function Comparing({ term }: { term: Term }) {
   const navigate = useNavigate();
   const [chosen, setCourse] = useState(term.courses[0]?.id ?? '');
   const course = term.courses.find((one) => one.id === chosen) ?? (term.courses[0] as Course);
+  const [search] = useSearchParams();
+  const [start] = useState(() => begins(course, search));
   const { register, handleSubmit, control, formState } = useForm({
-    defaultValues: { plans: APPROACHES.map((approach) => variant(approach)) },
+    defaultValues: { plans: start },
     resolver: zodResolver(compared),
   });
   const { fields, append, remove } = useFieldArray({ control, name: 'plans' });
@@ -94,7 +133,13 @@ function Comparing({ term }: { term: Term }) {
       const body = {
         kind: 'compare' as const,
         course: course.id,
-        plans: plans.map(({ to, ...one }) => ({ ...one, ...(to === '' ? {} : { to: Number(to) }) })),
+        plans: plans.map(({ to, lost, movements, spread, ...one }) => ({
+          ...one,
+          ...(to === '' ? {} : { to: Number(to) }),
+          ...(lost === 0 ? {} : { lost }),
+          ...(Number(movements.replace(',', '.')) > 0 ? { movements: Number(movements.replace(',', '.')) } : {}),
+          ...(spread === '' ? {} : { spread: spread === 'even' }),
+        })),
       };
       const params = { path: { term: term.term.id }, header: asked.asOne(body) };
       return ask(api.POST('/api/terms/{term}/questions', { params, body }));
@@ -122,6 +167,14 @@ function Comparing({ term }: { term: Term }) {
   });
   const send = useOnce(pose);
   const takeOnce = useOnce(take);
+  // Whoever came with a question has asked it by coming.
+  const cameWith = search.get('with');
+  const isAsked = useRef(false);
+  useEffect(() => {
+    if (cameWith === null || isAsked.current) return;
+    isAsked.current = true;
+    void handleSubmit(send)();
+  }, [cameWith, handleSubmit, send]);
   const plans = latest?.state === 'done' ? (latest.answer as unknown as { plans: Compared[] }).plans : [];
   const isWorking = latest?.state === 'waiting' || latest?.state === 'running';
   return (
@@ -173,6 +226,24 @@ function Comparing({ term }: { term: Term }) {
                     {...register(`plans.${at}.extra`)}
                   />
                 </div>
+                <div className="grid grid-cols-2 items-end gap-2">
+                  <TextField label={t('terms.comparePace')} inputMode="decimal" {...register(`plans.${at}.movements`)} />
+                  <TextField
+                    label={t('terms.compareLost')}
+                    type="number"
+                    error={wrong?.lost?.message}
+                    {...register(`plans.${at}.lost`)}
+                  />
+                </div>
+                <FormSelect
+                  control={control}
+                  name={`plans.${at}.spread`}
+                  label={t('terms.spread')}
+                  of={(['', 'even', 'pace'] as const).map((value) => ({
+                    value,
+                    text: value === '' ? t('terms.compareAsIs') : t(`terms.spreads.${value}`),
+                  }))}
+                />
                 <FormSelect
                   control={control}
                   name={`plans.${at}.to`}
@@ -291,9 +362,13 @@ function Plan({ plan, number: nth, term, course, onTake, isTaking }: PlanProps) 
           </Button>
         ) : null}
       </div>
+      {forecast?.says === undefined ? null : <p className="font-serif text-lg">{sentence(forecast.says)}</p>}
       <p className="text-sm text-soft">
         {t('terms.compareMinutesBy', {
-          list: plan.boxes.map((box) => `${t(`boxes.${box.kind as 'review'}`)} ${String(box.minutes)}`).join(', '),
+          list: plan.boxes
+            .filter((box) => box.minutes > 0)
+            .map((box) => `${t(`boxes.${box.kind as 'review'}`)} ${String(box.minutes)}`)
+            .join(', '),
         })}
       </p>
       <Weave form={course.form} course={course.id} closures={term.closures} meetings={woven(plan, course, term)} />
@@ -309,62 +384,71 @@ function woven(plan: Compared, course: Course, term: Term): Meeting[] {
     return positions.length === 0 ? null : { from: Math.min(...positions), to: Math.max(...positions) };
   };
   const like = term.meetings[0] as Meeting;
+  // What was held since it was worked out is shown as it was held, and once.
   const held = term.meetings.filter((meeting) => !meeting.isOpen);
+  const isHeld = new Set(held.map((meeting) => meeting.id));
   return [
     ...held,
-    ...plan.meetings.map((meeting): Meeting => {
-      const own = meeting.courses.find((one) => one.course === course.id);
-      const lessons = (own?.lessons ?? []).flatMap((lesson) => {
-        const span = spanOf(lesson.entries);
-        return span === null ? [] : [{ ...span, number: lesson.number ?? null, kind: lesson.kind ?? 'new' }];
-      });
-      const review = (own?.review ?? []).flatMap((keys) => {
-        const span = spanOf(keys);
-        return span === null
-          ? []
-          : [
-              {
-                ...span,
-                passes: 3,
-                minutes: 0,
-                meanRecall: null,
-                without: null,
-                with: null,
-                weight: null,
-                value: null,
-                most: null,
-                instead: null,
-                isPinned: false,
-                isFirstNext: false,
-              },
-            ];
-      });
-      return {
-        ...like,
-        id: meeting.id,
-        on: meeting.on,
-        minutes: meeting.minutes,
-        kind: meeting.kind as 'lesson',
-        isHeld: false,
-        isPast: false,
-        isToday: false,
-        isOpen: false,
-        state: 'laid',
-        pins: {},
-        courses: [
-          {
-            courseId: course.id,
-            formTitle: course.form.title,
-            lessons,
-            recap: spanOf(own?.recap ?? []),
-            review,
-            runThrough: spanOf(own?.runThrough ?? []),
-            why: null,
-            taughtAfter: own?.taught ?? null,
-            recallAfter: own?.recall ?? null,
-          },
-        ],
-      };
-    }),
+    ...plan.meetings
+      .filter((meeting) => !isHeld.has(meeting.id))
+      .map((meeting): Meeting => {
+        const own = meeting.courses.find((one) => one.course === course.id);
+        const lessons = (own?.lessons ?? []).flatMap((lesson) => {
+          const span = spanOf(lesson.entries);
+          return span === null
+            ? []
+            : [{ ...span, number: lesson.number ?? null, kind: lesson.kind ?? 'new', part: null, parts: null }];
+        });
+        const review = (own?.review ?? []).flatMap((keys) => {
+          const span = spanOf(keys);
+          return span === null
+            ? []
+            : [
+                {
+                  ...span,
+                  passes: 3,
+                  minutes: 0,
+                  meanRecall: null,
+                  without: null,
+                  with: null,
+                  weight: null,
+                  value: null,
+                  most: null,
+                  instead: null,
+                  isPinned: false,
+                  isFirstNext: false,
+                },
+              ];
+        });
+        return {
+          ...like,
+          id: meeting.id,
+          on: meeting.on,
+          minutes: meeting.minutes,
+          kind: meeting.kind as 'lesson',
+          isHeld: false,
+          isPast: false,
+          isToday: false,
+          isOpen: false,
+          state: 'laid',
+          pins: {},
+          courses: [
+            {
+              courseId: course.id,
+              formTitle: course.form.title,
+              lessons,
+              recap: spanOf(own?.recap ?? []),
+              review,
+              runThrough: spanOf(own?.runThrough ?? []),
+              times: 1,
+              order: 'as_written',
+              shown: [],
+              why: null,
+              taughtAfter: own?.taught ?? null,
+              recallAfter: own?.recall ?? null,
+            },
+          ],
+        };
+      }),
   ];
 }

@@ -9,7 +9,7 @@ import { Button, ButtonLink, RefusalLine, TextField } from '../../kit/controls';
 import { entryChoices } from '../../kit/entryName';
 import { Form } from '../../kit/Form';
 import { number } from '../../kit/format';
-import { FormDate, FormSelect } from '../../kit/formFields';
+import { FormDate, FormSelect, FormTick } from '../../kit/formFields';
 import { Asked } from '../../kit/page';
 import { z } from '../../kit/schema';
 import { Select } from '../../kit/Select';
@@ -18,6 +18,7 @@ import { useAsOne } from '../../kit/useAsOne';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
 import { APPROACHES } from './approaches';
+import { paceChanged, PaceFields, paceFields, paceSaid } from './PaceFields';
 
 /** What is said of any course, one that is there or one that is added. The share is in per cent. */
 const courseFields = z.object({
@@ -29,6 +30,9 @@ const changed = courseFields.extend({
   rhythm: z.string(),
   showingOn: z.literal('').or(z.iso.date()),
   showingTo: z.coerce.number().int(),
+  reserve: z.string(),
+  looksBack: z.boolean(),
+  ...paceFields,
 });
 
 /** A course of a term: how the material goes round, its share, how far it aims, its showing and its rhythm. */
@@ -45,6 +49,9 @@ export function CoursePanel({ term, course, onDone }: { term: Term; course: Cour
       to: course.target.to,
       showingOn: course.showingOn ?? '',
       showingTo: course.showingTo ?? course.target.to,
+      reserve: String(course.reserve),
+      looksBack: course.looksBack,
+      ...paceSaid(course.saidMovements, course.saidMinutes, course.spread),
     },
     // The only course has all of the minutes, and is not asked.
     resolver: zodResolver(term.courses.length > 1 ? changed : changed.extend({ share: z.number() })),
@@ -56,7 +63,17 @@ export function CoursePanel({ term, course, onDone }: { term: Term; course: Cour
     tell(t('terms.changed'));
   };
   const save = useMutation({
-    mutationFn: ({ approach, share, rhythm, to, showingOn, showingTo }: z.output<typeof changed>) =>
+    mutationFn: ({
+      approach,
+      share,
+      rhythm,
+      to,
+      showingOn,
+      showingTo,
+      reserve,
+      looksBack,
+      ...pacing
+    }: z.output<typeof changed>) =>
       ask(
         api.PATCH('/api/courses/{course}', {
           params: { path: { course: course.id } },
@@ -66,6 +83,9 @@ export function CoursePanel({ term, course, onDone }: { term: Term; course: Cour
             rhythm: rhythm === '' ? null : Number(rhythm),
             ...(to === course.target.to ? {} : { to }),
             showing: (showingOn === '' ? null : { on: showingOn, to: showingTo }) as never,
+            ...(Number(reserve) === course.reserve ? {} : { reserve: Number(reserve) }),
+            ...(looksBack === course.looksBack ? {} : { looksBack }),
+            ...paceChanged(pacing, paceSaid(course.saidMovements, course.saidMinutes, course.spread)),
           },
         }),
       ),
@@ -88,6 +108,7 @@ export function CoursePanel({ term, course, onDone }: { term: Term; course: Cour
       }}
     >
       <FormSelect control={control} name="approach" label={t('terms.approach')} of={approaches} />
+      <PaceFields control={control} />
       {term.courses.length > 1 ? (
         <TextField label={t('terms.courseShare')} type="number" error={formState.errors.share?.message} {...register('share')} />
       ) : null}
@@ -97,7 +118,10 @@ export function CoursePanel({ term, course, onDone }: { term: Term; course: Cour
         name="rhythm"
         label={t('terms.rhythm')}
         of={[
-          { value: '', text: t('terms.rhythmUsual', { count: course.usualRhythm }) },
+          {
+            value: '',
+            text: course.usualRhythm === 0 ? t('terms.rhythmNever') : t('terms.rhythmUsual', { count: course.usualRhythm }),
+          },
           ...['1', '2', '3', '4', '5', '6'].map((one) => ({ value: one, text: one })),
           { value: '0', text: t('terms.rhythmNever') },
         ]}
@@ -111,6 +135,17 @@ export function CoursePanel({ term, course, onDone }: { term: Term; course: Cour
           max={term.term.endsOn}
         />
         <FormSelect control={control} name="showingTo" label={t('terms.showingTo')} of={entries} />
+      </div>
+      <div className="grid grid-cols-2 items-end gap-3">
+        <FormSelect
+          control={control}
+          name="reserve"
+          label={t('terms.reserve')}
+          of={['0', '1', '2', '3', '4'].map((one) => ({ value: one, text: one }))}
+        />
+        <FormTick control={control} name="looksBack">
+          {t('terms.looksBack')}
+        </FormTick>
       </div>
       <ButtonLink to={`/forms/${course.form.id}/cut?course=${course.id}`}>{t('lessons.toCourse')}</ButtonLink>
       <Pace group={term.term.groupId} course={course} />

@@ -32,6 +32,7 @@ import { sentence } from '../../messages/say';
 import { Outlook } from './Outlook';
 import { tip } from '../../kit/tip';
 import { APPROACHES } from './approaches';
+import { paceBody, PaceFields, paceFields, paceSaid } from './PaceFields';
 
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 const LAST = 'term.last';
@@ -50,6 +51,7 @@ const laid = z.object({
   approach: z.enum(APPROACHES),
   showingOn: z.string(),
   showingTo: z.string(),
+  ...paceFields,
 });
 type Typed = z.input<typeof laid>;
 
@@ -57,9 +59,10 @@ type Typed = z.input<typeof laid>;
 const draftOf = ({ group, after }: Pick<Typed, 'group' | 'after'>) => `term.${after === '' ? group : after}`;
 
 /** What the server is told of what was typed. */
-function bodyOf({ after, showingOn, showingTo, ...rest }: z.output<typeof laid>): NewTerm {
+function bodyOf({ after, showingOn, showingTo, paceBy, pace, spread, ...rest }: z.output<typeof laid>): NewTerm {
   return {
     ...rest,
+    ...paceBody({ paceBy, pace, spread }),
     after: after === '' ? null : after,
     ...(showingOn === '' ? {} : { showing: { on: showingOn, to: Number(showingTo) } }),
   };
@@ -126,6 +129,7 @@ function Laying({ groups, begins }: LayingProps) {
       approach: begins.approach,
       showingOn: '',
       showingTo: '',
+      ...paceSaid(begins.saidMovements, begins.saidMinutes, begins.spread),
     };
     // What was typed for the group before its last term was looked at is not lost.
     return { ...usual, ...(readDraft<Typed>(draftOf(usual)) ?? readDraft<Typed>(draftOf({ ...usual, after: '' }))) };
@@ -269,6 +273,7 @@ function Laying({ groups, begins }: LayingProps) {
           label={t('terms.approach')}
           of={APPROACHES.map((value) => ({ value, text: t(`terms.approaches.${value}`) }))}
         />
+        <PaceFields control={control} />
         <div className="grid grid-cols-2 gap-3">
           <DateField
             label={t('terms.showingOn')}

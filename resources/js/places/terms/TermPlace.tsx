@@ -146,7 +146,9 @@ function Laid({ term }: { term: Term }) {
             />
           ) : null}
           {term.courses.length > 1 ? <strong className="hidden font-medium print:block">{course.form.title}</strong> : null}
-          <span className="grow text-soft">{t(`terms.approachNames.${course.approach as 'outline' | 'piece' | 'sides'}`)}</span>
+          <span className="grow text-soft">
+            {t(`terms.approachNames.${course.approach as 'outline' | 'piece' | 'sides' | 'whole'}`)}
+          </span>
         </div>
         <div className="flex flex-wrap items-center gap-x-3">
           {term.isOver ? null : (
@@ -173,7 +175,12 @@ function Laid({ term }: { term: Term }) {
             </>
           )}
         </div>
-        <Outlook course={course} meetings={term.meetings} />
+        <Outlook course={course} meetings={term.meetings} {...(term.isOver ? {} : { term: term.term.id })} />
+        {course.showingFallenOut === null ? null : (
+          <p role="status" className="text-persimmon">
+            {t('terms.showingFallenOut', { on: day(course.showingFallenOut, 'weekday') })}
+          </p>
+        )}
         <Warnings title={t('app.warnings')} lines={term.warnings.map(sentence)} />
         <Heading aside={t('terms.legend')}>{t('terms.weave')}</Heading>
         <Weave

@@ -23,6 +23,9 @@ const part = {
   recap: { from: 1, to: 2 },
   review: [],
   runThrough: null,
+  times: 1,
+  order: 'as_written' as const,
+  shown: [],
   why: null,
   taughtAfter: 4,
   recallAfter: 0.8,
@@ -32,7 +35,7 @@ const evening = (id: string, on: string, number: number | null, change: Paramete
     id,
     on,
     isToday: false,
-    courses: [{ ...part, lessons: number === null ? [] : [{ number, kind: 'new', from: 3, to: 4 }] }],
+    courses: [{ ...part, lessons: number === null ? [] : [{ number, kind: 'new', from: 3, to: 4, part: null, parts: null }] }],
     ...change,
   });
 const laid = (change: Partial<Term> = {}): Term => ({

@@ -24,10 +24,13 @@ const planned = (id: string, on: string, number: number | null) =>
       {
         courseId: 'course',
         formTitle: 'Tide stair',
-        lessons: number === null ? [] : [{ number, kind: 'new', from: 2 * number - 1, to: 2 * number }],
+        lessons: number === null ? [] : [{ number, kind: 'new', from: 2 * number - 1, to: 2 * number, part: null, parts: null }],
         recap: null,
         review: [review({ most: 'ada', instead: { from: 3, to: 4, value: 0.2, minutes: 2 } })],
         runThrough: null,
+        times: 1,
+        order: 'as_written',
+        shown: [],
         why: { code: number === null ? 'plan.why.nothing_new' : 'plan.why.first', with: { number: number ?? 0 } },
         taughtAfter: 4,
         recallAfter: 0.8,
@@ -219,14 +222,16 @@ test('a question is asked once, says how far it is, and its answer is taken over
       state: 'done',
       progress: 100,
       isOld: false,
-      answer: { costs: [{ code: 'plan.cost_rhythm', with: { count: 3, looser: 4, more: 2.1 } }] },
+      answer: {
+        costs: [{ code: 'plan.cost_held', with: { on: '2026-02-03', why: { code: 'plan.why.look_back', with: {} }, more: 2.1 } }],
+      },
     },
   ];
   cleanup();
   show();
   expect(await screen.findByText('15 more minutes a meeting would reach the target and hold it.')).toBeTruthy();
   expect(screen.getByText('Working it out: 40 %')).toBeTruthy();
-  const cost = screen.getByText(/after 3 lessons in a row leaves 2.1 movements fewer/);
+  const cost = screen.getByText(/With a lesson on that evening alone, 2.1 movements more/);
   // Under the weave: what comes later than the plan does not move it under the hand.
   const weave = screen.getByRole('group', { name: 'The weave' });
   expect(weave.compareDocumentPosition(cost) & Node.DOCUMENT_POSITION_FOLLOWING).toBeTruthy();
