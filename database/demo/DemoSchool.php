@@ -23,6 +23,7 @@ use App\Actions\ReadLessons;
 use App\Actions\RecordMarks;
 use App\Actions\SaveForm;
 use App\Actions\SavePrinciples;
+use App\Actions\SayTaughtBefore;
 use App\Actions\TakeAttendance;
 use App\Models\CurrentSchool;
 use App\Models\DrillStep;
@@ -43,6 +44,7 @@ use Gorvan\Core\Care\Consideration;
 use Gorvan\Core\Care\StudentConsideration;
 use Gorvan\Core\Form\CommonError;
 use Gorvan\Core\Form\EntryKind;
+use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Lesson\Content\Drill;
 use Gorvan\Core\Lesson\Content\PartnerDrill;
 use Gorvan\Core\Lesson\Content\PartnerStep;
@@ -63,7 +65,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /**
- * An invented school in an invented town, half-way through its term, with a meeting tonight. Everything is made by
+ * An invented school in an invented town, two thirds through its term, with a meeting tonight. Everything is made by
  * the Actions the pages use, on the days it would have happened; nothing is drawn by chance.
  */
 final class DemoSchool
@@ -76,11 +78,16 @@ final class DemoSchool
 
     public const ZONE = 'Europe/London';
 
-    /** Of the evening's minutes, what the long form has; the rest keeps the short one going. */
-    private const LONG_SHARE = 0.7;
+    /** What of the long form is shown: its first section. */
+    private const SHOWN = 17;
 
-    /** What of the long form is shown. */
-    private const SHOWN = 10;
+    /** What the third group knew of it before, and keeps alive; and what that has of its minutes. */
+    private const KEPT = 39;
+
+    private const KEPT_SHARE = 0.4;
+
+    /** The class of the evening group that went otherwise than planned, from the first, 0. */
+    private const OTHERWISE = 6;
 
     private const EVENING = [
         'Anwen T.' => Profile::Steady, 'Bastian O.' => Profile::Steady, 'Corisande V.' => Profile::Quick,
@@ -125,6 +132,11 @@ final class DemoSchool
         'Zephyr X.' => Profile::Steady,
     ];
 
+    /** They know the first half of the long form from before, and begin the lamps. */
+    private const KEEPERS = [
+        'Aldous B.' => Profile::Quick, 'Briony L.' => Profile::Steady, 'Caspian W.' => Profile::Steady, 'Delphine R.' => Profile::Quick, 'Emrys H.' => Profile::Steady,
+    ];
+
     public function __construct(
         private readonly CurrentSchool $current,
         private readonly FoundSchool $found,
@@ -144,6 +156,7 @@ final class DemoSchool
         private readonly PersonalLinks $links,
         private readonly GiveLink $give,
         private readonly KeepLetter $letter,
+        private readonly SayTaughtBefore $before,
     ) {
     }
 
@@ -167,14 +180,19 @@ final class DemoSchool
             $tell('the principles');
             $set = $this->principles($owner, $long);
             $this->write($long);
-            $tell('the evening group and its half term');
+            $tell('the evening group and two thirds of its term');
             $showing = new Showing($today->modify('+28 days')->format('Y-m-d'), $long->placed()->form->at(self::SHOWN)->id);
             $this->group('Evening long form', 'Boat Hall', [
-                new NewCourse($long, Approach::PieceByPiece, self::LONG_SHARE, showing: $showing),
-                new NewCourse($short, Approach::PieceByPiece, 1 - self::LONG_SHARE),
+                new NewCourse($long, Approach::PieceByPiece, showing: $showing),
             ], self::EVENING, $owner, $today, '19:00', 75, $set);
-            $tell('the morning group and its half term');
-            $this->group('Morning lamps', 'Sail Loft', [new NewCourse($short, Approach::PieceByPiece)], self::MORNING, $owner, $today->modify('+2 days'), '10:00', 60);
+            $tell('the morning group, which practises its set whole');
+            $this->group('Morning lamps', 'Sail Loft', [new NewCourse($short, Approach::WholeSet)], self::MORNING, $owner, $today->modify('+2 days'), '10:00', 60);
+            $tell('the keepers, who keep one form alive while they begin another');
+            $kept = $long->placed()->form->countedIdsOf(new Passage(1, self::KEPT));
+            $this->group('Keepers of the long form', 'Sail Loft', [
+                new NewCourse($long, Approach::PieceByPiece, self::KEPT_SHARE, keeps: [$kept]),
+                new NewCourse($short, Approach::PieceByPiece, 1 - self::KEPT_SHARE),
+            ], self::KEEPERS, $owner, $today->modify('+4 days'), '11:00', 60, knew: self::KEPT);
         });
 
         return $owner;
@@ -189,10 +207,10 @@ final class DemoSchool
      * @param  non-empty-list<NewCourse>  $courses
      * @param  array<string, Profile>  $roster
      */
-    private function group(string $name, string $room, array $courses, array $roster, User $by, DateTimeImmutable $next, string $at, int $minutes, ?PrincipleSet $set = null): void
+    private function group(string $name, string $room, array $courses, array $roster, User $by, DateTimeImmutable $next, string $at, int $minutes, ?PrincipleSet $set = null, ?int $knew = null): void
     {
-        $first = $next->modify('-49 days');
-        $this->on($first->modify('-7 days'), function () use ($name, $room, $courses, $roster, $by, $next, $first, $at, $minutes, $set): void {
+        $first = $next->modify('-63 days');
+        $this->on($first->modify('-7 days'), function () use ($name, $room, $courses, $roster, $by, $next, $first, $at, $minutes, $set, $knew): void {
             $group = Group::create(['name' => $name, 'room' => $room, 'form_id' => $courses[0]->form->id]);
             if ($set !== null) {
                 ($this->choose)($group, $set, 1);
@@ -204,6 +222,9 @@ final class DemoSchool
                 if ($set !== null) {
                     $student->update(['email' => in_array($student->name, self::WITHOUT_MAIL, true) ? null : strtolower(Str::before($student->name, ' ')).'@lantern-quay.example', 'size' => self::SIZES[$student->name] ?? null]);
                 }
+            }
+            if ($knew !== null) {
+                ($this->before)($group, (string) Str::ulid(now()), $knew, null, now()->toDateTimeImmutable(), $by);
             }
             $term = ($this->lay)($group, self::season($next), [
                 'from' => $first->format('Y-m-d'),
@@ -246,7 +267,9 @@ final class DemoSchool
                 if ($marks !== []) {
                     ($this->record)($meeting, $marks, $by);
                 }
-                ($this->log)($meeting, $this->asPlanned($meeting, array_keys(array_filter($present)), $scores, $end), $by);
+                $isOtherwise = $number === self::OTHERWISE && count($profiles) === count(self::EVENING);
+                $log = $this->asPlanned($meeting, array_keys(array_filter($present)), $scores, $end);
+                ($this->log)($meeting, $isOtherwise ? self::otherwise($log) : $log, $by);
             });
         }
     }
@@ -422,6 +445,16 @@ final class DemoSchool
         }
 
         return new ClassLog((string) Str::ulid($at), $meeting->id, $meeting->on, $at, (float) $meeting->minutes, $present, $did);
+    }
+
+    /** A class that came to half of its lesson, and says why. */
+    private static function otherwise(ClassLog $log): ClassLog
+    {
+        $did = array_map(static fn (Doing $doing): Doing => $doing->what !== DoingKind::Taught || count($doing->entries) < 2 ? $doing : new Doing(
+            $doing->what, $doing->form, array_slice($doing->entries, 0, intdiv(count($doing->entries) + 1, 2)), minutes: 24.0,
+        ), $log->did);
+
+        return new ClassLog($log->id, $log->meeting, $log->on, $log->madeAt, $log->minutes, $log->present, $did, note: 'The turn took the whole evening; the rest goes first next time.');
     }
 
     /** Does something on another day than today, as the clock of the application sees it. */

@@ -51,11 +51,11 @@ test('the profiles lead to the standings they must, whatever day it is loaded', 
         ->and($of['late']->frontier ?? 0)->toBeLessThan($of['steady']->frontier);
 })->with(['2026-11-24', '2026-03-31', '2027-01-02']);
 
-test('the demo is a school of 26 with two groups and a term half over', function () {
+test('the demo is a school of 31 with three groups and two thirds of a term', function () {
     [, , $meeting] = demoOn('2026-11-24');
-    expect(Student::count())->toBe(26)->and(Group::count())->toBe(2)
+    expect(Student::count())->toBe(31)->and(Group::count())->toBe(3)
         ->and($meeting->term->meetings()->count())->toBe(12)
-        ->and($meeting->term->meetings()->whereHas('logs')->count())->toBe(6);
+        ->and($meeting->term->meetings()->whereHas('logs')->count())->toBe(8);
 });
 
 test('a start that finds the demo’s term over says so, and one that does not says nothing', function () {
@@ -66,7 +66,7 @@ test('a start that finds the demo’s term over says so, and one that does not s
     $this->artisan('gorvan:demo')->expectsOutputToContain('--fresh-demo')->assertSuccessful();
     expect(DB::scalar('select gorvan_demo_school()'))->toBe($meeting->school_id);
     app(CurrentSchool::class)->enter($this->schoolOf($meeting->school_id));
-    expect(Student::count())->toBe(26);
+    expect(Student::count())->toBe(31);
 });
 
 test('what Today says by code is said with the words that are there before the first page is drawn', function () {
