@@ -124,24 +124,34 @@ final readonly class ClassLog
     private function whole(): string
     {
         $did = [];
+        $run = null; // the run-through that stands last, with its entries
         foreach ($this->did as $doing) {
-            $last = $did[count($did) - 1] ?? null;
-            if ($doing->what === DoingKind::Followed && $last !== null && $last[0] === 'run' && $last[1] === $doing->form && $doing->minutes === null) {
-                $last[2] = [...$last[2], ...$doing->entries];
-                sort($last[2]);
-                $did[count($did) - 1] = $last;
-            } elseif ($doing->what === DoingKind::RunThrough || $doing->what === DoingKind::Followed) {
-                $entries = $doing->entries;
-                sort($entries);
-                $did[] = ['run', $doing->form, $entries, $doing->minutes, $doing->note];
-            } else {
-                $did[] = $doing->toData();
+            if ($doing->what === DoingKind::Followed && $run !== null && $run[0]->form === $doing->form && $doing->minutes === null) {
+                $run[1] = [...$run[1], ...$doing->entries];
+
+                continue;
             }
+            $did[] = $run === null ? null : self::asOne(...$run);
+            $isRun = $doing->what === DoingKind::RunThrough || $doing->what === DoingKind::Followed;
+            $run = $isRun ? [$doing, $doing->entries] : null;
+            $did[] = $isRun ? null : $doing->toData();
         }
+        $did[] = $run === null ? null : self::asOne(...$run);
         $data = $this->toData();
-        $data->did = $did;
+        $data->did = array_values(array_filter($did));
 
         return json_encode($data, JSON_THROW_ON_ERROR);
+    }
+
+    /**
+     * @param  list<string>  $entries
+     * @return list<mixed>
+     */
+    private static function asOne(Doing $doing, array $entries): array
+    {
+        sort($entries);
+
+        return ['run', $doing->form, $entries, $doing->minutes, $doing->note];
     }
 
     public function toData(): stdClass
