@@ -110,6 +110,7 @@ final class AnswerQuestion
                     'runThrough' => $course->runThrough,
                     'shown' => $course->shown,
                     'taught' => $course->forecast?->taught,
+                    'movements' => $course->forecast?->movements,
                     'recall' => $course->forecast?->recall,
                 ], $one->courses),
             ], $plan->meetings, array_keys($plan->meetings))),

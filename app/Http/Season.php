@@ -6,6 +6,7 @@ namespace App\Http;
 
 use App\Actions\AskForPlan;
 use App\Actions\PlanTerm;
+use App\Actions\TaughtEntries;
 use App\Http\Data\ClosureData;
 use App\Http\Data\MeetingRow;
 use App\Http\Data\TickData;
@@ -14,7 +15,9 @@ use App\Models\LoggedClass;
 use App\Models\Meeting;
 use App\Models\PlacedForm;
 use App\Models\Term;
+use Gorvan\Core\Form\EntryKind;
 use Gorvan\Core\Form\Form;
+use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Term\Closure;
 use Gorvan\Core\Term\Weekday;
@@ -23,7 +26,7 @@ use Illuminate\Database\Eloquent\Collection;
 /** The meetings of a term as pages show them: what is planned, and what was held. */
 final class Season
 {
-    public function __construct(private readonly CurrentSchool $school, private readonly AskForPlan $ask)
+    public function __construct(private readonly CurrentSchool $school, private readonly AskForPlan $ask, private readonly TaughtEntries $entries)
     {
     }
 
@@ -37,7 +40,10 @@ final class Season
         $meetings = $term->meetings()->orderBy('starts_at')->get();
         $taught = $this->taught($meetings->pluck('id')->all(), $placed);
 
-        return array_values($meetings->map(fn (Meeting $meeting): MeetingRow => MeetingRow::of($meeting, $placed->form, $course, $taught[$meeting->id] ?? null, $this->school, $forms))->all());
+        $known = $taught === [] ? null : ($this->entries)($term->group_id, $placed);
+        $by = static fn (Meeting $meeting): int => count(array_filter($known?->by(Day::number($meeting->on), $placed->form) ?? [], static fn (int $position): bool => $placed->form->at($position)->kind === EntryKind::Movement));
+
+        return array_values($meetings->map(fn (Meeting $meeting): MeetingRow => MeetingRow::of($meeting, $placed->form, $course, $taught[$meeting->id] ?? null, $this->school, $forms, isset($taught[$meeting->id]) ? $by($meeting) : null))->all());
     }
 
     /**

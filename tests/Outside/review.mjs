@@ -7,7 +7,10 @@ const highs = await loadHighs();
 const number = (value) => (value < 0 ? `- ${(-value).toPrecision(17)}` : `+ ${value.toPrecision(17)}`);
 const quarters = (minutes) => Math.ceil(Math.round(minutes * 4 * 1e9) / 1e9);
 
-function model({ entries, budget, setup, most }) {
+// Beside its price: of an entry two minutes are priced at most, setting up whole.
+const worth = (entry, price) => entry.value - (entry.price ?? price) * Math.min(quarters(entry.minutes) / 4, 2);
+
+function model({ entries, budget, setup, most, price = 0 }) {
   const known = entries.flatMap((entry, at) => (entry === null ? [] : [at]));
   if (known.length === 0) return null;
   const rows = [];
@@ -21,7 +24,7 @@ function model({ entries, budget, setup, most }) {
   if (most != null) rows.push(` m: ${known.map((at) => `y${at}`).join(' + ')} <= ${most}`);
   return [
     'Maximize',
-    ` obj: ${known.map((at) => `${number(entries[at].value)} x${at}`).join(' ')}`,
+    ` obj: ${known.map((at) => `${number(worth(entries[at], price))} x${at} ${number((-price * quarters(setup)) / 4)} y${at}`).join(' ')}`,
     'Subject To',
     ...rows,
     'Binary',

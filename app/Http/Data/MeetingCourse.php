@@ -41,7 +41,7 @@ final readonly class MeetingCourse
         public string $order,
         #[OA\Property(type: 'array', items: new OA\Items(ref: PassageData::class), description: 'what is only followed along, for it is not taught yet')]
         public array $shown,
-        #[OA\Property]
+        #[OA\Property(description: 'movements')]
         public ?int $taughtAfter,
         #[OA\Property]
         public ?float $recallAfter,
@@ -69,7 +69,7 @@ final readonly class MeetingCourse
             $plan->times,
             $plan->order->value,
             array_map(static fn (Passage $one): PassageData => new PassageData($one->from, $one->to), Passage::covering($form->positionsOf($plan->shown))),
-            $plan->forecast?->taught,
+            $plan->forecast->movements ?? $plan->forecast?->taught,
             $plan->forecast?->recall,
         );
     }

@@ -81,8 +81,9 @@ final readonly class MeetingRow
      * @param  string  $course  the course that is shown
      * @param  list<string>|null  $taught  entries of the form that its log says were taught; null while nobody has said
      * @param  array<string, Form>  $forms  of the other courses, by course
+     * @param  int|null  $taughtBy  movements taught by then, of one that was held
      */
-    public static function of(Meeting $meeting, Form $form, string $course, ?array $taught, CurrentSchool $school, array $forms = []): self
+    public static function of(Meeting $meeting, Form $form, string $course, ?array $taught, CurrentSchool $school, array $forms = [], ?int $taughtBy = null): self
     {
         $plan = $meeting->planned();
         $part = $plan?->course($course);
@@ -106,7 +107,7 @@ final readonly class MeetingRow
             recap: PassageData::of($form->passageOf($part->recap ?? [])),
             review: array_values(array_filter(array_map(static fn (PlannedReview $one): ?ReviewData => ReviewData::of($one, $form), $part->review ?? []))),
             runThrough: PassageData::of($form->passageOf($part->runThrough ?? [])),
-            taughtAfter: $part?->forecast?->taught,
+            taughtAfter: $taughtBy ?? $part?->forecast->movements ?? $part?->forecast?->taught,
             recallAfter: $part?->forecast?->recall,
             notes: $plan->notes ?? [],
             state: $meeting->state->value,

@@ -9,10 +9,11 @@ use Gorvan\Core\Form\EntryKind;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\LoadModel;
 use Gorvan\Core\Form\Passage;
+use Gorvan\Core\Form\Side;
 
 /**
  * Where a stretch of a form is repeated on the other side (engine 9, "Sides, then joined"): at least two movements, each of
- * which mirrors its counterpart, in order.
+ * which mirrors its counterpart, in order, where a movement without a side may stand for itself.
  */
 final class SideStretches
 {
@@ -35,11 +36,14 @@ final class SideStretches
                 continue;
             }
             $length = 1;
+            $mirrored = (int) LoadModel::mirrorsEarlier($form, $movements[$at]);
             // One side is over before the other begins.
             while ($first + $length < $at && self::counterpart($form, $movements[$at + $length] ?? 0, $order) === $first + $length) {
+                $mirrored += (int) LoadModel::mirrorsEarlier($form, $movements[$at + $length]);
                 $length++;
             }
-            if ($length >= self::LEAST) {
+            // What only returns is the same stretch once more, and no other side.
+            if ($length >= self::LEAST && $mirrored > 0) {
                 $found[] = [new Passage($movements[$first], $movements[$first + $length - 1]), new Passage($movements[$at], $movements[$at + $length - 1])];
                 $at += $length - 1;
             }
@@ -73,10 +77,16 @@ final class SideStretches
     /** @param  array<int, int>  $order  place among the movements, by position */
     private static function counterpart(Form $form, int $position, array $order): ?int
     {
-        if ($position === 0 || ! LoadModel::mirrorsEarlier($form, $position)) {
+        if ($position === 0) {
             return null;
         }
+        $entry = $form->at($position);
+        $of = match (true) {
+            LoadModel::mirrorsEarlier($form, $position) => $entry->mirrors,
+            $entry->side !== Side::Left && $entry->side !== Side::Right && LoadModel::returnsEarlier($form, $position) => $entry->returns,
+            default => null,
+        };
 
-        return $order[$form->positionOf((string) $form->at($position)->mirrors)] ?? null;
+        return $of === null ? null : $order[$form->positionOf($of)] ?? null;
     }
 }

@@ -22,6 +22,9 @@ final readonly class PracticePlanner
 
     private const PASSES = 2;
 
+    /** An entry that takes longer is practised once. */
+    private const LONG_SECONDS = 120.0;
+
     /** Minutes to begin a passage. */
     private const SET_UP = 0.5;
 
@@ -83,7 +86,8 @@ final readonly class PracticePlanner
                 continue;
             }
             [$without[$at], $with[$at]] = [array_sum($before) / count($before), array_sum($after) / count($after)];
-            $items[] = new ReviewItem($gain / count($requests), self::PASSES * $seconds / 60.0);
+            // What takes long is practised once, and no longer than the sheet is.
+            $items[] = new ReviewItem($gain / count($requests), $seconds > self::LONG_SECONDS ? min($seconds / 60.0, max(0.0, $request->minutes - self::SET_UP)) : self::PASSES * $seconds / 60.0);
         }
         // Without a day to practise on nothing is worth anything, and nothing is chosen.
         $chosen = $days === [] ? [] : $this->chooser->choose(new ReviewProblem($items, $request->minutes, self::SET_UP, self::PASSAGES))->passages;

@@ -7,6 +7,7 @@ use Gorvan\Core\Form\Entry;
 use Gorvan\Core\Form\EntryKind;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\Passage;
+use Gorvan\Core\Form\Side;
 use Gorvan\Core\Lesson\SideStretches;
 
 /**
@@ -60,3 +61,14 @@ test('it is cut before, between and after the two, and never at the ends of the 
     'with only a link between, which belongs to the second side' => [[null, null, 'c', 1, 2], [2]],
     'none' => [[null, null], []],
 ]);
+
+test('a movement without a side stands for itself in a stretch that comes back on the other side', function () {
+    // 4 to 6 come again as 8 to 10, and the one in the middle has no side.
+    $entry = fn (int $at, ?string $mirrors = null, ?string $returns = null, ?Side $side = null) => new Entry("e$at", EntryKind::Movement, "E$at", side: $side, mirrors: $mirrors, returns: $returns);
+    $form = fn (?Side $middle, ?string $last = 'e6') => new Form('T', [$entry(1), $entry(2), $entry(3), $entry(4), $entry(5, side: $middle), $entry(6), $entry(7), $entry(8, 'e4'), $entry(9, returns: 'e5', side: $middle), $entry(10, $last)]);
+    expect(stretches($form(null)))->toBe(['4-6 ~ 8-10'])->and(stretches($form(Side::Centre)))->toBe(['4-6 ~ 8-10'])
+        ->and(stretches($form(Side::Left)))->toBe([]); // the same side once more is no other side
+    // What only returns is the stretch once more, and nothing to join.
+    $again = new Form('T', [$entry(1), $entry(2), $entry(3, returns: 'e1'), $entry(4, returns: 'e2')]);
+    expect(stretches($again))->toBe([]);
+});

@@ -68,8 +68,11 @@ test('at most three passages within the minutes of a day, and the lead-in of the
     $apart = array_merge(...array_map(fn () => [metEntry(2.0, 100, 30.0), null], range(1, 6)));
     $many = (new PracticePlanner)->plan(new PracticeRequest(100, 107, $apart, 30.0));
     expect($many->passages)->toHaveCount(3)->and(array_map(fn ($one) => $one->passage->from, $many->passages))->toBe([1, 3, 5]);
-    $one = (new PracticePlanner)->plan(new PracticeRequest(100, 107, [metEntry(2.0, 100, 300.0), null, metEntry(2.0, 100, 300.0, PracticeItem::LEADS_ON)], 11.0));
-    expect(array_map(fn ($one) => $one->passage->from, $one->passages))->toBe([3])->and($one->minutes())->toBe(10.5);
+    // What takes five minutes is practised once, and what takes a quarter of an hour as long as there is.
+    $one = (new PracticePlanner)->plan(new PracticeRequest(100, 107, [metEntry(2.0, 100, 300.0), null, metEntry(2.0, 100, 300.0, PracticeItem::LEADS_ON)], 6.0));
+    expect(array_map(fn ($one) => $one->passage->from, $one->passages))->toBe([3])->and($one->minutes())->toBe(5.5);
+    $walk = (new PracticePlanner)->plan(new PracticeRequest(100, 107, [metEntry(2.0, 100, 900.0)], 10.0));
+    expect($walk->passages)->toHaveCount(1)->and($walk->minutes())->toBe(10.0);
 });
 
 test('where no day lies between, no minute is given, or nothing was met, nothing is to be practised', function () {

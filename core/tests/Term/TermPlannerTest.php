@@ -17,6 +17,7 @@ use Gorvan\Core\Lesson\SideStretches;
 use Gorvan\Core\Memory\MemoryState;
 use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Term\Approach;
+use Gorvan\Core\Term\Change\PlanCosts;
 use Gorvan\Core\Term\Course;
 use Gorvan\Core\Term\CourseOutset;
 use Gorvan\Core\Term\CoursePlan;
@@ -502,4 +503,50 @@ test('every open meeting gets its warm-up, by what it loads and within its box, 
             ->and(in_array('necks', $meeting->warmUp, true))->toBe($loads('e7', 'e8', 'e9', 'e10', 'e11', 'e12'));
     }
     expect((new TermPlanner)->plan($request(null))->meetings[1]->warmUp)->toBe([]);
+});
+
+test('with two lessons in an evening the run-through goes through both and what was before them', function () {
+    $course = courseOf(evenForm(40))->paced([120]);
+    foreach (laid(weeks(10, 120), $course, 2.4)->meetings as $at => $meeting) {
+        $lessons = part($meeting)->lessons();
+        if (count($lessons) > 1) {
+            $run = part($meeting)->runThrough;
+            expect(array_diff(array_merge(...array_map(fn (PlannedLesson $one) => $one->entries, $lessons)), $run))->toBe([])
+                ->and($at === 0 || in_array('e'.((int) substr($lessons[0]->entries[0], 1) - 1), $run, true))->toBeTrue();
+        }
+    }
+});
+
+test('what is fixed by hand of an evening is kept to the minute, whatever the evening brings', function () {
+    mt_srand(281);
+    for ($round = 0; $round < 40; $round++) {
+        $at = mt_rand(0, 7);
+        $fixed = [];
+        foreach (['settle', 'warm_up', 'review', 'new', 'run_through', 'close'] as $box) {
+            if (mt_rand(0, 2) === 0) {
+                $fixed[$box] = mt_rand(0, 14);
+            }
+        }
+        $meeting = laid(weeks(8, pins: [$at => new MeetingPins(boxes: $fixed)]), courseOf(evenForm(30), approach: Approach::cases()[$round % 4]))->meetings[$at];
+        foreach (count($fixed) === 6 ? [] : $fixed as $box => $minutes) {
+            expect($meeting->boxes[$box])->toBe($minutes, json_encode([$fixed, $meeting->boxes]));
+        }
+        expect(array_sum($meeting->boxes))->toBe(75)->and(($fixed['new'] ?? null) === 0 && part($meeting)->given() !== [])->toBeFalse();
+    }
+});
+
+test('what an evening that is held back costs is the difference of that evening alone', function () {
+    $course = courseOf(evenForm(60), rhythm: 2);
+    $request = new TermRequest('seed', weeks(8), [new CourseOutset($course, (new LessonCutter)->cut($course->form, 3.6), [], [])]);
+    $plan = (new TermPlanner)->plan($request);
+    foreach ((new PlanCosts)->of($request, $plan, fn () => null) as $cost) {
+        $at = array_search($cost->with['on'], array_map(fn (TermMeeting $one) => $one->on, $request->meetings), true);
+        $meetings = $request->meetings;
+        $meetings[$at] = $meetings[$at]->pinned(new MeetingPins(gives: ['c' => true]));
+        $forced = (new TermPlanner)->plan($request->with(['meetings' => $meetings]));
+        // Whatever comes before that evening comes as it would have.
+        expect(array_slice(lessonNumbers($forced), 0, $at))->toBe(array_slice(lessonNumbers($plan), 0, $at))->and(lessonNumbers($forced)[$at])->not->toBe([])
+            ->and(round($forced->expected() - $plan->expected(), 1))->toBe($cost->with['more']);
+    }
+    expect((new PlanCosts)->of($request, $plan, fn () => null))->not->toBe([]);
 });

@@ -2,10 +2,10 @@ import type { ReactNode } from 'react';
 import { useTranslation } from '../messages';
 import { withoutClass } from './withoutClass';
 import { Link } from '../kit/router';
-import type { Closure, Entry, Form, Meeting, Passage } from '../api/client';
+import type { Closure, Form, Meeting, Passage } from '../api/client';
 import { day, share } from '../kit/format';
 import { useLesson, useSpot } from './CarryLessons';
-import { movementsTo, type Part, partOf } from './coursePart';
+import { type Part, partOf } from './coursePart';
 import { meetingKind, takesLessons } from './meetingKind';
 import { Ruler, RULER } from './Ruler';
 import { frameOf, type Strip, stripOf } from './strip';
@@ -99,7 +99,6 @@ export function Weave({ form, course, meetings, closures, was, canMove = false, 
             ) : (
               <MeetingLine
                 meeting={row.meeting}
-                entries={form.entries}
                 was={old.get(row.meeting.id)}
                 course={course}
                 strip={strip}
@@ -120,7 +119,6 @@ export function Weave({ form, course, meetings, closures, was, canMove = false, 
 
 interface LineProps {
   meeting: Meeting;
-  entries: Entry[];
   was: Meeting | undefined;
   course: string;
   strip: Strip;
@@ -136,13 +134,13 @@ const spanOn = (strip: Strip, left: number) => (passage: Passage) => ({
   width: Math.max(strip.x(passage.to + 1) - strip.x(passage.from) - 2, 4),
 });
 
-function MeetingLine({ meeting, entries, was, course, strip, frame, width, canMove, isSketch, onChoose }: LineProps) {
+function MeetingLine({ meeting, was, course, strip, frame, width, canMove, isSketch, onChoose }: LineProps) {
   const { t } = useTranslation();
   const kind = meetingKind(meeting);
   const isPlanned = kind !== 'past' && kind !== 'cancelled';
   const { setNodeRef, isOver } = useSpot(meeting.id, 'weave', canMove && takesLessons(meeting));
   const part = partOf(meeting, course);
-  const taught = movementsTo(entries, part.taughtAfter);
+  const taught = part.taughtAfter ?? 0;
   const number = part.lessons.find((one) => one.number !== null)?.number ?? null;
   const words = kind === 'lesson' && number === null ? t('kind.consolidation') : t(`kind.${kind}`, { number: number ?? '' });
   const span = spanOn(strip, frame.left);

@@ -21,6 +21,7 @@ export function partOf(meeting: Meeting, course: string): Part {
   if (!isFirst || (!meeting.isHeld && planned)) return part;
   return {
     ...part,
+    taughtAfter: meeting.taughtAfter,
     lessons: meeting.lesson ? [{ ...meeting.lesson, number: meeting.lessonNumber, kind: 'new', part: null, parts: null }] : [],
   };
 }

@@ -7,6 +7,7 @@ namespace Gorvan\Core\Term\Change;
 use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Term\CourseForecast;
+use Gorvan\Core\Term\LessonKind;
 use Gorvan\Core\Term\MeetingKind;
 
 /** What a re-plan moved, in words (engine 9). */
@@ -78,12 +79,16 @@ final class PlanDifference
         $new = $is->lessons();
         foreach ($was->lessons() + array_fill_keys(array_keys($new), []) as $course => $before) {
             $after = $new[$course] ?? [];
+            $forecast = self::forecast($is, (string) $course);
             foreach ($before + $after as $key => $_) {
                 [$kind, $number] = explode(' ', (string) $key);
+                // What was taught meanwhile, with whatever lesson, is done, and goes nowhere.
+                $isDone = $forecast !== null && ! in_array((int) $number, $kind === LessonKind::Detail->value ? $forecast->undetailed : $forecast->left, true);
                 $what = Message::of("replan.lesson_$kind", number: (int) $number);
                 [$from, $to] = [$before[$key] ?? null, $after[$key] ?? null];
                 $message = match (true) {
                     $from === $to, $from !== null && ($days[$from] ?? $from) === $to => null,
+                    $to === null && $isDone => null,
                     $to === null => Message::of('replan.lesson_left', what: $what),
                     $from === null => Message::of('replan.lesson_comes', what: $what, on: $to),
                     default => Message::of('replan.lesson', what: $what, from: $from, to: $to),

@@ -420,7 +420,9 @@ final class CourseWalk
         $this->minutes['run_through'] += $evening->minutes->runThrough;
         $recalls = array_map(fn (int $position): float => $this->class->meanRecall($position, $next), array_keys($this->taught));
 
-        return new Forecast(count($this->taught), $recalls === [] ? null : array_sum($recalls) / count($recalls));
+        $movements = count(array_filter(array_keys($this->taught), fn (int $position): bool => $this->outset->course->form->at($position)->kind === EntryKind::Movement));
+
+        return new Forecast(count($this->taught), $recalls === [] ? null : array_sum($recalls) / count($recalls), $movements);
     }
 
     /** What the next evening of the course goes by. */

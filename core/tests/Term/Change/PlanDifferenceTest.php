@@ -28,9 +28,9 @@ function evening(string $on, array $courses, string $kind = 'lesson'): MeetingPl
     return MeetingPlan::read(JsonNode::of(json_decode((string) json_encode(['format' => 'gorvan.plan/1', 'on' => $on, 'minutes' => 60, 'kind' => $kind, 'boxes' => [], 'courses' => $parts])), '$'));
 }
 
-function outlook(string $course, float $expected, ?ShowingForecast $showing = null): CourseForecast
+function outlook(string $course, float $expected, ?ShowingForecast $showing = null, array $left = [1, 2, 3, 4, 5]): CourseForecast
 {
-    return new CourseForecast($course, 20_500, 4, 4, 3, $expected, 0.8, [], [], [], $showing, []);
+    return new CourseForecast($course, 20_500, 4, 4, 3, $expected, 0.8, [], [], $left, $showing, []);
 }
 
 /**
@@ -69,6 +69,16 @@ test('a lesson that goes to another evening, to the next term, or into this one'
     $left = planned(plans: ['b' => evening('2026-01-13', ['long' => [[], [['n1']]]], 'reserve')]);
     expect(moved($left))->toBe("lesson 2 goes to the next term.\n2026-01-13 is kept free now.")
         ->and(moved(planned(), $left))->toBe('lesson 2 comes on 2026-01-13.');
+});
+
+test('a lesson that was taught meanwhile, with whatever other, goes nowhere', function () {
+    $done = planned(plans: ['b' => evening('2026-01-13', ['long' => [[], [['n1']]]], 'consolidation')], forecasts: [outlook('long', 3.0, null, [3])]);
+    expect(moved($done))->toBe('2026-01-13 brings nothing new now.');
+});
+
+test('a showing whose evening falls out says so', function () {
+    $was = planned(forecasts: [outlook('long', 3.0, new ShowingForecast(0.9, 0.8, 1))]);
+    expect(moved(planned(['state' => MeetingState::Cancelled]), $was))->toContain('falls out with its evening: choose another day');
 });
 
 test('an evening that is off gives up its lesson, with its reason; and takes place after all', function () {

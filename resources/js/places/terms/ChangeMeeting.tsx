@@ -119,7 +119,7 @@ export function ChangeMeeting({ term, meeting, course, onPropose }: Props) {
             </ul>
             <ReviewIn
               course={course}
-              upTo={Math.max(1, part.taughtAfter ?? 1)}
+              upTo={taughtTo(term, meeting, course.id)}
               onPut={(from, to) => {
                 onPropose([{ what: 'review_in', meeting: meeting.id, course: course.id, entries: keysOf(from, to) }]);
               }}
@@ -130,6 +130,19 @@ export function ChangeMeeting({ term, meeting, course, onPropose }: Props) {
         </>
       )}
     </div>
+  );
+}
+
+/** The last position that is taught by an evening, as far as its term says: what can be reviewed on it. */
+function taughtTo(term: Term, meeting: Meeting, course: string): number {
+  const parts = term.meetings
+    .filter((one) => one.on <= meeting.on && one.state !== 'cancelled')
+    .map((one) => partOf(one, course));
+  return Math.max(
+    1,
+    ...parts.flatMap((part) =>
+      [...part.lessons, ...part.review, ...(part.runThrough ? [part.runThrough] : [])].map((one) => one.to),
+    ),
   );
 }
 

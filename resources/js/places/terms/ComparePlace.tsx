@@ -86,6 +86,7 @@ interface Compared {
       review: string[][];
       runThrough: string[];
       taught?: number | null;
+      movements?: number | null;
       recall?: number | null;
     }[];
   }[];
@@ -444,7 +445,7 @@ function woven(plan: Compared, course: Course, term: Term): Meeting[] {
               order: 'as_written',
               shown: [],
               why: null,
-              taughtAfter: own?.taught ?? null,
+              taughtAfter: own?.movements ?? own?.taught ?? null,
               recallAfter: own?.recall ?? null,
             },
           ],

@@ -15,7 +15,7 @@ import { Segmented } from '../../kit/Segmented';
 import { useMay } from '../../kit/useMay';
 import { type Said, sentence } from '../../messages/say';
 import { CarryLessons, TickSpot } from '../../pictures/CarryLessons';
-import { movementsTo, partOf } from '../../pictures/coursePart';
+import { partOf } from '../../pictures/coursePart';
 import { meetingKind } from '../../pictures/meetingKind';
 import { SeasonLine } from '../../pictures/SeasonLine';
 import { Weave } from '../../pictures/Weave';
@@ -331,7 +331,7 @@ function AsTable({ term, course, onChoose }: { term: Term; course: Course; onCho
                     <>
                       <td className="pr-4">{part.lessons.map(words.numbers).join(', ') || '–'}</td>
                       <td className="pr-4">{part.review.map(words.numbers).join(', ') || '–'}</td>
-                      <td className="pr-4 text-right">{movementsTo(course.form.entries, part.taughtAfter)}</td>
+                      <td className="pr-4 text-right">{part.taughtAfter ?? 0}</td>
                       <td className="text-right">{share(part.recallAfter)}</td>
                     </>
                   )}
