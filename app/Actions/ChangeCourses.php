@@ -44,10 +44,14 @@ final class ChangeCourses
         });
     }
 
-    /** @param  array<string, mixed>  $is  columns of the course */
+    /** @param  array<string, mixed>  $is  columns of the course; `turns` of its term */
     public function change(Course $course, array $is, Viewer $by, bool $recuts): PlanChange
     {
         return $this->changed($course->term, $by, function (Term $term) use ($course, $is, $recuts): void {
+            if (array_key_exists('turns', $is)) {
+                $term->update(['turns' => $is['turns']]);
+                unset($is['turns']);
+            }
             $course->update($is);
             if (isset($is['share'])) {
                 $others = Course::where('term_id', $term->id)->whereKeyNot($course->id)->get();
@@ -70,6 +74,7 @@ final class ChangeCourses
                 throw Refused::because(Message::of('course.last'));
             }
             $course->delete();
+            $term->update(['turns' => null]); // they were turns with this one
             $sum = $others->sum('share');
             foreach ($others as $at => $other) {
                 $other->update(['share' => $other->share / max(1e-9, $sum), 'ordinal' => $at + 1]);

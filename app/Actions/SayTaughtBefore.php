@@ -20,7 +20,7 @@ use Gorvan\Core\Record\DoingKind;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
-/** "Already taught up to …": what a group was taught before it was kept here, for those who are in it. The latest word stands. */
+/** "Already taught": what a group was taught before it was kept here, any movements of its form, for those who are in it. The latest word stands. */
 final class SayTaughtBefore
 {
     public function __construct(private readonly CurrentSchool $school, private readonly KeepLog $keep, private readonly WithdrawFacts $withdraw, private readonly AskForPlan $ask)
@@ -29,12 +29,12 @@ final class SayTaughtBefore
 
     /**
      * @param  string  $id  a ULID made by the client; the same one twice changes nothing
-     * @param  int  $to  position of the last entry taught
+     * @param  non-empty-list<Passage>  $passages  what was taught, in the order of the form
      * @param  string|null  $on  day `Y-m-d`; a week before the group's first meeting otherwise
      */
-    public function __invoke(Group $group, string $id, int $to, ?string $on, DateTimeImmutable $at, Viewer $by): void
+    public function __invoke(Group $group, string $id, array $passages, ?string $on, DateTimeImmutable $at, Viewer $by): void
     {
-        DB::transaction(function () use ($group, $id, $to, $on, $at, $by): void {
+        DB::transaction(function () use ($group, $id, $passages, $on, $at, $by): void {
             // A log refers to the group: whoever keeps one need not wait for this.
             Group::lock('for no key update')->findOrFail($group->id);
             $this->ask->hold([$group->id]);
@@ -42,7 +42,7 @@ final class SayTaughtBefore
                 return;
             }
             $placed = $group->form->placed();
-            if ($to > $placed->form->count()) {
+            if (max(array_map(static fn (Passage $one): int => $one->to, $passages)) > $placed->form->count()) {
                 throw Refused::because(Message::of('before.entry', count: $placed->form->count()), 'to');
             }
             $on ??= $this->usualDay($group);
@@ -53,7 +53,7 @@ final class SayTaughtBefore
                 $this->withdraw->log($earlier, (string) Str::ulid(), $at, $by);
             }
             $log = new ClassLog($id, null, $on, $at, null, array_values($group->students()->pluck('students.id')->all()), [
-                new Doing(DoingKind::Before, $placed->id, $placed->form->countedIdsOf(new Passage(1, $to))),
+                new Doing(DoingKind::Before, $placed->id, array_values(array_unique(array_merge(...array_map($placed->form->countedIdsOf(...), $passages))))),
             ]);
             ($this->keep)($group->id, null, $log, $by);
             foreach (Term::where('group_id', $group->id)->where('ends_on', '>=', $this->school->today())->orderBy('id')->get() as $term) {

@@ -16,13 +16,14 @@ final class TermSnapshot
 
     private const COURSE = ['form_id', 'ordinal', 'first_entry', 'last_entry', 'approach', 'share', 'lesson_load', 'lesson_count', 'lesson_minutes', 'load_minutes', 'lambda', 'pins', 'cut', 'showing', 'rhythm', 'pace', 'spread', 'reserve', 'looks_back', 'keeps'];
 
-    /** @return array{closures: mixed, meetings: array<string, array<string, mixed>>, courses: array<string, array<string, mixed>>} */
+    /** @return array{closures: mixed, turns: mixed, meetings: array<string, array<string, mixed>>, courses: array<string, array<string, mixed>>} */
     public function of(Term $term): array
     {
         $raw = static fn (Meeting|Course $row, array $keys): array => array_intersect_key($row->getAttributes(), array_fill_keys($keys, true));
 
         return [
             'closures' => Term::findOrFail($term->id)->closures,
+            'turns' => Term::findOrFail($term->id)->turns,
             'meetings' => Meeting::where('term_id', $term->id)->get()->mapWithKeys(static fn (Meeting $one): array => [$one->id => $raw($one, self::MEETING)])->all(),
             'courses' => Course::where('term_id', $term->id)->get()->mapWithKeys(static fn (Course $one): array => [$one->id => $raw($one, self::COURSE)])->all(),
         ];
@@ -76,6 +77,9 @@ final class TermSnapshot
     public function restore(Term $term, array $before, array $after, array $touched): void
     {
         $term->update(['closures' => self::closures($before['closures'], $after['closures'], $term->closures)]);
+        if (array_key_exists('turns', $before) && $before['turns'] !== $after['turns']) {
+            $term->update(['turns' => $before['turns']]);
+        }
         foreach ($touched as $id) {
             $meeting = Meeting::find($id);
             if (isset($before['meetings'][$id])) {

@@ -56,6 +56,7 @@ final class TermPages
             $term->room ?? $term->group->room,
             $term->ends_on < $this->school->today(),
             GroupPrinciplesData::of($term->group),
+            $term->turns ?? [],
         );
     }
 

@@ -224,7 +224,7 @@ final class DemoSchool
                 }
             }
             if ($knew !== null) {
-                ($this->before)($group, (string) Str::ulid(now()), $knew, null, now()->toDateTimeImmutable(), $by);
+                ($this->before)($group, (string) Str::ulid(now()), [new Passage(1, $knew)], null, now()->toDateTimeImmutable(), $by);
             }
             $term = ($this->lay)($group, self::season($next), [
                 'from' => $first->format('Y-m-d'),

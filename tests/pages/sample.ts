@@ -218,6 +218,7 @@ export function term(): Term {
     ],
     warnings: [],
     names: {},
+    turns: [],
     version: 3,
     room: null,
     isOver: false,

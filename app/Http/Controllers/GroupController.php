@@ -108,16 +108,21 @@ final class GroupController extends Controller
         ));
     }
 
-    #[Makes('/api/groups/{group}/before', 'taughtBefore', 'Kept', takes: ['id' => 'string', 'to' => 'integer', 'on?' => 'string|null', 'at' => 'string'], status: 204)]
+    #[Makes('/api/groups/{group}/before', 'taughtBefore', 'Kept', takes: ['id' => 'string', 'to?' => 'integer', 'passages?' => [['from' => 'integer', 'to' => 'integer']], 'on?' => 'string|null', 'at' => 'string'], status: 204)]
     public function before(Request $request, Group $group, SayTaughtBefore $say): Response
     {
         $given = $request->validate([
             'id' => ['required', 'ulid'],
-            'to' => ['required', 'integer', 'min:1', 'max:'.self::MOST_INTEGER],
+            'to' => ['required_without:passages', 'integer', 'min:1', 'max:'.self::MOST_INTEGER],
+            'passages' => ['sometimes', 'array', 'min:1', 'max:300'],
+            'passages.*.from' => ['required', 'integer', 'min:1', 'max:'.self::MOST_INTEGER],
+            'passages.*.to' => ['required', 'integer', 'gte:passages.*.from', 'max:'.self::MOST_INTEGER],
             'on' => ['nullable', 'date_format:Y-m-d'],
             'at' => ['required', $this->instant()],
         ]);
-        $say($group, strtoupper($given['id']), (int) $given['to'], $given['on'] ?? null, new DateTimeImmutable($given['at']), $this->viewer($request));
+        $passages = array_map(static fn (array $one): Passage => new Passage((int) $one['from'], (int) $one['to']), array_values($given['passages'] ?? [['from' => 1, 'to' => $given['to']]]));
+        usort($passages, static fn (Passage $a, Passage $b): int => $a->from <=> $b->from);
+        $say($group, strtoupper($given['id']), $passages === [] ? [new Passage(1, 1)] : $passages, $given['on'] ?? null, new DateTimeImmutable($given['at']), $this->viewer($request));
 
         return response()->noContent();
     }

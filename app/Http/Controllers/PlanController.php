@@ -93,7 +93,7 @@ final class PlanController extends Controller
         return new JsonResponse($this->told($courses->add($term, $form, ['approach' => $given['approach'], 'share' => (float) $given['share'], ...$this->ends($given, $form), ...self::taught($given, $form)], $this->viewer($request))), 201);
     }
 
-    #[Patches('/api/courses/{course}', 'changeCourse', 'Changed', ChangeData::class, takes: ['approach?' => 'enum:outline,piece,sides,whole', 'share?' => 'number', 'rhythm?' => 'integer|null', 'from?' => 'integer|null', 'to?' => 'integer|null', 'showing?' => 'any', 'size?' => SentSize::SHAPE, 'joins?' => [['after' => 'integer', 'pin' => 'enum:always,never|null']], 'isFree?' => 'boolean', 'pace?' => SentPace::SHAPE, 'spread?' => 'boolean|null', 'reserve?' => 'integer', 'looksBack?' => 'boolean', 'keeps?' => [['from' => 'integer', 'to' => 'integer']]], status: 200, mayConflict: true)]
+    #[Patches('/api/courses/{course}', 'changeCourse', 'Changed', ChangeData::class, takes: ['approach?' => 'enum:outline,piece,sides,whole', 'share?' => 'number', 'rhythm?' => 'integer|null', 'from?' => 'integer|null', 'to?' => 'integer|null', 'showing?' => 'any', 'size?' => SentSize::SHAPE, 'joins?' => [['after' => 'integer', 'pin' => 'enum:always,never|null']], 'isFree?' => 'boolean', 'pace?' => SentPace::SHAPE, 'spread?' => 'boolean|null', 'reserve?' => 'integer', 'looksBack?' => 'boolean', 'keeps?' => [['from' => 'integer', 'to' => 'integer']], 'turns?' => ['integer']], status: 200, mayConflict: true)]
     public function changeCourse(Request $request, Course $course, ChangeCourses $courses): JsonResponse
     {
         $given = $request->validate([
@@ -111,11 +111,16 @@ final class PlanController extends Controller
             'spread' => ['sometimes', 'nullable', 'boolean'],
             'reserve' => ['sometimes', 'integer', 'min:0', 'max:'.CoreCourse::MOST_RESERVE],
             'looksBack' => ['sometimes', 'boolean'],
+            'turns' => ['sometimes', 'array', 'max:12'],
+            'turns.*' => ['integer', 'min:0', 'max:'.(ChangeCourses::MOST - 1)],
             ...SentPace::RULES,
             ...self::KEEPS,
             ...$this->target(),
         ]);
         $is = [...array_intersect_key($given, ['approach' => true, 'share' => true, 'rhythm' => true, 'spread' => true, 'reserve' => true]), ...$this->cutting($course, $given), ...self::taught($given, $course->form)];
+        if (array_key_exists('turns', $given)) {
+            $is['turns'] = $given['turns'] === [] ? null : array_values($given['turns']);
+        }
         if (array_key_exists('showing', $given)) {
             $is['showing'] = $given['showing'] === null ? null : $this->showing($course, (string) $given['showing']['on'], (int) $given['showing']['to']);
         }

@@ -16,6 +16,7 @@ final readonly class TermData
      * @param  list<ClosureData>  $closures
      * @param  list<MeetingRow>  $meetings  those that do not take place too
      * @param  list<Message>  $warnings
+     * @param  list<int>  $turns
      */
     public function __construct(
         #[OA\Property]
@@ -38,6 +39,8 @@ final readonly class TermData
         public bool $isOver,
         #[OA\Property]
         public ?GroupPrinciplesData $principles,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'), description: 'whose evening it is, by place of the course, over and over; none where all share each evening')]
+        public array $turns,
     ) {
     }
 }

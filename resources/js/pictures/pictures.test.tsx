@@ -151,7 +151,7 @@ describe('the season line', () => {
     const links = screen.getAllByRole('link');
     expect(links.map((link) => link.getAttribute('href'))).toEqual(['/meetings/first', '/meetings/tonight', '/meetings/last']);
     expect(links.map((link) => link.getAttribute('aria-current'))).toEqual([null, 'page', null]);
-    expect(links[2]?.getAttribute('data-tip')).toBe('Tue 3 Feb, Kept free');
+    expect(links[2]?.getAttribute('data-tip')).toBe('Tue 3 Feb, For the showing');
     expect(within(screen.getByRole('list')).getByText('no class')).toBeTruthy();
   });
 });

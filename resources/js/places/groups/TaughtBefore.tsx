@@ -1,6 +1,7 @@
 import { nowText } from '../../api/clock';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
 import { useTranslation } from '../../messages';
 import { ulid } from 'ulid';
 import { api, ask, type Form as FormData } from '../../api/client';
@@ -13,8 +14,11 @@ import { useFields } from '../../kit/useFields';
 import { useOnce } from '../../kit/useOnce';
 import { entryName } from '../../kit/entryName';
 import { useTell } from '../../kit/toasts';
+import { passagesOf, PickMovements } from '../../pictures/PickMovements';
 
 const taught = z.object({ to: z.string().transform(Number), on: z.string() });
+/** Instead of "up to": the movements one by one. */
+const SINGLE = '0';
 
 interface Props {
   group: string;
@@ -39,19 +43,24 @@ export function TaughtBefore({ group, form, upTo, onDone }: Props) {
       },
     },
   );
+  const [chosen, setChosen] = useState(() => new Set<number>());
   const say = useMutation({
     mutationFn: ({ to, on }: z.output<typeof taught>) =>
       ask(
         api.POST('/api/groups/{group}/before', {
           params: { path: { group } },
-          body: { id, to, on: on || null, at: nowText() },
+          body: { id, ...(to === 0 ? { passages: passagesOf(form.entries, chosen) } : { to }), on: on || null, at: nowText() },
         }),
       ),
     onSuccess: async (_, { to }) => {
       await readAgain('roster');
       await readAgain('term');
       onDone();
-      tell(t('groups.beforeDone', { title: form.entries[to - 1]?.title ?? '' }), {
+      const words =
+        to === 0
+          ? t('groups.beforeDoneSome', { count: chosen.size })
+          : t('groups.beforeDone', { title: form.entries[to - 1]?.title ?? '' });
+      tell(words, {
         takeBack: () => {
           void ask(api.POST('/api/withdrawals', { body: { withdrawals: [{ id: ulid(), of: id, at: nowText() }] } })).then(
             async () => {
@@ -69,6 +78,7 @@ export function TaughtBefore({ group, form, upTo, onDone }: Props) {
     onError: refuse,
   });
   const once = useOnce(say);
+  const isSome = useWatch({ control, name: 'to' }) === SINGLE;
   return (
     <Form onSend={send(once)} className="flex flex-col gap-3">
       <p className="text-soft">{t('groups.beforeHint')}</p>
@@ -76,11 +86,25 @@ export function TaughtBefore({ group, form, upTo, onDone }: Props) {
         control={control}
         name="to"
         label={t('groups.beforeTo')}
-        of={form.entries.map((entry) => ({ value: String(entry.position), text: entryName(entry) }))}
+        of={[
+          ...form.entries.map((entry) => ({ value: String(entry.position), text: entryName(entry) })),
+          { value: SINGLE, text: t('groups.beforeSome') },
+        ]}
       />
+      {isSome ? (
+        <PickMovements
+          form={form}
+          label={t('groups.beforePick')}
+          value={chosen}
+          onValue={(next) => {
+            setChosen(next);
+            setId(ulid());
+          }}
+        />
+      ) : null}
       <FormDate control={control} name="on" label={t('groups.beforeOn')} hint={t('groups.beforeOnHint')} />
       <RefusalLine refusal={refusal} />
-      <Button look="primary" type="submit" disabled={say.isPending}>
+      <Button look="primary" type="submit" disabled={say.isPending || (isSome && chosen.size === 0)}>
         {t('groups.beforeSave')}
       </Button>
     </Form>

@@ -70,6 +70,16 @@ export function ChangeMeeting({ term, meeting, course, onPropose }: Props) {
           >
             {t('terms.nothingNew')}
           </Tick>
+          {course.approach === 'whole' || course.keeps.length > 0 ? null : (
+            <Tick
+              checked={((meeting.pins.rough as string[] | undefined) ?? []).includes(course.id)}
+              onTick={(is) => {
+                onPropose([{ what: 'rough', meeting: meeting.id, course: course.id, is }]);
+              }}
+            >
+              {t('terms.rough')}
+            </Tick>
+          )}
           {part.why?.code === 'plan.why.reserve' || meeting.pins.spends_reserve === true ? (
             <Tick
               checked={meeting.pins.spends_reserve === true}

@@ -1,8 +1,9 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMutation, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { useTranslation } from '../../messages';
-import { api, ask, type Course, Problem, type Term } from '../../api/client';
+import { type Say, useTranslation } from '../../messages';
+import { api, ask, type Course, type Passage, Problem, type Term } from '../../api/client';
 import { formQuery, formsQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
 import { Button, ButtonLink, RefusalLine, TextField } from '../../kit/controls';
@@ -13,10 +14,12 @@ import { FormDate, FormSelect, FormTick } from '../../kit/formFields';
 import { Asked } from '../../kit/page';
 import { z } from '../../kit/schema';
 import { Select } from '../../kit/Select';
+import { Tick } from '../../kit/Tick';
 import { useTell } from '../../kit/toasts';
 import { useAsOne } from '../../kit/useAsOne';
 import { useOnce } from '../../kit/useOnce';
 import { useProblem } from '../../kit/useProblem';
+import { passagesOf, PickMovements } from '../../pictures/PickMovements';
 import { APPROACHES } from './approaches';
 import { paceChanged, PaceFields, paceFields, paceSaid } from './PaceFields';
 
@@ -31,6 +34,7 @@ const changed = courseFields.extend({
   showingOn: z.literal('').or(z.iso.date()),
   showingTo: z.coerce.number().int(),
   reserve: z.string(),
+  turns: z.string(),
   looksBack: z.boolean(),
   ...paceFields,
 });
@@ -41,6 +45,7 @@ export function CoursePanel({ term, course, onDone }: { term: Term; course: Cour
   const tell = useTell();
   const approaches = useApproaches();
   const [refusal, setProblem] = useProblem();
+  const [keeps, setKeeps] = useState<Set<number> | null>(() => kept(course));
   const { register, handleSubmit, formState, control } = useForm({
     defaultValues: {
       approach: course.approach as (typeof APPROACHES)[number],
@@ -50,6 +55,7 @@ export function CoursePanel({ term, course, onDone }: { term: Term; course: Cour
       showingOn: course.showingOn ?? '',
       showingTo: course.showingTo ?? course.target.to,
       reserve: String(course.reserve),
+      turns: term.turns.join(' '),
       looksBack: course.looksBack,
       ...paceSaid(course.saidMovements, course.saidMinutes, course.spread),
     },
@@ -72,6 +78,7 @@ export function CoursePanel({ term, course, onDone }: { term: Term; course: Cour
       showingTo,
       reserve,
       looksBack,
+      turns,
       ...pacing
     }: z.output<typeof changed>) =>
       ask(
@@ -85,6 +92,8 @@ export function CoursePanel({ term, course, onDone }: { term: Term; course: Cour
             showing: (showingOn === '' ? null : { on: showingOn, to: showingTo }) as never,
             ...(Number(reserve) === course.reserve ? {} : { reserve: Number(reserve) }),
             ...(looksBack === course.looksBack ? {} : { looksBack }),
+            ...keepsChanged(course, keeps),
+            ...(turns === term.turns.join(' ') ? {} : { turns: turns === '' ? [] : turns.split(' ').map(Number) }),
             ...paceChanged(pacing, paceSaid(course.saidMovements, course.saidMinutes, course.spread)),
           },
         }),
@@ -109,8 +118,30 @@ export function CoursePanel({ term, course, onDone }: { term: Term; course: Cour
     >
       <FormSelect control={control} name="approach" label={t('terms.approach')} of={approaches} />
       <PaceFields control={control} />
+      <p className="text-sm text-soft">
+        {t('terms.paceWords', { pace: paceWords(t, course.movements), minutes: number(course.minutesPerLoad, 1) })}
+      </p>
       {term.courses.length > 1 ? (
         <TextField label={t('terms.courseShare')} type="number" error={formState.errors.share?.message} {...register('share')} />
+      ) : null}
+      {term.courses.length > 1 ? (
+        <FormSelect
+          control={control}
+          name="turns"
+          label={t('terms.turns')}
+          of={[
+            { value: '', text: t('terms.turnsShared') },
+            ...turnsOf(term).map((value) => ({
+              value,
+              text: t('terms.turnsBy', {
+                list: value
+                  .split(' ')
+                  .map((one) => term.courses[Number(one)]?.form.title ?? '')
+                  .join(', '),
+              }),
+            })),
+          ]}
+        />
       ) : null}
       <FormSelect control={control} name="to" label={t('terms.targetTo')} of={entries} />
       <FormSelect
@@ -147,6 +178,17 @@ export function CoursePanel({ term, course, onDone }: { term: Term; course: Cour
           {t('terms.looksBack')}
         </FormTick>
       </div>
+      <Tick
+        checked={keeps !== null}
+        onTick={(is) => {
+          setKeeps(is ? new Set() : null);
+        }}
+      >
+        {t('terms.keeps')}
+      </Tick>
+      {keeps === null ? null : (
+        <PickMovements form={course.form} label={t('terms.keepsWhich')} value={keeps} onValue={setKeeps} />
+      )}
       <ButtonLink to={`/forms/${course.form.id}/cut?course=${course.id}`}>{t('lessons.toCourse')}</ButtonLink>
       <Pace group={term.term.groupId} course={course} />
       <RefusalLine refusal={refusal} />
@@ -167,6 +209,31 @@ export function CoursePanel({ term, course, onDone }: { term: Term; course: Cour
       </div>
     </Form>
   );
+}
+
+/** How forms of a term may take turns: evenly, and each of the first two twice as often; and what was said already. */
+function turnsOf(term: Term): string[] {
+  const all = term.courses.map((_, at) => at).join(' ');
+  const said = term.turns.join(' ');
+  const usual = term.courses.length === 2 ? ['0 1', '0 0 1', '0 1 1'] : [all];
+  return said === '' || usual.includes(said) ? usual : [...usual, said];
+}
+
+/** Movements an evening as a teacher says them: "2 to 3 movements". */
+function paceWords(t: Say, movements: number): string {
+  const [least, most] = [Math.floor(Math.round(10 * movements) / 10), Math.ceil(Math.round(10 * movements) / 10)];
+  return least === most ? t('terms.paceMovements', { count: least }) : t('terms.paceBetween', { from: least, to: most });
+}
+
+/** What of a course is kept alive, by position; null where it has lessons. */
+function kept(course: Course): Set<number> | null {
+  if (course.keeps.length === 0) return null;
+  return new Set(course.keeps.flatMap(({ from, to }) => Array.from({ length: to - from + 1 }, (_, at) => from + at)));
+}
+
+function keepsChanged(course: Course, keeps: Set<number> | null): { keeps?: Passage[] } {
+  const is = keeps === null ? [] : passagesOf(course.form.entries, keeps);
+  return JSON.stringify(is) === JSON.stringify(course.keeps) ? {} : { keeps: is };
 }
 
 /** What the group's own lessons have shown of its pace, beside what is usual; it can be forgotten. */
