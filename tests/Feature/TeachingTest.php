@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\PlanTerm;
+use App\Http\Season;
+use App\Models\Course;
+use App\Models\LoggedClass;
+use App\Models\Meeting;
+use App\Models\PlanChange;
+use App\Models\Term;
+use Gorvan\Core\Record\Doing;
+use Gorvan\Core\Record\DoingKind;
+use Illuminate\Support\Str;
+
+/*
+ * How a course is taught, as its page says it: pace, an even spread, what is kept alive, whose evening it is; and what that gives.
+ */
+
+beforeEach(function () {
+    $this->clockAt('2026-01-06T12:00:00+01:00');
+    ['user' => $this->user, 'form' => $this->form, 'group' => $this->group, 'term' => $this->term] = $this->school();
+    $this->actingAs($this->user);
+    $this->show = fn (): array => $this->getJson("/api/terms/{$this->term->id}")->assertOk()->json();
+    $this->course = ($this->show)()['courses'][0]['id'];
+    $this->say = fn (array $what) => $this->patchJson("/api/courses/$this->course", $what);
+    $this->settled = fn (): ?string => $this->inside($this->user->school, fn () => Course::findOrFail($this->course)->settled_for);
+    $this->given = fn (): array => array_map(fn (array $one) => array_sum(array_map(fn (array $lesson) => $lesson['to'] - $lesson['from'] + 1, $one['courses'][0]['lessons'] ?? [])), ($this->show)()['meetings']);
+});
+
+test('a pace that is said is kept, shown as both, comes to more or fewer evenings, and is taken back with its change', function () {
+    ($this->say)(['size' => [], 'pace' => ['movements' => 4]])->assertOk();
+    $fast = ($this->show)()['courses'][0];
+    expect($fast)->toMatchArray(['saidMovements' => 4, 'saidMinutes' => null])->and($fast['movements'])->toEqualWithDelta(4, 0.01)
+        ->and($fast['minutesPerLoad'])->toBeLessThan(6)->and($fast['forecast']['says']['code'])->toStartWith('pace.');
+    $evenings = count(array_filter(($this->given)()));
+    $change = ($this->say)(['pace' => ['movements' => 1]])->assertOk()->json('id');
+    expect(count(array_filter(($this->given)())))->toBeGreaterThan($evenings)->and(max(($this->given)()))->toBeLessThanOrEqual(3);
+    $this->postJson("/api/plan-changes/$change/take-back")->assertNoContent();
+    expect(($this->show)()['courses'][0]['saidMovements'])->toEqual(4)->and(count(array_filter(($this->given)())))->toBe($evenings);
+    ($this->say)(['pace' => []])->assertOk();
+    expect(($this->show)()['courses'][0])->toMatchArray(['saidMovements' => null, 'saidMinutes' => null]);
+    ($this->say)(['pace' => ['movements' => 2, 'minutes' => 6]])->assertStatus(422);
+    ($this->say)(['pace' => ['movements' => 99]])->assertStatus(422);
+});
+
+test('lessons lie evenly where one asks for it, and how they lie is settled until dates, target or pace change', function () {
+    $last = fn (): int => max(array_keys(array_filter(($this->given)())));
+    $early = $last();
+    ($this->say)(['spread' => true])->assertOk();
+    expect($last())->toBeGreaterThan($early)->and(($this->show)()['courses'][0])->toMatchArray(['spread' => true, 'isSpread' => true]);
+    ($this->say)(['spread' => null])->assertOk();
+    $settled = ($this->settled)();
+    expect($settled)->not->toBeNull();
+    ($this->say)(['rhythm' => 2])->assertOk();
+    expect(($this->settled)())->toBe($settled);
+    ($this->say)(['pace' => ['movements' => 1.5]])->assertOk();
+    expect(($this->settled)())->not->toBe($settled);
+});
+
+test('a course that is only kept alive has no lessons, and is not told that lessons are left', function () {
+    $this->postJson("/api/groups/{$this->group->id}/before", ['id' => (string) Str::ulid(), 'passages' => [['from' => 1, 'to' => 4], ['from' => 7, 'to' => 8]], 'at' => '2026-01-06T12:00:00+01:00'])->assertNoContent();
+    ($this->say)(['keeps' => [['from' => 1, 'to' => 4], ['from' => 7, 'to' => 7]]])->assertOk();
+    $course = ($this->show)()['courses'][0];
+    expect($course['keeps'])->toBe([['from' => 1, 'to' => 4], ['from' => 7, 'to' => 7]])->and(array_sum(($this->given)()))->toBe(0)
+        ->and($course['forecast']['left'])->toBe([])->and($course['forecast']['says']['code'])->toBe('pace.keeps')->and(($this->show)()['warnings'])->toBe([]);
+    $reviewed = array_merge([], ...array_map(fn (array $one) => $one['courses'][0]['review'] ?? [], ($this->show)()['meetings']));
+    expect(array_filter($reviewed, fn (array $one) => $one['from'] <= 6 && $one['to'] >= 5))->toBe([]);
+    ($this->say)(['keeps' => [['from' => 5, 'to' => 900]]])->assertStatus(422);
+});
+
+test('what a group knew before is any set of its movements', function () {
+    $this->postJson("/api/groups/{$this->group->id}/before", ['id' => (string) Str::ulid(), 'passages' => [['from' => 3, 'to' => 4], ['from' => 1, 'to' => 1]], 'at' => '2026-01-06T12:00:00+01:00'])->assertNoContent();
+    expect($this->getJson("/api/groups/{$this->group->id}")->json('taught'))->toBe([1, 3, 4]);
+    $this->postJson("/api/groups/{$this->group->id}/before", ['id' => (string) Str::ulid(), 'passages' => [['from' => 3, 'to' => 2]], 'at' => '2026-01-06T12:00:00+01:00'])->assertStatus(422);
+    $this->postJson("/api/groups/{$this->group->id}/before", ['id' => (string) Str::ulid(), 'at' => '2026-01-06T12:00:00+01:00'])->assertStatus(422);
+});
+
+test('two forms take turns by evenings, until one of them goes', function () {
+    $second = $this->postJson('/api/forms', ['text' => "# Lamps\n1. One\n2. Two\n3. Three\n4. Four", 'filename' => 'lamps.txt'])->assertSuccessful()->json('id');
+    $this->postJson("/api/terms/{$this->term->id}/courses", ['form' => $second, 'approach' => 'piece', 'share' => 0.4])->assertCreated();
+    ($this->say)(['turns' => [0, 0, 1]])->assertOk();
+    $term = ($this->show)();
+    $own = fn (int $course): array => array_keys(array_filter(array_map(fn (array $one) => $one['courses'][$course]['lessons'] ?? [], $term['meetings'])));
+    expect($term['turns'])->toBe([0, 0, 1])->and(array_diff($own(0), [0, 1, 3, 4, 6, 7, 9]))->toBe([])->and(array_diff($own(1), [2, 5, 8]))->toBe([])->and($own(1))->not->toBe([]);
+    $this->deleteJson("/api/courses/{$term['courses'][1]['id']}")->assertNoContent();
+    expect(($this->show)()['turns'])->toBe([])->and(array_sum(($this->given)()))->toBeGreaterThan(0);
+});
+
+test('a set that is practised whole is followed along until it is taught, and its log says so', function () {
+    ($this->say)(['approach' => 'whole'])->assertOk();
+    $first = ($this->show)()['meetings'][0]['courses'][0];
+    expect($first['lessons'])->toHaveCount(1)->and($first['runThrough'])->toBe(['from' => 1, 'to' => count($this->getJson("/api/forms/{$this->form->id}")->json('entries'))])->and($first['shown'])->not->toBe([]);
+    $this->clockAt('2026-01-06T21:00:00+01:00');
+    $meeting = $this->meetings($this->term)[0];
+    $id = $this->logged($meeting, $this->user);
+    $log = $this->inside($this->user->school, fn () => LoggedClass::findOrFail($id)->log());
+    $of = fn (DoingKind $what): array => array_merge([], ...array_map(fn (Doing $one) => $one->what === $what ? $one->entries : [], $log->did));
+    expect($of(DoingKind::RunThrough))->toBe($of(DoingKind::Taught))->and($of(DoingKind::Followed))->not->toBe([]);
+    // What was followed along is met by nobody, and the same log sent again is the same log.
+    $ada = collect($this->getJson("/api/groups/{$this->group->id}")->json('students'))->firstWhere('name', 'Ada');
+    expect(array_column($ada['cells'], 0))->toHaveCount(count($of(DoingKind::Taught)));
+    $sent = json_decode($log->json(), true);
+    $this->postJson("/api/meetings/$meeting->id/log", $sent)->assertNoContent();
+});
+
+test('a rough round is asked for on one evening, and taken back', function () {
+    $meeting = ($this->show)()['meetings'][1]['id'];
+    $change = $this->postJson("/api/terms/{$this->term->id}/changes", ['version' => ($this->show)()['version'], 'changes' => [['what' => 'rough', 'meeting' => $meeting, 'course' => $this->course]]])->assertCreated()->json('id');
+    expect(($this->show)()['meetings'][1]['courses'][0]['shown'])->not->toBe([])->and(($this->show)()['meetings'][1]['pins']['rough'])->toBe([$this->course]);
+    $this->postJson("/api/plan-changes/$change/take-back")->assertNoContent();
+    expect(($this->show)()['meetings'][1]['courses'][0]['shown'])->toBe([]);
+});
+
+test('a cancelled evening takes its showing with it, says so, and asks for another day', function () {
+    ($this->say)(['showing' => ['on' => '2026-02-24', 'to' => 4]])->assertOk();
+    $term = ($this->show)();
+    $evening = collect($term['meetings'])->firstWhere('on', '2026-02-24');
+    expect($evening['kind'])->toBe('showing')->and($term['courses'][0])->toMatchArray(['showingOn' => '2026-02-24', 'showingFallenOut' => null]);
+    $moved = $this->postJson("/api/terms/{$this->term->id}/changes", ['version' => $term['version'], 'changes' => [['what' => 'cancel', 'meeting' => $evening['id']]]])->assertCreated()->json('moved');
+    expect(array_column($moved, 'code'))->toContain('replan.showing_falls_out');
+    $term = ($this->show)();
+    expect($term['courses'][0])->toMatchArray(['showingOn' => null, 'showingFallenOut' => '2026-02-24'])->and(array_column($term['warnings'], 'code'))->toContain('plan.showing_falls_out')
+        ->and(collect($term['meetings'])->where('state', '<>', 'cancelled')->pluck('kind')->all())->not->toContain('showing');
+});
+
+test('one thing that would change a plan is asked about and taken over: faster, spread, weeks lost', function (array $plan, callable $holds) {
+    $answer = $this->postJson("/api/terms/{$this->term->id}/questions", ['kind' => 'compare', 'course' => $this->course, 'plans' => [['approach' => 'piece'], ['approach' => 'piece', ...$plan]]])->assertCreated()->json();
+    $found = collect($this->getJson("/api/terms/{$this->term->id}/questions")->json())->firstWhere('id', $answer['id']);
+    expect($found['state'])->toBe('done')->and($found['answer']['plans'][1]['forecasts'][0]['says']['code'])->toStartWith('pace.');
+    $this->postJson("/api/plan-questions/{$answer['id']}/take-over", ['plan' => 1])->assertCreated();
+    expect($holds(($this->show)()))->toBeTrue();
+})->with([
+    'faster' => [['movements' => 5], fn (array $term) => $term['courses'][0]['saidMovements'] == 5],
+    'spread' => [['spread' => true], fn (array $term) => $term['courses'][0]['spread'] === true],
+    'lost' => [['lost' => 2], fn (array $term) => collect($term['meetings'])->where('state', 'cancelled')->count() === 2],
+]);
+
+test('plans of another format are made anew when they are looked at, quietly: no difference is told, and calendars keep their numbers', function () {
+    $before = $this->inside($this->user->school, function (): array {
+        Term::whereKey($this->term->id)->update(['plan_format' => 1]);
+        Meeting::where('term_id', $this->term->id)->update(['plan' => json_encode(['format' => 'gorvan.plan/1', 'on' => '2026-01-06', 'minutes' => 60, 'kind' => 'reserve', 'boxes' => [['kind' => 'review', 'minutes' => 60]], 'courses' => []])]);
+
+        return [Meeting::where('term_id', $this->term->id)->orderBy('id')->pluck('sequence')->all(), PlanChange::count()];
+    });
+    expect($this->inside($this->user->school, fn (): bool => app(Season::class)->keepCurrent(Term::findOrFail($this->term->id))))->toBeTrue();
+    expect($this->inside($this->user->school, fn (): array => [Meeting::where('term_id', $this->term->id)->orderBy('id')->pluck('sequence')->all(), PlanChange::count()]))->toBe($before)
+        ->and(($this->show)()['meetings'][0]['kind'])->toBe('lesson')
+        ->and($this->inside($this->user->school, fn (): int => Term::findOrFail($this->term->id)->plan_format))->toBe(PlanTerm::FORMAT);
+});
+
+test('a log that leaves the plan’s minutes as they were teaches no pace, and one that says its own does', function () {
+    $this->clockAt('2026-01-06T21:00:00+01:00');
+    $meeting = $this->meetings($this->term)[0];
+    $pace = fn (): int => ($this->show)()['courses'][0]['paces'][0]['lessons'];
+    $taught = fn (array $more) => ['did' => [['what' => 'taught', 'entries' => ['e01', 'e02'], 'minutes' => 18, ...$more]]];
+    $first = $this->logged($meeting, $this->user, $taught(['as_planned' => true]));
+    expect($pace())->toBe(0);
+    $this->logged($meeting, $this->user, [...$taught(['slack' => 6]), 'replaces' => $first]);
+    expect($pace())->toBe(1);
+});
