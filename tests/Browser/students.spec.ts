@@ -7,7 +7,7 @@ test('a teacher finds a student who was away for a month, and sees what to catch
   await page.getByRole('searchbox', { name: 'Find a student' }).fill('fenn');
   await expect(page.getByRole('status').filter({ hasText: '1 student' })).toBeVisible();
   await page.getByRole('link', { name: /Fennick R\./ }).click();
-  await expect(page.getByText('Evening long form: came to 3 of 6')).toBeVisible();
+  await expect(page.getByText('Evening long form: came to 5 of 8')).toBeVisible();
   const missed = page.getByRole('listitem').filter({ hasText: '(missed)' });
   await expect(missed.first()).toContainText('the next lesson starts from it');
   await expect(missed.first()).toContainText('never met it: show it, then go through it together');
@@ -27,8 +27,8 @@ test('two dates of a student and of the group are compared side by side', async 
     .getByRole('link', { name: /^Thu|^Fri|^Sat|^Sun|^Mon|^Tue|^Wed/ })
     .last()
     .textContent();
-  // Its term began seven weeks ago, which may be last year.
-  const year = inDays(-49).slice(0, 4);
+  // Its term began nine weeks ago, which may be last year.
+  const year = inDays(-63).slice(0, 4);
   await page.getByLabel('Beside it, as it was on').fill(`${(first ?? '').split(' ').slice(1).join(' ')} ${year}`);
   await page.getByLabel('Beside it, as it was on').blur();
   await expect(page.getByText(/: nothing holds yet · .*: \d+ hold/)).toBeVisible();

@@ -397,8 +397,8 @@ test('a form that is kept alive has no lessons, and what it leaves goes to the o
         }
         expect($one->courses[0]->left)->toBe([])->and(array_merge([], ...array_map(fn ($meeting) => $meeting->courses[1]->given(), $one->meetings)))->not->toBe([]);
     }
-    $reviewed = fn (TermPlan $of) => array_sum(array_map(fn ($meeting) => array_sum(array_map(fn ($one) => count($one->entries), $meeting->courses[0]->review)), $of->meetings));
-    expect($reviewed($plan(2000.0)))->toBeLessThan($reviewed($plan(20.0))); // what is there has its price
+    $reviewed = fn (TermPlan $of) => count($of->meetings[0]->courses[0]->review);
+    expect($reviewed($plan(2000.0)))->toBe(0)->and($reviewed($plan(20.0)))->toBeGreaterThan(0); // what is there has its price
 });
 
 test('two forms that take turns have each its own evenings, and the other is only run through', function () {
@@ -549,4 +549,19 @@ test('what an evening that is held back costs is the difference of that evening 
             ->and(round($forced->expected() - $plan->expected(), 1))->toBe($cost->with['more']);
     }
     expect((new PlanCosts)->of($request, $plan, fn () => null))->not->toBe([]);
+});
+
+test('of a form that is kept alive each section is run through in its turn', function () {
+    $form = new Form('T', evenForm(30)->entries, [new Section('One', 1, 10), new Section('Two', 11, 20), new Section('Three', 21, 30)]);
+    $known = [new ExpectedStudent('s', 0.9, 1.0, array_fill_keys(range(1, 25), new KnownEntry(new MemoryState(50.0, 5.0), Day::number('2025-12-30'))))];
+    $plan = laid(weeks(6), courseOf($form)->with(['keeps' => [$form->idsOf(new Passage(1, 25))]]), outset: ['taught' => range(1, 25), 'students' => $known]);
+    expect(array_map(fn ($one) => part($one)->runThrough[0], array_values($plan->meetings)))->toBe(['e1', 'e11', 'e21', 'e1', 'e11', 'e21']);
+});
+
+test('a piece of a set that is practised whole is never cut in two', function () {
+    $kinds = [EntryKind::Opening, EntryKind::Movement, EntryKind::Movement, EntryKind::Movement];
+    $form = new Form('T', array_map(fn (EntryKind $kind, int $at) => new Entry("e$at", $kind, "E$at", number: $kind === EntryKind::Movement ? $at : null, repetition: Repetition::parse('20')), $kinds, array_keys($kinds)));
+    $course = courseOf($form, approach: Approach::WholeSet);
+    $plan = laid(weeks(4, 45), $course, outset: ['cut' => $course->cut(new LessonCutter, [45], [])]);
+    expect(array_map(fn ($one) => part($one)->given(), array_values($plan->meetings)))->toBe([['e0', 'e1'], ['e2'], ['e3'], []]);
 });

@@ -136,8 +136,11 @@ final class CourseWalk
     public function lessons(int $at, QueuedLesson $first, int $most): array
     {
         $course = $this->outset->course;
+        if ($course->approach === Approach::WholeSet) {
+            return [$first]; // a piece is worked on whole, and review gives way
+        }
         [$given, $rest] = LessonQueue::parted($this->outset, $first, $this->loadIn($most, $first->kind));
-        if ($rest !== null || $course->approach === Approach::WholeSet) {
+        if ($rest !== null) {
             return [$given];
         }
         $lessons = [$given];
@@ -265,6 +268,31 @@ final class CourseWalk
         }
 
         return new Passage($from, $to);
+    }
+
+    /**
+     * Of a form that is kept alive a section comes in its turn, as far as some seconds allow.
+     *
+     * @param  int  $turn  which turn it is, from 0
+     */
+    public function keptInTurn(int $turn, float $seconds): ?Passage
+    {
+        $sections = [];
+        foreach ($this->reviewed() as $position) {
+            $sections[$this->outset->course->form->sectionOf($position)->first ?? 0][] = $position;
+        }
+        $own = $sections === [] ? [] : array_values($sections)[$turn % count($sections)];
+        $to = null;
+        $spent = 0.0;
+        foreach ($own as $position) {
+            $spent += $this->runSeconds($position);
+            if ($to !== null && $spent > $seconds + self::TOLERANCE) {
+                break;
+            }
+            $to = $position;
+        }
+
+        return $to === null ? null : new Passage($own[0], $to);
     }
 
     /** Seconds of going through a passage once in motion, or 0; long entries have their own time. */

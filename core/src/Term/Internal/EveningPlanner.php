@@ -175,17 +175,27 @@ final class EveningPlanner
         $isShowing = $walk->calendar->isShowing($this->at, $this->course);
         $isLonger = $this->turn === self::OTHER_ORDER || $decision->kind === MeetingKind::LookBack;
         $most = $isShowing ? $this->middle : min($this->middle, MeetingBoxes::mostRunThrough($this->total, $this->course->share, $isLonger ? MeetingBoxes::MOST_LONGER_RUN : MeetingBoxes::MOST_RUN_THROUGH));
-        $passage = $isShowing ? $this->shownTonight() : $walk->runThrough($this->lessons, $most * 60.0, $isLonger);
+        $passage = match (true) {
+            $isShowing => $this->shownTonight(),
+            $this->course->keepsAlive() => $walk->keptInTurn($this->turnOf(), $most * 60.0),
+            default => $walk->runThrough($this->lessons, $most * 60.0, $isLonger),
+        };
         $this->minutes = CourseMinutes::around($this->middle, new CourseNeed($this->course->share, (float) $new, $walk->secondsOf($passage) / 60.0, null, $most, $this->fixedReview, $this->fixedNew, $this->fixedRun));
         $this->runThrough = match (true) {
             $this->minutes->runThrough === 0 => null,
-            $isShowing => $passage,
+            $isShowing, $this->course->keepsAlive() => $passage,
             default => $walk->runThrough($this->lessons, $this->minutes->runThrough * 60.0, $isLonger || $this->fixedRun !== null),
         };
         if ($this->turn === self::OTHER_ORDER && $this->isAll($this->runThrough)) {
             $this->order = RunThroughOrder::another($this->form, $walk->inMotion($this->runThrough));
             $this->notes[] = Message::of('plan.polish_'.$this->order->value);
         }
+    }
+
+    /** How many evenings of its own the course had before this one. */
+    private function turnOf(): int
+    {
+        return count(array_filter($this->walk->calendar->own, fn (int $one): bool => $one < $this->at));
     }
 
     /** The set runs whole before anything else; a long one as far as the evening goes. */
@@ -367,12 +377,12 @@ final class EveningPlanner
         $most = $this->isRound || $isShowing
             ? $has + $spare
             : min($has + $spare, MeetingBoxes::mostRunThrough($this->total, $this->course->share, MeetingBoxes::MOST_LONGER_RUN));
-        $passage = $this->isRound || $isShowing || $this->order !== RunOrder::AsWritten ? $this->runThrough : $this->walk->runThrough($this->lessons, $most * 60.0, true);
+        $passage = $this->isRound || $isShowing || $this->course->keepsAlive() || $this->order !== RunOrder::AsWritten ? $this->runThrough : $this->walk->runThrough($this->lessons, $most * 60.0, true);
         $once = $this->isRound ? $this->walk->secondsWith($passage) : $this->walk->secondsOf($passage);
         if ($passage === null || $once <= 0.0) {
             return 0;
         }
-        $isRound = $this->isRound ? $passage->to === $this->course->target->to : $isShowing || $this->isFromTheStart($passage);
+        $isRound = $this->isRound ? $passage->to === $this->course->target->to : $isShowing || $this->course->keepsAlive() || $this->isFromTheStart($passage);
         $times = $isRound ? max(1, min($this->isWhole ? self::THRICE : self::TWICE, (int) floor(round($most * 60.0 / $once, 9)))) : 1;
         $more = max(0, min($most, MeetingBoxes::roundedUp($times * $once / 60.0)) - $has);
         if ($more === 0) {
