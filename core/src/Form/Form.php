@@ -185,4 +185,13 @@ final readonly class Form
             $before = $section->last;
         }
     }
+
+    /** The last movement up to a position, by the number that is printed in the form; where it has none, by its place; 0 for none. */
+    public function numberAt(int $to): int
+    {
+        $movements = array_values(array_filter(array_slice($this->entries, 0, $to), static fn (Entry $entry): bool => $entry->kind === EntryKind::Movement));
+        $last = $movements === [] ? null : $movements[count($movements) - 1];
+
+        return $last->number ?? count($movements);
+    }
 }

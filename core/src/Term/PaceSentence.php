@@ -13,6 +13,9 @@ use Gorvan\Core\Term\Internal\TermCalendar;
 /** What is said first of a course in its term: what its pace comes to (engine 9). Pure. */
 final class PaceSentence
 {
+    /** From so many times the pace on, the end is no matter of pace. */
+    private const FAR = 2.0;
+
     /**
      * @param  list<QueuedLesson>  $all  what was to be given when the plan was begun
      * @param  list<QueuedLesson>  $left  what is not come to
@@ -40,6 +43,8 @@ final class PaceSentence
         return $forecast->with(['pace' => $pace, 'says' => match (true) {
             $course->approach === Approach::WholeSet => Message::of('pace.pieces_left', count: count($left), pieces: count($outset->cut->lessons)),
             $pace->needed === null || $last === null => Message::of('pace.no_evening', count: count($left)),
+            // Nobody goes at twice the pace: then it is said how far the term comes, and what the rest takes.
+            $pace->needed > self::FAR * $pace->movements => Message::of('pace.far', pace: self::movements($pace->movements), reached: $course->form->numberAt($forecast->reach ?? 0), all: $course->form->numberAt($course->target->to), count: max(1, (int) ceil(round(self::load($outset, $left) / $outset->evening(), 6)))),
             default => Message::of('pace.needs', on: $last, needed: round($pace->needed, 1), pace: self::movements($pace->movements)),
         }]);
     }
@@ -62,6 +67,18 @@ final class PaceSentence
         return $evenings === 0 ? Message::of('pace.remain_none') : Message::of('pace.remain', count: $evenings);
     }
 
+    /**
+     * Load of some lessons in the round their size is made for; what a first, rough round takes counts by its minutes.
+     *
+     * @param  list<QueuedLesson>  $lessons
+     */
+    private static function load(CourseOutset $outset, array $lessons): float
+    {
+        $course = $outset->course;
+
+        return array_sum(array_map(static fn (QueuedLesson $lesson): float => $lesson->load * $course->minutesPerLoad($lesson->kind) / $course->minutesPerLoad($course->approach->mainRound()), $lessons));
+    }
+
     /** @param  list<QueuedLesson>  $all */
     private static function pace(CourseOutset $outset, TermCalendar $calendar, array $all): ForecastPace
     {
@@ -70,8 +87,7 @@ final class PaceSentence
         $load = $outset->cut->loadOf($course->target);
         $each = $movements > 0 && $load > 0.0 ? $load / $movements : 1.0;
         $main = $course->minutesPerLoad($course->approach->mainRound());
-        // What a first, rough round takes counts by its minutes.
-        $open = array_sum(array_map(static fn (QueuedLesson $lesson): float => $lesson->load * $course->minutesPerLoad($lesson->kind) / $main, $all));
+        $open = self::load($outset, $all);
         $evenings = count(array_filter($calendar->evenings($course), static fn (int $at): bool => $calendar->meetings[$at]->isOpen));
 
         return new ForecastPace($main, $course->approach === Approach::WholeSet ? 1.0 : $outset->evening() / $each, $evenings === 0 ? null : $open / $evenings / $each);

@@ -24,10 +24,11 @@ final class TermWarnings
     {
         $form = $outset->course->form;
         $warnings = [];
-        if ($forecast->left !== [] && $outset->course->approach !== Approach::WholeSet) {
+        // What is said first of the course may have said so already.
+        if ($forecast->left !== [] && $outset->course->approach !== Approach::WholeSet && $forecast->says?->code !== 'pace.far') {
             $warnings[] = $forecast->reach === null
                 ? Message::of('plan.reaches_nothing', count: count($forecast->left))
-                : Message::of('plan.ends_at', reached: self::numberAt($form, $forecast->reach), all: self::numberAt($form, $form->count()), count: count($forecast->left));
+                : Message::of('plan.ends_at', reached: $form->numberAt($forecast->reach), all: $form->numberAt($form->count()), count: count($forecast->left));
         }
         if ($forecast->left === [] && $forecast->undetailed !== []) {
             $warnings[] = Message::of('plan.undetailed', count: count($forecast->undetailed));
@@ -98,14 +99,5 @@ final class TermWarnings
         $load = $outset->cut->loadOf($outset->course->target);
 
         return $movements > 0 && $load > 0.0 ? $load / $movements : 1.0;
-    }
-
-    /** The last movement up to a position, by the number that is printed in the form; where it has none, by its place. */
-    private static function numberAt(Form $form, int $to): int
-    {
-        $movements = array_values(array_filter(array_slice($form->entries, 0, $to), static fn ($entry): bool => $entry->kind === EntryKind::Movement));
-        $last = $movements === [] ? null : $movements[count($movements) - 1];
-
-        return $last->number ?? count($movements);
     }
 }

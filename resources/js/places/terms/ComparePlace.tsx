@@ -172,7 +172,7 @@ function Comparing({ term }: { term: Term }) {
   const cameWith = search.get('with');
   const isAsked = useRef(false);
   useEffect(() => {
-    if (cameWith === null || isAsked.current) return;
+    if (cameWith === null || cameWith === '' || isAsked.current) return;
     isAsked.current = true;
     void handleSubmit(send)();
   }, [cameWith, handleSubmit, send]);

@@ -91,9 +91,13 @@ function WhatIf({ course, term }: { course: Course; term: string }) {
   if (forecast === null || course.keeps.length > 0 || (forecast.throughOn === null && forecast.left.length === 0)) return null;
   const pace = forecast.paceMovements ?? course.movements;
   const tenths = (amount: number) => String(Math.max(0.5, Math.round(10 * amount) / 10));
-  const asked = [
+  const paced = [
     { what: `faster:${tenths(Math.max(forecast.paceNeeded ?? 0, 1.25 * pace))}`, text: t('terms.whatIf.faster') },
     { what: `spread:${tenths(0.75 * pace)}`, text: t('terms.whatIf.spread') },
+  ];
+  const asked = [
+    // A set that is practised whole goes by pieces, one an evening.
+    ...(course.approach === 'whole' ? [] : paced),
     { what: 'extra:2', text: t('terms.whatIf.extra', { count: 2 }) },
     { what: 'lost:2', text: t('terms.whatIf.lost', { count: 2 }) },
   ];
