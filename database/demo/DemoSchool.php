@@ -18,6 +18,7 @@ use App\Actions\NewMark;
 use App\Actions\Noted;
 use App\Actions\NoteHomePractice;
 use App\Actions\PersonalLinks;
+use App\Actions\PlanTerm;
 use App\Actions\ReadForm;
 use App\Actions\ReadLessons;
 use App\Actions\RecordMarks;
@@ -157,6 +158,7 @@ final class DemoSchool
         private readonly GiveLink $give,
         private readonly KeepLetter $letter,
         private readonly SayTaughtBefore $before,
+        private readonly PlanTerm $plan,
     ) {
     }
 
@@ -270,6 +272,10 @@ final class DemoSchool
                 $isOtherwise = $number === self::OTHERWISE && count($profiles) === count(self::EVENING);
                 $log = $this->asPlanned($meeting, array_keys(array_filter($present)), $scores, $end);
                 ($this->log)($meeting, $isOtherwise ? self::otherwise($log) : $log, $by);
+                if ($isOtherwise) {
+                    // What the next class holds follows from it; the worker comes only when all of this is written.
+                    ($this->plan)(Term::findOrFail($meeting->term_id));
+                }
             });
         }
     }

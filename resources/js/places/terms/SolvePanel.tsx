@@ -4,12 +4,12 @@ import { api, ask, type Course, Problem, type Question, type Term } from '../../
 import { questionsQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
 import { Button } from '../../kit/controls';
-import { day } from '../../kit/format';
+import { day, number } from '../../kit/format';
 import { useTell } from '../../kit/toasts';
 import { useAsOne } from '../../kit/useAsOne';
 import { useOnce } from '../../kit/useOnce';
 
-const KINDS = ['furthest', 'meetings', 'minutes'] as const;
+const KINDS = ['furthest', 'meetings', 'minutes', 'pace'] as const;
 type Kind = (typeof KINDS)[number];
 
 /** How far the course comes, and what it would need: worked out in the background, and taken over with one press. */
@@ -76,7 +76,9 @@ export function SolvePanel({ term, course }: { term: Term; course: Course }) {
                       : 'terms.solveFurthest'
                     : kind === 'meetings'
                       ? 'terms.solveMeetings'
-                      : 'terms.solveMinutes',
+                      : kind === 'pace'
+                        ? 'terms.solvePace'
+                        : 'terms.solveMinutes',
                 )}
               </Button>
               {question ? (
@@ -104,16 +106,17 @@ export function SolvePanel({ term, course }: { term: Term; course: Course }) {
 }
 
 const answerOf = (question: Question) =>
-  (question.answer ?? {}) as { to?: number | null; days?: string[] | null; minutes?: number | null };
+  (question.answer ?? {}) as { to?: number | null; days?: string[] | null; minutes?: number | null; movements?: number | null };
 
 function canTake(question: Question): boolean {
-  const { to, days, minutes } = answerOf(question);
+  const { to, days, minutes, movements } = answerOf(question);
+  if (question.kind === 'pace') return typeof movements === 'number';
   return (typeof to === 'number' && to > 0) || (days?.length ?? 0) > 0 || (minutes ?? 0) > 0;
 }
 
 function AnswerWords({ question, course }: { question: Question; course: Course }) {
   const { t } = useTranslation();
-  const { to, days, minutes } = answerOf(question);
+  const { to, days, minutes, movements } = answerOf(question);
   if (question.state === 'failed') return t('terms.answerFailed');
   if (question.state !== 'done') return t('terms.answerWorking', { percent: question.progress });
   switch (question.kind) {
@@ -127,6 +130,8 @@ function AnswerWords({ question, course }: { question: Question; course: Course 
         : days.length === 0
           ? t('terms.answerEnough')
           : t('terms.answerMeetings', { count: days.length, days: days.map((one) => day(one, 'weekday')).join(', ') });
+    case 'pace':
+      return movements == null ? t('terms.answerPaceNone') : t('terms.answerPace', { movements: number(movements, 1) });
     default:
       return minutes == null
         ? t('terms.answerMinutesNone')

@@ -147,7 +147,9 @@ function Laid({ term }: { term: Term }) {
           ) : null}
           {term.courses.length > 1 ? <strong className="hidden font-medium print:block">{course.form.title}</strong> : null}
           <span className="grow text-soft">
-            {t(`terms.approachNames.${course.approach as 'outline' | 'piece' | 'sides' | 'whole'}`)}
+            {t(
+              `terms.approachNames.${course.keeps.length > 0 ? 'kept' : (course.approach as 'outline' | 'piece' | 'sides' | 'whole')}`,
+            )}
           </span>
         </div>
         <div className="flex flex-wrap items-center gap-x-3">
@@ -194,7 +196,7 @@ function Laid({ term }: { term: Term }) {
         />
         <Elsewhere term={term} course={course} changes={proposal.changes} questions={questions.data} />
         <p className="no-print mt-2 text-sm text-soft">
-          {term.isOver ? null : t('terms.dragHint')} {t('terms.planHint')}
+          {term.isOver || course.keeps.length > 0 ? null : t('terms.dragHint')} {t('terms.planHint')}
         </p>
         {/* Worked out after the plan: under the weave, so that their coming moves nothing under a hand that carries a lesson. */}
         <Warnings title={t('terms.costsTitle')} lines={costsOf(questions.data).map(sentence)} />
@@ -205,7 +207,7 @@ function Laid({ term }: { term: Term }) {
             setChosen(meeting);
           }}
         />
-        {term.isOver ? null : <SolvePanel term={term} course={course} />}
+        {term.isOver || course.keeps.length > 0 ? null : <SolvePanel term={term} course={course} />}
         <History term={term.term.id} />
         <p className="no-print mt-6">
           <Removing what="term" id={term.term.id} label={t('terms.removeTerm')} to={`/groups/${groupId}`} />
