@@ -14,7 +14,7 @@ final readonly class QuestionData
     public function __construct(
         #[OA\Property]
         public string $id,
-        #[OA\Property(enum: ['costs', 'furthest', 'meetings', 'minutes', 'compare', 'places'])]
+        #[OA\Property(enum: ['costs', 'furthest', 'meetings', 'minutes', 'pace', 'compare', 'places'])]
         public string $kind,
         #[OA\Property(type: 'object', additionalProperties: true)]
         public object $question,

@@ -568,3 +568,9 @@ test('a piece of a set that is practised whole is never cut in two', function ()
     $plan = laid(weeks(4, 45), $course, outset: ['cut' => $course->cut(new LessonCutter, [45], [])]);
     expect(array_map(fn ($one) => part($one)->given(), array_values($plan->meetings)))->toBe([['e0', 'e1'], ['e2'], ['e3'], []]);
 });
+
+test('what opens a form is taught, and is no movement: a forecast counts both', function () {
+    $form = new Form('T', [new Entry('e0', EntryKind::Opening, 'Opening'), new Entry('x', EntryKind::Extra, 'Shoulder roll'), ...evenForm(12)->entries]);
+    $first = part(laid(weeks(6), courseOf($form))->meetings[0]);
+    expect($first->given())->toContain('e0')->not->toContain('x')->and($first->forecast?->movements)->toBe(count($first->given()) - 1)->and($first->forecast?->taught)->toBe(count($first->given()));
+});

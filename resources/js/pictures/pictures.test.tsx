@@ -121,13 +121,6 @@ describe('the weave', () => {
     expect(fills).toEqual(['var(--pine)', 'var(--sheet)']);
   });
 
-  test('what opens a form is taught, and is no movement', () => {
-    const opens = form();
-    const entries = opens.entries.map((one) => (one.position === 1 ? { ...one, kind: 'opening' as const } : one));
-    show(<Weave form={{ ...opens, entries }} course="course" meetings={term().meetings} closures={term().closures} />);
-    expect(screen.getByRole('link', { name: /^Tue 20 Jan: Lesson 2\. 3 taught;/ })).toBeTruthy();
-  });
-
   test('a row leads to its meeting, and says in words what it draws', () => {
     show(<Weave form={form()} course="course" meetings={term().meetings} closures={term().closures} />);
     const link = screen.getByRole('link', { name: 'Tue 20 Jan: Lesson 2. 4 taught; 82 % should be there at the next meeting.' });
