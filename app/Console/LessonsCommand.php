@@ -19,7 +19,7 @@ final class LessonsCommand extends FileCommand
 {
     protected $signature = 'gorvan:lessons
         {file? : A form file or a plain list}
-        {--approach=piece : outline, piece or sides}
+        {--approach=piece : outline, piece, sides or whole}
         {--json : Print gorvan.lessons/1}';
 
     protected $description = 'List the lessons of a form, with what leads into each and what must be seen';

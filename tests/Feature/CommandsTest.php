@@ -335,5 +335,5 @@ test('gorvan:lessons lists the lessons of a form as an approach gives them, or w
     [$exit, $table] = artisan(['gorvan:lessons', 'given.txt'], $list);
     expect($exit)->toBe(0)->and($table)->toContain('run through');
     [$exit, $out, $err] = artisan(['gorvan:lessons', 'given.txt', '--approach=magic'], $list);
-    expect([$exit, $out])->toBe([2, ''])->and($err)->toContain('--approach: must be outline, piece or sides');
+    expect([$exit, $out])->toBe([2, ''])->and($err)->toContain('--approach: must be outline, piece, sides or whole');
 });
