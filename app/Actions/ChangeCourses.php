@@ -85,7 +85,7 @@ final class ChangeCourses
     private function recut(Course $course): void
     {
         $minutes = array_values(Meeting::where('term_id', $course->term_id)->where('state', '<>', 'cancelled')->pluck('minutes')->all());
-        ($this->cut)($course, $course->form->placed(), $minutes === [] ? [60] : $minutes);
+        ($this->cut)($course, $course->form->placed(), $minutes);
     }
 
     /** @param  callable(Term): void  $work */

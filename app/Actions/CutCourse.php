@@ -10,26 +10,24 @@ use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Lesson\CutDifference;
 use Gorvan\Core\Lesson\Lesson;
 use Gorvan\Core\Lesson\LessonCutter;
-use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Reading\Message;
 
 /** Cuts a course into lessons by its minutes, its pins and what its group learned before, and keeps them by entry. */
 final class CutCourse
 {
-    public function __construct(private readonly LessonCutter $cutter, private readonly TaughtEntries $taught, private readonly PacedCourse $paced)
+    public function __construct(private readonly LessonCutter $cutter, private readonly PacedCourse $paced)
     {
     }
 
     /**
-     * @param  non-empty-list<int>  $minutes  of the term's meetings
+     * @param  list<int>  $minutes  of the term's meetings
      * @return list<Message> what it moved
      *
      * @throws \Gorvan\Core\Lesson\CutImpossible and nothing is changed
      */
     public function __invoke(Course $row, PlacedForm $placed, array $minutes): array
     {
-        $learned = $this->taught->by($row->term->group_id, $placed, Day::text(Day::number($row->term->starts_on) - 1));
-        $cut = ($this->paced)($row, $placed)->cut($this->cutter, $minutes, $learned);
+        $cut = ($this->paced)($row, $placed)->cut($this->cutter, $minutes, $this->paced->learned($row, $placed));
         $lessons = array_map(static fn (Lesson $lesson): array => $placed->form->idsOf(new Passage($lesson->from, $lesson->to)), $cut->lessons);
         $was = $row->lessons();
         if ($was === $lessons) {

@@ -12,7 +12,6 @@ use Gorvan\Core\Lesson\Lesson;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Reading\BadInput;
 use Gorvan\Core\Reading\Message;
-use Gorvan\Core\Term\MeetingDate;
 use Gorvan\Core\Term\TermDates;
 use Gorvan\Core\Term\TermReader;
 use Illuminate\Support\Arr;
@@ -91,7 +90,7 @@ final class LayTerm
                     'showing' => $course->showing === null ? null : json_encode($course->showing->toData(), JSON_THROW_ON_ERROR),
                     ...$course->taught(),
                 ]);
-                ($this->cut)($made->setRelation('term', $row), $course->form->placed(), self::minutes($dates));
+                ($this->cut)($made->setRelation('term', $row), $course->form->placed(), $dates->minutes());
             }
 
             if ($after !== null) {
@@ -121,14 +120,6 @@ final class LayTerm
         $taught = array_fill_keys($this->taught->by($group->id, $placed, $this->school->today()), true);
         $isLeft = static fn (Lesson $lesson): bool => array_filter(range($lesson->from, $lesson->to), static fn (int $at): bool => $placed->form->at($at)->kind->countsInForm() && ! isset($taught[$at])) !== [];
 
-        return count(array_filter($this->paced->paced($group, $placed, $course, $this->cutter->kept($placed->form, $course->scope(array_keys($taught)), []))->cut($this->cutter, self::minutes($dates), array_keys($taught))->lessons, $isLeft));
-    }
-
-    /** @return non-empty-list<int> */
-    private static function minutes(TermDates $dates): array
-    {
-        $minutes = array_map(static fn (MeetingDate $date): int => $date->minutes, $dates->meetings);
-
-        return $minutes === [] ? [60] : $minutes;
+        return count(array_filter($this->paced->paced($group, $placed, $course, $this->cutter->kept($placed->form, $course->scope(array_keys($taught)), []))->cut($this->cutter, $dates->minutes(), array_keys($taught))->lessons, $isLeft));
     }
 }

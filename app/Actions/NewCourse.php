@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\Course;
 use App\Models\Form;
 use Gorvan\Core\Term\Approach;
 use Gorvan\Core\Term\SaidPace;
@@ -34,7 +35,7 @@ final readonly class NewCourse
     public function taught(): array
     {
         return [
-            'pace' => $this->pace === null ? null : json_encode($this->pace->toData(), JSON_THROW_ON_ERROR),
+            'pace' => Course::paceColumn($this->pace),
             'spread' => $this->spread,
             'keeps' => $this->keeps === [] ? null : $this->keeps,
             'reserve' => $this->reserve,

@@ -30,15 +30,19 @@ final class PacedCourse
     {
         $row->loadMissing('term.group');
         $course = $row->course($placed);
-        $learned = $this->taught->by($row->term->group_id, $placed, Day::text(Day::number($row->term->starts_on) - 1));
 
-        return $this->paced($row->term->group, $placed, $course, $this->cutter->kept($placed->form, $course->scope($learned), $row->lessons()));
+        return $this->paced($row->term->group, $placed, $course, $this->cutter->kept($placed->form, $course->scope($this->learned($row, $placed)), $row->lessons()));
+    }
+
+    /** @return list<int> positions the group was taught before the course's term */
+    public function learned(CourseRow $row, PlacedForm $placed): array
+    {
+        return $this->taught->by($row->term->group_id, $placed, Day::text(Day::number($row->term->starts_on) - 1));
     }
 
     public function paced(Group $group, PlacedForm $placed, Course $course, LessonCut $cut): Course
     {
         $taught = $this->lessons($group, $placed, $cut);
-
         $first = $course->approach->firstRound();
         $paces = [$first->value => LearnedPace::of($course->approach->minutesPerLoad($first), $taught['new'])];
 

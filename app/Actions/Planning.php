@@ -37,7 +37,7 @@ final readonly class Planning
             $meetings[] = new TermMeeting($meeting->on, $meeting->minutes, $isOpen === null ? $meeting->isOpen : $isOpen($meeting), $meeting->pins, TermMeeting::keyOf($meeting->on, $meeting->at, ($taking[$at - 1]->on ?? null) === $meeting->on));
         }
 
-        $courses = array_map(fn (CourseOutset $outset): CourseOutset => $outset->course->showing !== null && $this->draft->fallsOut($outset->course->showing->on) ? $outset->with(['course' => $outset->course->withoutShowing()]) : $outset, $this->courses);
+        $courses = array_map(fn (CourseOutset $outset): CourseOutset => $outset->with(['course' => $this->draft->holds($outset->course)]), $this->courses);
 
         return new TermRequest($this->seed, $meetings, $courses, $this->focus, $this->warmUps, array_values(array_filter($this->turns, fn (int $of): bool => isset($this->courses[$of]))));
     }

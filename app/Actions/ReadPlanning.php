@@ -13,7 +13,6 @@ use App\Models\Term;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Memory\Tracks;
 use Gorvan\Core\Reading\Day;
-use Gorvan\Core\Term\Change\DraftMeeting;
 use Gorvan\Core\Term\CourseHistory;
 use Gorvan\Core\Term\CourseOutset;
 use Gorvan\Core\Term\ExpectedStudent;
@@ -44,11 +43,9 @@ final class ReadPlanning
         $trust = Student::whereIn('id', array_keys($comes))->whereNotNull('trust')->pluck('trust', 'id')->all();
         $courses = $forms = [];
         $draft = ($this->draft)($term);
-        $taking = array_map(static fn (DraftMeeting $meeting): int => $meeting->minutes, $draft->taking());
-        $minutes = $taking === [] ? [60] : $taking;
         foreach ($term->courses()->with('form')->get() as $row) {
             $forms[$row->id] = $row->form->placed();
-            $courses[] = $this->course($term, $row, $forms[$row->id], $comes, $trust, $today, $minutes);
+            $courses[] = $this->course($term, $row, $forms[$row->id], $comes, $trust, $today, $draft->minutes());
         }
 
         return new Planning($term->id, $courses === [] ? throw new LogicException("term $term->id has no course") : $courses, $draft, ($this->focus)($term->group, $forms, $comes, $trust), new WarmUpOutset($this->school->get()->warmUps(), array_map(static fn (PlacedForm $form) => $form->form, $forms), $term->group->is_room_cold), $term->turns ?? []);
@@ -57,7 +54,7 @@ final class ReadPlanning
     /**
      * @param  array<string, float>  $comes  chance of coming, by student
      * @param  array<string, float>  $trust  by student, where something was tested
-     * @param  non-empty-list<int>  $minutes  of the term's meetings
+     * @param  list<int>  $minutes  of the term's meetings
      */
     private function course(Term $term, Course $row, PlacedForm $placed, array $comes, array $trust, string $today, array $minutes): CourseOutset
     {
@@ -65,7 +62,7 @@ final class ReadPlanning
         $taught = ($this->taught)($term->group_id, $placed);
         $learned = $taught->by(Day::number($term->starts_on) - 1, $placed->form);
         $cut = $this->cutter->kept($placed->form, $course->scope($learned), $row->lessons());
-        $course = $this->paced->paced($term->group, $placed, $course, $cut)->paced($minutes, $learned, hasFocus: $term->group->principle_set_id !== null);
+        $course = $this->paced->paced($term->group, $placed, $course, $cut)->paced($minutes, $learned);
         $tracks = $this->standings->tracks($placed, array_keys($comes), $today);
         [$evenings, $before] = $this->evenings($term, $placed);
         $history = CourseHistory::of($evenings, $placed->form, $cut, $before);

@@ -33,7 +33,7 @@ final class RecutCourses
             $in = static fn (string $code, Message|string ...$with): Message => Message::of($code, ...['group' => $course->term->group->name, 'term' => $course->term->title, ...$with]);
             try {
                 $minutes = array_values($course->term->meetings->map(static fn (Meeting $meeting): int => $meeting->minutes)->all());
-                foreach (($this->cut)($course, $placed, $minutes === [] ? [60] : $minutes) as $said) {
+                foreach (($this->cut)($course, $placed, $minutes) as $said) {
                     $moved[] = $in('moved.term', says: $said);
                 }
             } catch (CutImpossible $e) {

@@ -65,7 +65,7 @@ final class TakeOverPlan
             'last_entry' => $variant->to === null ? null : $this->entry($course, $variant->to),
             // What is shown goes no further than what is aimed at.
             'showing' => $variant->to === null ? null : $this->showing($course, $variant->to),
-            'pace' => $variant->pace === null ? null : json_encode($variant->pace->toData(), JSON_THROW_ON_ERROR),
+            'pace' => Course::paceColumn($variant->pace),
         ]);
         if ($variant->pace !== null) {
             // A pace stands instead of a size that was asked for.

@@ -13,12 +13,11 @@ use Gorvan\Core\Lesson\CutScope;
 use Gorvan\Core\Lesson\LessonCut;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Lesson\LessonSize;
-use Gorvan\Core\Reading\Day;
 
 /** Cuts a form, or a course of it, in a size that is only tried: nothing is kept. */
 final class TryCut
 {
-    public function __construct(private readonly LessonCutter $cutter, private readonly TaughtEntries $taught, private readonly PacedCourse $paced)
+    public function __construct(private readonly LessonCutter $cutter, private readonly PacedCourse $paced)
     {
     }
 
@@ -36,10 +35,10 @@ final class TryCut
             return new TriedCut($form, CutScope::whole($form), $cut, LessonSize::MINUTES_PER_LOAD);
         }
         $paced = ($this->paced)($course, $placed)->with(['size' => $size, ...($isFree ? ['pins' => []] : [])]);
-        $learned = $this->learned($course, $placed);
+        $learned = $this->paced->learned($course, $placed);
         $minutes = array_values(Meeting::where('term_id', $course->term_id)->where('state', '<>', 'cancelled')->pluck('minutes')->all());
 
-        return new TriedCut($placed->form, $paced->scope($learned), $paced->cut($this->cutter, $minutes === [] ? [60] : $minutes, $learned), $paced->minutesPerLoad());
+        return new TriedCut($placed->form, $paced->scope($learned), $paced->cut($this->cutter, $minutes, $learned), $paced->minutesPerLoad());
     }
 
     /** The lessons a form or a course has now. */
@@ -48,14 +47,8 @@ final class TryCut
         if ($course === null) {
             return $row->cut($this->cutter, $placed);
         }
-        $learned = $this->learned($course, $placed);
+        $learned = $this->paced->learned($course, $placed);
 
         return $this->cutter->weighing($course->size()->lambda)->kept($placed->form, $course->course($placed)->scope($learned), $course->lessons());
-    }
-
-    /** @return list<int> positions the group was taught before the term */
-    private function learned(CourseRow $course, PlacedForm $placed): array
-    {
-        return $this->taught->by($course->term->group_id, $placed, Day::text(Day::number($course->term->starts_on) - 1));
     }
 }

@@ -27,16 +27,4 @@ final class SentPace
             default => null,
         };
     }
-
-    /**
-     * As a course keeps it.
-     *
-     * @param  array<string, mixed>|null  $sent
-     */
-    public static function column(?array $sent): ?string
-    {
-        $said = self::of($sent);
-
-        return $said === null ? null : json_encode($said->toData(), JSON_THROW_ON_ERROR);
-    }
 }

@@ -60,13 +60,10 @@ final class TermPages
         );
     }
 
-    /** A course as core knows it, with its pace in its term; a showing whose day falls out is none. */
+    /** A course as core knows it, with its pace in its term. */
     private function course(Course $row, PlacedForm $placed, TermDraft $draft): CoreCourse
     {
-        $minutes = array_map(static fn (DraftMeeting $one): int => $one->minutes, $draft->taking());
-        $course = ($this->paced)($row, $placed)->paced($minutes === [] ? [60] : $minutes);
-
-        return $course->showing !== null && $draft->fallsOut($course->showing->on) ? $course->withoutShowing() : $course;
+        return $draft->holds(($this->paced)($row, $placed)->paced($draft->minutes(), $this->paced->learned($row, $placed)));
     }
 
     public function preview(Term $term, ChangedPlan $changed): ChangePreviewData

@@ -95,6 +95,12 @@ final class Course extends Model
         );
     }
 
+    /** A pace as its column keeps it. */
+    public static function paceColumn(?SaidPace $said): ?string
+    {
+        return $said === null ? null : json_encode($said->toData(), JSON_THROW_ON_ERROR);
+    }
+
     /** The pace the teacher says. */
     public function said(): ?SaidPace
     {

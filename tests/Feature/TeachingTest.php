@@ -44,6 +44,15 @@ test('a pace that is said is kept, shown as both, comes to more or fewer evening
     ($this->say)(['pace' => ['movements' => 99]])->assertStatus(422);
 });
 
+test('what a group knew before makes what returns lighter, in the pace the page shows as in the plan', function () {
+    $returns = array_map(fn (int $at) => ['op' => 'set', 'id' => sprintf('e%02d', $at), 'fields' => ['returns' => sprintf('e%02d', $at - 4)]], [5, 6, 7]);
+    $this->postJson("/api/forms/{$this->form->id}/edits", ['base' => 1, 'edits' => $returns])->assertOk();
+    $this->postJson("/api/groups/{$this->group->id}/before", ['id' => (string) Str::ulid(), 'to' => 4, 'on' => '2026-01-01', 'at' => '2026-01-06T12:00:00+01:00'])->assertNoContent();
+    ($this->say)(['from' => 5, 'size' => []])->assertOk();
+    $course = ($this->show)()['courses'][0];
+    expect($course['forecast']['paceMovements'])->toBeGreaterThan(1.0)->and($course['movements'])->toEqualWithDelta($course['forecast']['paceMovements'], 1e-6);
+});
+
 test('lessons lie evenly where one asks for it, and how they lie is settled until dates, target or pace change', function () {
     $last = fn (): int => max(array_keys(array_filter(($this->given)())));
     $early = $last();

@@ -198,7 +198,7 @@ function practicePlan(int $meetings, int $minutes, int $entries, ?int $break = n
 function ordinaryPlan(int $meetings, int $minutes, int $movements, Approach $approach, string $repetition = ''): TermPlan
 {
     $form = (new PlainListReader)->read(implode("\n", array_map(fn (int $at) => "$at. Movement $at$repetition", range(1, $movements))))->form;
-    $course = (new Course('c', $form, new Passage(1, $movements), $approach))->paced([$minutes], hasFocus: false);
+    $course = (new Course('c', $form, new Passage(1, $movements), $approach))->paced([$minutes]);
     $dates = array_map(fn (int $at) => new TermMeeting(Day::text(Day::number('2026-09-01') + 7 * $at), $minutes), range(0, $meetings - 1));
 
     return (new TermPlanner)->plan(new TermRequest('practice', $dates, [new CourseOutset($course, $course->cut(new LessonCutter, [$minutes], []), [], [])]));

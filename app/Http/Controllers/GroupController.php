@@ -120,9 +120,10 @@ final class GroupController extends Controller
             'on' => ['nullable', 'date_format:Y-m-d'],
             'at' => ['required', $this->instant()],
         ]);
+        /** @var non-empty-list<Passage> $passages */
         $passages = array_map(static fn (array $one): Passage => new Passage((int) $one['from'], (int) $one['to']), array_values($given['passages'] ?? [['from' => 1, 'to' => $given['to']]]));
         usort($passages, static fn (Passage $a, Passage $b): int => $a->from <=> $b->from);
-        $say($group, strtoupper($given['id']), $passages === [] ? [new Passage(1, 1)] : $passages, $given['on'] ?? null, new DateTimeImmutable($given['at']), $this->viewer($request));
+        $say($group, strtoupper($given['id']), $passages, $given['on'] ?? null, new DateTimeImmutable($given['at']), $this->viewer($request));
 
         return response()->noContent();
     }

@@ -136,7 +136,7 @@ final class PlanController extends Controller
      */
     private static function taught(array $given, Form $form): array
     {
-        $is = array_key_exists('pace', $given) ? ['pace' => SentPace::column($given['pace'])] : [];
+        $is = array_key_exists('pace', $given) ? ['pace' => Course::paceColumn(SentPace::of($given['pace']))] : [];
         if (isset($given['looksBack'])) {
             $is['looks_back'] = $given['looksBack'];
         }

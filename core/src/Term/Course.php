@@ -21,11 +21,14 @@ use Gorvan\Core\Lesson\SideStretches;
  */
 final readonly class Course
 {
-    /** Of the median meeting, what new work takes; with the minutes of a unit of load it gives the load of an evening. */
+    /**
+     * Of the median meeting, what new work takes; with the minutes of a unit of load it gives the load of an evening. It is half of the
+     * middle of a meeting that has a focus, and less than half of one that has none.
+     */
     private const NEW_SHARE = 0.31;
 
-    /** And never more than this of the middle. */
-    private const OF_MIDDLE = 0.5;
+    /** Minutes of a meeting where a term has none yet. */
+    private const USUAL_MEETING = 60;
 
     public const MOST_RESERVE = 4;
 
@@ -102,22 +105,20 @@ final readonly class Course
     /**
      * Minutes of new work of a usual evening, not rounded.
      *
-     * @param  non-empty-list<int>  $minutes  of the term's meetings
+     * @param  list<int>  $minutes  of the term's meetings
      */
-    public function newMinutes(array $minutes, bool $hasFocus = true): float
+    public function newMinutes(array $minutes): float
     {
-        $median = self::median($minutes);
-
-        return min(self::NEW_SHARE * $median, self::OF_MIDDLE * MeetingBoxes::middleShare($hasFocus) * $median) * $this->share;
+        return self::NEW_SHARE * self::median($minutes === [] ? [self::USUAL_MEETING] : $minutes) * $this->share;
     }
 
     /**
      * The same with what its pace comes to in a term. Pure.
      *
-     * @param  non-empty-list<int>  $minutes  of the term's meetings
+     * @param  list<int>  $minutes  of the term's meetings
      * @param  list<int>  $learned  positions the group was taught before this course
      */
-    public function paced(array $minutes, array $learned = [], LoadModel $loads = new LoadModel, bool $hasFocus = true): self
+    public function paced(array $minutes, array $learned = [], LoadModel $loads = new LoadModel): self
     {
         $load = 0.0;
         $movements = 0;
@@ -131,7 +132,7 @@ final readonly class Course
         $usual = $bare->minutesPerLoad($this->approach->mainRound());
         $asked = $this->size->count !== null ? $load / $this->size->count : $this->size->target($this->said()->minutes ?? $usual);
 
-        return $this->with(['pace' => CoursePace::of($this->said(), $this->newMinutes($minutes, $hasFocus), $load, $movements, $usual, $asked > 0.0 ? $asked : null)]);
+        return $this->with(['pace' => CoursePace::of($this->said(), $this->newMinutes($minutes), $load, $movements, $usual, $asked > 0.0 ? $asked : null)]);
     }
 
     /** Whole minutes a lesson takes, rounded up (engine 8). Pure. */
@@ -172,7 +173,7 @@ final readonly class Course
     /**
      * The course's own cut.
      *
-     * @param  non-empty-list<int>  $minutes  of the term's meetings
+     * @param  list<int>  $minutes  of the term's meetings
      * @param  list<int>  $learned  positions the group was taught before this course
      *
      * @throws \Gorvan\Core\Lesson\CutImpossible

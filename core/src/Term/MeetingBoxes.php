@@ -77,14 +77,6 @@ final readonly class MeetingBoxes
         return $title === null ? $note : Message::of('plan.in_course', title: $title, what: $note);
     }
 
-    /** The part of a meeting that review, new work and run-through have together, 0..1. */
-    public static function middleShare(bool $hasFocus): float
-    {
-        $shares = self::shares($hasFocus);
-
-        return self::SHARES['middle'] / array_sum($shares);
-    }
-
     /**
      * What stands beside each other in a meeting; a group that works on no principles has no focus.
      *

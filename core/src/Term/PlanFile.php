@@ -54,7 +54,7 @@ final readonly class PlanFile
         $root = JsonNode::parse($json);
         $term = (new TermReader)->readNode($root, self::KEYS);
         $dates = TermDates::of($term);
-        $minutes = array_map(static fn (MeetingDate $date): int => $date->minutes, $dates->meetings);
+        $minutes = $dates->minutes();
         $many = $root->optional('courses');
         $nodes = $many === null ? [$root] : $many->itemsAtMost(self::MOST_COURSES);
         $courses = $known = $warnings = [];
@@ -78,7 +78,7 @@ final readonly class PlanFile
                 looksBack: $root->optional('look_back')?->bool() ?? true,
                 keeps: array_map($form->idsOf(...), $keeps),
             );
-            $courses[] = $course->paced($minutes === [] ? [60] : $minutes, $known[$n], hasFocus: false);
+            $courses[] = $course->paced($minutes, $known[$n]);
         }
         $turns = Fields::each($root->optional('turns'), static fn (JsonNode $one): int => $one->whole(0, count($courses) - 1));
 
@@ -101,9 +101,7 @@ final readonly class PlanFile
      */
     public function cut(LessonCutter $cutter, int $course = 0): LessonCut
     {
-        $minutes = array_map(static fn (MeetingDate $date): int => $date->minutes, $this->dates->meetings);
-
-        return $this->courses[$course]->cut($cutter, $minutes === [] ? [60] : $minutes, $this->known[$course]);
+        return $this->courses[$course]->cut($cutter, $this->dates->minutes(), $this->known[$course]);
     }
 
     /**

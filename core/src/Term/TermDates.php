@@ -29,6 +29,12 @@ final readonly class TermDates
     {
     }
 
+    /** @return list<int> minutes of the meetings */
+    public function minutes(): array
+    {
+        return array_map(static fn (MeetingDate $date): int => $date->minutes, $this->meetings);
+    }
+
     /** @throws BadInput when there is no meeting at all, or two would start at the same instant */
     public static function of(Term $term): self
     {

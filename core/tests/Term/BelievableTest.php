@@ -55,7 +55,7 @@ function anyTerm(): TermRequest
         spread: [null, null, true, false][mt_rand(0, 3)],
         reserve: mt_rand(0, 2),
     );
-    $course = $course->paced(array_map(static fn (TermMeeting $one): int => $one->minutes, $meetings), hasFocus: false);
+    $course = $course->paced(array_map(static fn (TermMeeting $one): int => $one->minutes, $meetings));
 
     return new TermRequest('any', $meetings, [new CourseOutset($course, $course->cut(new LessonCutter, [$minutes], []), [], ExpectedStudent::invented(8, mt_rand(60, 95) / 100))]);
 }

@@ -105,7 +105,7 @@ final readonly class PlanVariant
         $course = $outset->course;
         $from = $course->target->from;
         $to = max($from, min($course->form->count(), $this->to ?? $course->target->to));
-        $minutes = array_map(static fn (DraftMeeting $meeting): int => $meeting->minutes, $draft->taking());
+        $minutes = $draft->minutes();
         $paced = $course->with([
             'approach' => $this->approach ?? $course->approach,
             'said' => $this->pace ?? $course->said,
@@ -113,14 +113,14 @@ final readonly class PlanVariant
             'size' => $this->pace === null ? $course->size : new LessonSize(lambda: $course->size->lambda),
         ]);
         if ($paced->approach !== $course->approach || $this->pace !== null) {
-            $paced = $paced->paced($minutes === [] ? [60] : $minutes, $outset->learned);
+            $paced = $paced->paced($minutes, $outset->learned);
         }
         if ($paced->approach === $course->approach && $to <= $course->target->to) {
             // A course keeps its cut; at another pace more of its lessons share an evening, or come in parts.
             return $to < $course->target->to ? SolveFor::upTo($outset->with(['course' => $paced]), $to, $course->showing) : $outset->with(['course' => $paced]);
         }
         $paced = $paced->with(['target' => new Passage($from, $to)]);
-        $cut = $paced->cut($cutter, $minutes === [] ? [60] : $minutes, $outset->learned);
+        $cut = $paced->cut($cutter, $minutes, $outset->learned);
         // As it would be kept, so that taking it over gives the very plan that was compared.
         $ids = array_map(static fn (Lesson $lesson): array => $course->form->idsOf(new Passage($lesson->from, $lesson->to)), $cut->lessons);
 

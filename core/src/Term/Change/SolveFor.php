@@ -115,10 +115,10 @@ final readonly class SolveFor
         if ($minutes === []) {
             return null;
         }
-        $is = ($outset->course->pace ?? $outset->course->paced($minutes, $outset->learned, hasFocus: $request->hasFocus())->pace)->movements ?? 1.0;
+        $is = ($outset->course->pace ?? $outset->course->paced($minutes, $outset->learned)->pace)->movements ?? 1.0;
         [$from, $to] = [(int) ceil(round(10 * $is, 6)), (int) floor(round(20 * $is, 6))];
         for ($tenths = $from; $tenths <= $to; $tenths++) {
-            $faster = $outset->course->with(['said' => SaidPace::movements($tenths / 10), 'size' => new LessonSize])->paced($minutes, $outset->learned, hasFocus: $request->hasFocus());
+            $faster = $outset->course->with(['said' => SaidPace::movements($tenths / 10), 'size' => new LessonSize])->paced($minutes, $outset->learned);
             if ($this->isReached(self::with($request, $course, $outset->with(['course' => $faster])), $course)) {
                 return $tenths / 10;
             }

@@ -6,6 +6,7 @@ namespace Gorvan\Core\Term\Change;
 
 use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Term\Closure;
+use Gorvan\Core\Term\Course;
 
 /**
  * A term as the teacher changes it: its days, its closures, and its meetings in order, those that do not take place too.
@@ -57,6 +58,18 @@ final readonly class TermDraft
         return array_values(array_filter($this->meetings, static fn (DraftMeeting $meeting): bool => $meeting->state->takesPlace()));
     }
 
+    /** @return list<int> of those that take place */
+    public function minutes(): array
+    {
+        return array_map(static fn (DraftMeeting $meeting): int => $meeting->minutes, $this->taking());
+    }
+
+    /** A course as these days have it: a showing whose day falls out is none. */
+    public function holds(Course $course): Course
+    {
+        return $course->showing !== null && $this->fallsOut($course->showing->on) ? $course->withoutShowing() : $course;
+    }
+
     /**
      * Refuses a day and time for a meeting that is closed, out of the term, gone by, or taken by another meeting.
      *
@@ -101,7 +114,7 @@ final readonly class TermDraft
     }
 
     /** Whether a day on which something was to be shown falls out: it is closed, or what was to meet on it does not. */
-    public function fallsOut(string $on): bool
+    private function fallsOut(string $on): bool
     {
         $own = array_filter($this->meetings, static fn (DraftMeeting $meeting): bool => $meeting->on === $on);
 

@@ -289,10 +289,8 @@ final class EveningPlanner
                 $joins[] = new Passage($ends[count($ends) - 1], $begins[0]);
             }
         }
-        $recall = fn (Passage $one): float => $this->walk->recallOf($one, $this->day);
-        usort($joins, static fn (Passage $a, Passage $b): int => [$recall($a), $a->from] <=> [$recall($b), $b->from]);
         $until = $left / 2;
-        foreach ($joins as $join) {
+        foreach ($this->leastFirst($joins) as $join) {
             $left > $until + 1e-9 && $put($join, 'joins');
         }
     }
@@ -300,10 +298,22 @@ final class EveningPlanner
     private function weakestPiece(): ?Passage
     {
         $pieces = array_filter($this->course->pieces(), fn (Passage $piece): bool => $this->walk->counted($piece) !== []);
-        $recall = fn (Passage $one): float => $this->walk->recallOf($one, $this->day);
-        usort($pieces, static fn (Passage $a, Passage $b): int => [$recall($a), $a->from] <=> [$recall($b), $b->from]);
 
-        return $pieces[0] ?? null;
+        return $this->leastFirst(array_values($pieces))[0] ?? null;
+    }
+
+    /**
+     * By what is remembered of them, the least first.
+     *
+     * @param  list<Passage>  $passages
+     * @return list<Passage>
+     */
+    private function leastFirst(array $passages): array
+    {
+        $recall = fn (Passage $one): float => $this->walk->recallOf($one, $this->day);
+        usort($passages, static fn (Passage $a, Passage $b): int => [$recall($a), $a->from] <=> [$recall($b), $b->from]);
+
+        return $passages;
     }
 
     /**
