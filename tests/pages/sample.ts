@@ -12,6 +12,7 @@ import type {
   Finding,
   Form,
   Meeting,
+  MeetingCourse,
   MeetingPage,
   Review,
   Score,
@@ -78,6 +79,25 @@ export function form(change: Partial<Form> = {}): Form {
       { number: 2, from: 3, to: 4, load: 2.4, recap: { from: 1, to: 2 }, seconds: 24, rounds: [] },
       { number: 3, from: 5, to: 6, load: 2.4, recap: { from: 3, to: 4 }, seconds: 24, rounds: [] },
     ],
+    ...change,
+  };
+}
+
+/** What a meeting holds of a course: nothing new, four movements known. */
+export function coursePart(change: Partial<MeetingCourse> = {}): MeetingCourse {
+  return {
+    courseId: 'course',
+    formTitle: 'Tide stair',
+    lessons: [],
+    recap: null,
+    review: [],
+    runThrough: null,
+    times: 1,
+    order: 'as_written',
+    shown: [],
+    why: null,
+    taughtAfter: 4,
+    recallAfter: 0.8,
     ...change,
   };
 }

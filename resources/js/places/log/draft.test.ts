@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { entry, form, meeting, page } from '../../../../tests/pages/sample';
+import { coursePart, entry, form, meeting, page } from '../../../../tests/pages/sample';
 import type { ClassLog } from '../../api/client';
 import { next, type Run, start } from '../class/run';
 import { type Draft, fromLog, fromPlan, taughtTo, toLog, withAddition, withChange, without, withPart } from './draft';
@@ -36,20 +36,7 @@ describe('a class as planned', () => {
     const log = toLog('01J', fromPlan({ ...spare, meeting: { ...spare.meeting, courses: [part] } }, cut, null), spare, cut);
     expect(log.did.find((one) => one.what === 'taught')?.minutes).toBe(20); // 2.4 of load at 8, rounded up
   });
-  const part = {
-    courseId: 'course',
-    formTitle: 'T',
-    lessons: [{ number: 2, kind: 'new', from: 3, to: 4, part: null, parts: null }],
-    recap: null,
-    review: [],
-    runThrough: null,
-    times: 1,
-    order: 'as_written' as const,
-    shown: [],
-    why: null,
-    taughtAfter: 4,
-    recallAfter: 0.8,
-  };
+  const part = coursePart({ lessons: [{ number: 2, kind: 'new', from: 3, to: 4, part: null, parts: null }] });
 
   test('extras stand in a passage and belong to no lesson', () => {
     const withExtra = {
@@ -62,23 +49,11 @@ describe('a class as planned', () => {
   });
 
   test('of several courses each doing says its form; what is joined is gone through again, not taught', () => {
-    const bare = {
-      recap: null,
-      review: [],
-      runThrough: null,
-      times: 1,
-      order: 'as_written' as const,
-      shown: [],
-      why: null,
-      taughtAfter: 4,
-      recallAfter: 0.8,
-      formTitle: 'T',
-    };
     const tonight = meeting({
       boxes: {},
       courses: [
-        { ...bare, courseId: 'course', lessons: [{ number: 1, kind: 'new', from: 1, to: 1, part: null, parts: null }] },
-        { ...bare, courseId: 'other', lessons: [{ number: null, kind: 'join', from: 3, to: 4, part: null, parts: null }] },
+        coursePart({ lessons: [{ number: 1, kind: 'new', from: 1, to: 1, part: null, parts: null }] }),
+        coursePart({ courseId: 'other', lessons: [{ number: null, kind: 'join', from: 3, to: 4, part: null, parts: null }] }),
       ],
     });
     const two = page({

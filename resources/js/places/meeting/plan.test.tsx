@@ -2,7 +2,7 @@ import { cleanup, render, renderHook, screen, within } from '@testing-library/re
 import userEvent from '@testing-library/user-event';
 import { MemoryRouter } from '../../../../tests/pages/router';
 import { afterEach, describe, expect, test } from 'vitest';
-import { entry, form, meeting, noWarmUps, review } from '../../../../tests/pages/sample';
+import { coursePart, entry, form, meeting, noWarmUps, review } from '../../../../tests/pages/sample';
 import type { Meeting } from '../../api/client';
 import '../../messages';
 import { PlanList, usePassageWords } from './PlanList';
@@ -37,20 +37,7 @@ describe('what a passage is called, read aloud', () => {
 });
 
 const part = (lessons: Meeting['courses'][number]['lessons']): Meeting['courses'] => [
-  {
-    courseId: 'course',
-    formTitle: 'Tide stair',
-    lessons,
-    recap: null,
-    review: [review()],
-    runThrough: null,
-    times: 1,
-    order: 'as_written',
-    shown: [],
-    why: null,
-    taughtAfter: 4,
-    recallAfter: 0.8,
-  },
+  coursePart({ lessons, review: [review()] }),
 ];
 const rounds = [
   { kind: 'new' as const, rate: 5, minutes: 12 },

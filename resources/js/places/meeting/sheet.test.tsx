@@ -1,7 +1,7 @@
 import { cleanup, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import { careNeed, cueCard, form, meeting, page, review, studentCare } from '../../../../tests/pages/sample';
+import { careNeed, coursePart, cueCard, form, meeting, page, review, studentCare } from '../../../../tests/pages/sample';
 import { server, standIn } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
 import type { CueCard, MeetingPage } from '../../api/client';
@@ -25,20 +25,13 @@ const evening = (change: Partial<MeetingPage> = {}): MeetingPage =>
       id: 'tonight',
       pins: { focus: 'shoulders down' },
       courses: [
-        {
-          courseId: 'course',
-          formTitle: 'Tide stair',
+        coursePart({
           lessons: [{ number: 3, kind: 'new', from: 5, to: 6, part: null, parts: null }],
           recap: { from: 3, to: 4 },
           review: [review({ from: 1, to: 1 })],
           runThrough: { from: 4, to: 6 },
-          times: 1,
-          order: 'as_written',
-          shown: [],
-          why: null,
           taughtAfter: 6,
-          recallAfter: 0.8,
-        },
+        }),
       ],
     }),
     awayLast: ['Ada', 'Bo'],
@@ -100,20 +93,8 @@ test('cautions that cannot be fetched are said to be missing, and can be asked f
 });
 
 test('an evening of nothing but standing asks for no cards', async () => {
-  const bare = {
-    lessons: [],
-    recap: null,
-    review: [],
-    runThrough: null,
-    times: 1,
-    order: 'as_written' as const,
-    shown: [],
-    why: null,
-    taughtAfter: 0,
-    recallAfter: null,
-  };
   server.answers['GET /api/meetings/{meeting}'] = evening({
-    meeting: meeting({ id: 'tonight', courses: [{ courseId: 'course', formTitle: 'Tide stair', ...bare }] }),
+    meeting: meeting({ id: 'tonight', courses: [coursePart({ taughtAfter: 0, recallAfter: null })] }),
     awayLast: [],
     newcomers: [],
   });

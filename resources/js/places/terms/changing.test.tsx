@@ -2,7 +2,7 @@ import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { choose as pick } from '../../../../tests/pages/choose';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import { course, form, meeting, nextTerm, term } from '../../../../tests/pages/sample';
+import { course, coursePart, form, meeting, nextTerm, term } from '../../../../tests/pages/sample';
 import { server, standIn } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
 import type { Term } from '../../api/client';
@@ -17,25 +17,17 @@ vi.mock('../../api/client', async (original) => ({
   api: standIn,
 }));
 
-const part = {
-  courseId: 'course',
-  formTitle: 'Tide stair',
-  recap: { from: 1, to: 2 },
-  review: [],
-  runThrough: null,
-  times: 1,
-  order: 'as_written' as const,
-  shown: [],
-  why: null,
-  taughtAfter: 4,
-  recallAfter: 0.8,
-};
 const evening = (id: string, on: string, number: number | null, change: Parameters<typeof meeting>[0] = {}) =>
   meeting({
     id,
     on,
     isToday: false,
-    courses: [{ ...part, lessons: number === null ? [] : [{ number, kind: 'new', from: 3, to: 4, part: null, parts: null }] }],
+    courses: [
+      coursePart({
+        recap: { from: 1, to: 2 },
+        lessons: number === null ? [] : [{ number, kind: 'new', from: 3, to: 4, part: null, parts: null }],
+      }),
+    ],
     ...change,
   });
 const laid = (change: Partial<Term> = {}): Term => ({

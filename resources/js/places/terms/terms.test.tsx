@@ -1,7 +1,7 @@
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import { course, form, meeting, review, term } from '../../../../tests/pages/sample';
+import { course, coursePart, form, meeting, review, term } from '../../../../tests/pages/sample';
 import { server, standIn } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
 import type { Term } from '../../api/client';
@@ -21,20 +21,11 @@ const planned = (id: string, on: string, number: number | null) =>
     on,
     isToday: false,
     courses: [
-      {
-        courseId: 'course',
-        formTitle: 'Tide stair',
+      coursePart({
         lessons: number === null ? [] : [{ number, kind: 'new', from: 2 * number - 1, to: 2 * number, part: null, parts: null }],
-        recap: null,
         review: [review({ most: 'ada', instead: { from: 3, to: 4, value: 0.2, minutes: 2 } })],
-        runThrough: null,
-        times: 1,
-        order: 'as_written',
-        shown: [],
         why: { code: number === null ? 'plan.why.nothing_new' : 'plan.why.first', with: { number: number ?? 0 } },
-        taughtAfter: 4,
-        recallAfter: 0.8,
-      },
+      }),
     ],
   });
 const laid = (): Term => ({
