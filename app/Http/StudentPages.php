@@ -100,13 +100,16 @@ final class StudentPages
         $recap = $placed->form->passageOf($next->recap ?? []);
         $review = $placed->form->positionsOf(array_merge([], ...array_map(static fn ($one): array => $one->entries, $next->review ?? [])));
 
+        $catchUp = CatchUp::of($placed->form, $standing, $taught, $recap, $review);
+
         return new StudentFormData(
             $group->id,
             FormRefData::of($group->form),
             StudentData::of($student, $standing, $taught, $recap),
             $taught,
             array_map(static fn (Fading $one): FadingData => new FadingData($one->position, Day::text($one->day), $one->recall), array_slice(Fading::of($placed->form, $tracks, $standing, $model), 0, self::MOST_FADING)),
-            array_map(static fn (CatchUp $one): CatchUpData => CatchUpData::of($one, $standing), CatchUp::of($standing, $taught, $recap, $review)),
+            array_map(CatchUpData::of(...), $catchUp),
+            CatchUp::minutesOf($catchUp),
         );
     }
 

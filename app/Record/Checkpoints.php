@@ -65,7 +65,7 @@ final class Checkpoints
         $asked = $subjects === null ? null : array_fill_keys($subjects, true);
         $rows = DB::table('checkpoint_tracks')->where('school_id', $this->school->id())->whereRaw('student_id = any(?::uuid[])', [FactSource::list($students)])
             ->when($subjects !== null && count($subjects) <= self::FEW, static fn ($some) => $some->whereIn('subject', $subjects ?? []))
-            ->get(['student_id', 'subject', 'side', 'level', 'stability', 'difficulty', 'last', 'updates', DB::raw(self::IN_CLASS)]);
+            ->get(['student_id', 'subject', 'side', 'level', 'stability', 'difficulty', 'last', 'updates', 'was_taught', DB::raw(self::IN_CLASS)]);
         foreach ($rows as $row) {
             if ($asked !== null && ! isset($asked[$row->subject])) {
                 continue;
@@ -164,11 +164,11 @@ final class Checkpoints
         $level = $row->level === null ? null : (str_starts_with($row->subject, 'principle:') ? Keeping::from($row->level) : Support::from($row->level));
         $state = $row->stability === null ? null : new MemoryState((float) $row->stability, (float) $row->difficulty);
         if ($row->in_class === null) {
-            return new Track($level, $state, $row->last, $row->updates);
+            return new Track($level, $state, $row->last, $row->updates, null, $row->was_taught);
         }
         [$stability, $difficulty, $last, $updates] = json_decode($row->in_class, true, 2, JSON_THROW_ON_ERROR);
 
-        return new Track($level, $state, $row->last, $row->updates, new Track($level, $stability === null ? null : new MemoryState((float) $stability, (float) $difficulty), $last, (int) $updates));
+        return new Track($level, $state, $row->last, $row->updates, new Track($level, $stability === null ? null : new MemoryState((float) $stability, (float) $difficulty), $last, (int) $updates, null, $row->was_taught), $row->was_taught);
     }
 
     /** @return array<string, mixed> */
@@ -181,7 +181,7 @@ final class Checkpoints
         return [
             'school_id' => $this->school->id(), 'student_id' => $student, 'subject' => $subject, 'side' => $side,
             'level' => $track->level?->value, 'stability' => $exact($track->state?->stability), 'difficulty' => $exact($track->state?->difficulty),
-            'last' => $track->last, 'updates' => $track->updates, 'has_home' => $class !== null,
+            'last' => $track->last, 'updates' => $track->updates, 'was_taught' => $track->wasTaught, 'has_home' => $class !== null,
             'class_stability' => $exact($class?->state?->stability), 'class_difficulty' => $exact($class?->state?->difficulty),
             'class_last' => $class?->last, 'class_updates' => $class?->updates,
         ];

@@ -73,7 +73,7 @@ final class ClassController extends Controller
         $recap = $placed->form->passageOf($part->recap ?? []);
         $review = $placed->form->positionsOf(array_merge([], ...array_map(static fn (PlannedReview $one): array => $one->entries, $part->review ?? [])));
 
-        return new JsonResponse(PodsData::of($course->id, $this->here($meeting, $placed, $standings), (int) ($given['count'] ?? Pods::USUAL), $known, $recap, $review));
+        return new JsonResponse(PodsData::of($course->id, $placed->form, $this->here($meeting, $placed, $standings), (int) ($given['count'] ?? Pods::USUAL), $known, $recap, $review));
     }
 
     #[Reads('/api/meetings/{meeting}/pairs', 'pairs', 'Who works with whom in a partner drill, among those who are here and want to', PairsData::class, query: ['lesson' => 'string', 'without' => 'string'])]

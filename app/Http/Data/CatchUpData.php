@@ -5,29 +5,29 @@ declare(strict_types=1);
 namespace App\Http\Data;
 
 use Gorvan\Core\Standing\CatchUp;
-use Gorvan\Core\Standing\StudentStanding;
 use OpenApi\Attributes as OA;
 
-/** Something a student has to catch up with. */
+/** A passage a student has to catch up with. */
 #[OA\Schema]
 final readonly class CatchUpData
 {
+    /** @param  list<LackingData>  $lacking  its movements, in order */
     public function __construct(
         #[OA\Property]
-        public int $position,
+        public int $from,
         #[OA\Property]
-        public bool $isMissed,
+        public int $to,
         #[OA\Property(enum: ['recap', 'review', 'later'])]
         public string $need,
         #[OA\Property]
-        public ?float $recall,
-        #[OA\Property]
-        public ?string $support,
+        public int $minutes,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LackingData::class))]
+        public array $lacking,
     ) {
     }
 
-    public static function of(CatchUp $one, StudentStanding $standing): self
+    public static function of(CatchUp $one): self
     {
-        return new self($one->position, $one->isMissed, $one->need->value, $one->recall, $standing->at($one->position)->whole->support?->name);
+        return new self($one->passage->from, $one->passage->to, $one->need->value, $one->minutes, array_map(LackingData::of(...), $one->lacking));
     }
 }

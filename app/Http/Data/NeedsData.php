@@ -11,7 +11,8 @@ use OpenApi\Attributes as OA;
 final readonly class NeedsData
 {
     /**
-     * @param  list<CatchUpData>  $catchUp
+     * @param  list<CatchUpData>  $catchUp  what tonight touches, the most needed first
+     * @param  int  $minutes  of all of it
      */
     public function __construct(
         #[OA\Property]
@@ -20,6 +21,8 @@ final readonly class NeedsData
         public string $name,
         #[OA\Property(type: 'array', items: new OA\Items(ref: CatchUpData::class))]
         public array $catchUp,
+        #[OA\Property]
+        public int $minutes,
     ) {
     }
 }

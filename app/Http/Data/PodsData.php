@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Data;
 
 use App\Models\Student;
+use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Standing\CatchUp;
 use Gorvan\Core\Standing\CatchUpNeed;
@@ -35,15 +36,15 @@ final readonly class PodsData
      * @param  list<int>  $taught
      * @param  list<int>  $review
      */
-    public static function of(string $course, array $here, int $count, array $taught, ?Passage $recap, array $review): self
+    public static function of(string $course, Form $form, array $here, int $count, array $taught, ?Passage $recap, array $review): self
     {
         $by = $frontiers = $needs = [];
         foreach ($here as [$student, $standing]) {
             $by[$student->id] = new PodStudentData($student->id, $student->name, $standing->frontier());
             $frontiers[$student->id] = $standing->frontier() ?? 0;
-            $catchUp = array_values(array_filter(CatchUp::of($standing, $taught, $recap, $review), static fn (CatchUp $one): bool => $one->need !== CatchUpNeed::Later));
+            $catchUp = array_values(array_filter(CatchUp::of($form, $standing, $taught, $recap, $review), static fn (CatchUp $one): bool => $one->need !== CatchUpNeed::Later));
             if ($catchUp !== []) {
-                $needs[] = [$catchUp, new NeedsData($student->id, $student->name, array_map(static fn (CatchUp $one): CatchUpData => CatchUpData::of($one, $standing), $catchUp))];
+                $needs[] = [$catchUp, new NeedsData($student->id, $student->name, array_map(CatchUpData::of(...), $catchUp), CatchUp::minutesOf($catchUp))];
             }
         }
         usort($needs, static fn (array $a, array $b): int => CatchUp::compared($a[0], $b[0]));

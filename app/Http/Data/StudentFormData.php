@@ -13,6 +13,7 @@ final readonly class StudentFormData
     /**
      * @param  list<FadingData>  $fading  what holds now and will not much longer, the soonest first
      * @param  list<CatchUpData>  $catchUp  the most needed first
+     * @param  int  $catchUpMinutes  of all of it
      * @param  list<int>  $taught  positions given to the group
      */
     public function __construct(
@@ -28,6 +29,8 @@ final readonly class StudentFormData
         public array $fading,
         #[OA\Property(type: 'array', items: new OA\Items(ref: CatchUpData::class))]
         public array $catchUp,
+        #[OA\Property]
+        public int $catchUpMinutes,
     ) {
     }
 }

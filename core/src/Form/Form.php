@@ -194,4 +194,36 @@ final readonly class Form
 
         return $last->number ?? count($movements);
     }
+
+    /**
+     * Passages over neighbouring movements; connectors between two of them do not part them.
+     *
+     * @param  list<int>  $positions  of movements, in order
+     * @return list<Passage>
+     */
+    public function runsOfMovements(array $positions): array
+    {
+        $runs = [];
+        foreach ($positions as $position) {
+            $last = array_pop($runs);
+            if ($last !== null && ! $this->isMovementBetween($last->to, $position)) {
+                $runs[] = new Passage($last->from, $position);
+            } else {
+                array_push($runs, ...($last === null ? [] : [$last]), ...[new Passage($position, $position)]);
+            }
+        }
+
+        return $runs;
+    }
+
+    private function isMovementBetween(int $from, int $to): bool
+    {
+        for ($position = $from + 1; $position < $to; $position++) {
+            if ($this->at($position)->kind === EntryKind::Movement) {
+                return true;
+            }
+        }
+
+        return false;
+    }
 }

@@ -67,9 +67,10 @@ final readonly class Replay
         }
         $from ??= new Track;
         $inClass = array_values(array_filter($own, static fn (Fact $fact): bool => $fact->kind !== FactKind::Home));
+        $wasTaught = $from->wasTaught || array_filter($own, static fn (Fact $fact): bool => $fact->kind->teaches()) !== [];
         $isApart = $from->withoutHome !== null || count($inClass) < count($own);
 
-        return $this->folded($from, DecidingFacts::of($own), $isApart ? $this->folded($from->withoutHome ?? $from, DecidingFacts::of($inClass), null) : null);
+        return $this->folded($from, DecidingFacts::of($own), $isApart ? $this->folded($from->withoutHome ?? $from, DecidingFacts::of($inClass), null, $wasTaught) : null, $wasTaught);
     }
 
     /**
@@ -87,7 +88,7 @@ final readonly class Replay
     }
 
     /** @param  array<int, Fact>  $days  the deciding fact of each day, in order */
-    private function folded(Track $from, array $days, ?Track $withoutHome): Track
+    private function folded(Track $from, array $days, ?Track $withoutHome, bool $wasTaught): Track
     {
         $level = $from->level;
         foreach ($days as $fact) {
@@ -99,7 +100,7 @@ final readonly class Replay
             $updates++;
         }
 
-        return new Track($level, $state, $last, $updates, $withoutHome);
+        return new Track($level, $state, $last, $updates, $withoutHome, $wasTaught);
     }
 
     /**

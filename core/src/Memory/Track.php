@@ -11,7 +11,8 @@ use Gorvan\Core\Record\Level;
  *
  * `level` is what was last seen, null when never marked; `state` and `last` are null while nothing updated the memory
  * (only ever marked Unmet). `last` is a day ({@see \Gorvan\Core\Reading\Day}), `updates` counts the first contact too.
- * `withoutHome` is the same as if home practice had not been, null where there was none.
+ * `withoutHome` is the same as if home practice had not been, null where there was none. `wasTaught` says whether they were there when it was
+ * taught, or knew it before the group was kept here.
  */
 final readonly class Track
 {
@@ -21,7 +22,14 @@ final readonly class Track
         public ?int $last = null,
         public int $updates = 0,
         public ?self $withoutHome = null,
+        public bool $wasTaught = false,
     ) {
+    }
+
+    /** On how many days it was met in class: gone through, or seen. */
+    public function evenings(): int
+    {
+        return ($this->withoutHome ?? $this)->updates;
     }
 
     /** The chance of doing it from memory on a day, null where there was no contact. */

@@ -27,6 +27,12 @@ enum FactKind: string
 
     case Withdraw = 'withdraw';
 
+    /** Whether whoever it is about was shown and told it, from the start. */
+    public function teaches(): bool
+    {
+        return $this === self::Taught || $this === self::Before;
+    }
+
     /** Which of two facts of one day decides, the greater first: a mark before contact, taught before practice, both before a run-through. */
     public function rank(): int
     {

@@ -48,7 +48,7 @@ final readonly class GroupResult
             }
         }
 
-        return new self(count($known), count($movements), $standings === [] ? 0.0 : $holding / count($standings), TermResult::runs($form, $firm), TermResult::runs($form, $more), self::next($form, $taught, $lessons));
+        return new self(count($known), count($movements), $standings === [] ? 0.0 : $holding / count($standings), $form->runsOfMovements($firm), $form->runsOfMovements($more), self::next($form, $taught, $lessons));
     }
 
     /**

@@ -129,14 +129,14 @@ final readonly class StudentStanding
     }
 
     /**
-     * Taught to the group and never met by the student.
+     * Taught to the group, and not to the student (away, or not a member yet), nor made up for since.
      *
      * @param  list<int>  $taught
      * @return list<int>
      */
     public function missed(array $taught): array
     {
-        return $this->lacking($taught, fn (int $position): bool => ! $this->at($position)->whole->isMet());
+        return $this->among($taught, fn (int $position): bool => $this->at($position)->whole->isMissed);
     }
 
     /** Whether the student can go on from a recap; null where there is none. */
@@ -202,14 +202,18 @@ final readonly class StudentStanding
      */
     private function lacking(array $taught, callable $where): array
     {
-        $isTaught = array_fill_keys($taught, true);
-        $lacking = [];
-        foreach ($this->movements as $position) {
-            if (isset($isTaught[$position]) && ! isset($this->passing[$position]) && $where($position)) {
-                $lacking[] = $position;
-            }
-        }
+        return $this->among($taught, fn (int $position): bool => ! isset($this->passing[$position]) && $where($position));
+    }
 
-        return $lacking;
+    /**
+     * @param  list<int>  $taught
+     * @param  callable(int): bool  $where
+     * @return list<int> movements, in order
+     */
+    private function among(array $taught, callable $where): array
+    {
+        $isTaught = array_fill_keys($taught, true);
+
+        return array_values(array_filter($this->movements, static fn (int $position): bool => isset($isTaught[$position]) && $where($position)));
     }
 }

@@ -12,7 +12,7 @@ use Gorvan\Core\Form\Passage;
  * What a term came to for one student in one form, for a letter: every taught movement is in exactly one of four.
  *
  * *Holds* as in engine 10. *Nearly*: one could go on from it (10: last seen Cued or better and recalled, or expected to be
- * there and never seen), and it does not hold yet. *Open*: met, and neither. *Missed*: never met. To *keep*: of what holds,
+ * there and never seen), and it does not hold yet. *Open*: none of the others. *Missed* as in engine 10. To *keep*: of what holds,
  * what would slip first. Passages run over movements; connectors between two of them do not part them. Pure.
  */
 final readonly class TermResult
@@ -45,7 +45,7 @@ final readonly class TermResult
             $whole = $standing->at($position)->whole;
             $in[match (true) {
                 $whole->holds() => 'holds',
-                ! $whole->isMet() => 'missed',
+                $whole->isMissed => 'missed',
                 $whole->notReady() === null => 'nearly',
                 default => 'open',
             }][] = $position;
@@ -54,40 +54,8 @@ final readonly class TermResult
 
         return new self(
             count($in['holds']), count($movements),
-            self::runs($form, $in['holds']), self::runs($form, $in['nearly']), self::runs($form, $in['open']), self::runs($form, $in['missed']),
+            $form->runsOfMovements($in['holds']), $form->runsOfMovements($in['nearly']), $form->runsOfMovements($in['open']), $form->runsOfMovements($in['missed']),
             array_slice($kept, 0, self::KEPT),
         );
-    }
-
-    /**
-     * Passages over neighbouring movements.
-     *
-     * @param  list<int>  $positions  of movements, in order
-     * @return list<Passage>
-     */
-    public static function runs(Form $form, array $positions): array
-    {
-        $runs = [];
-        foreach ($positions as $position) {
-            $last = array_pop($runs);
-            if ($last !== null && ! self::isMovementBetween($form, $last->to, $position)) {
-                $runs[] = new Passage($last->from, $position);
-            } else {
-                array_push($runs, ...($last === null ? [] : [$last]), ...[new Passage($position, $position)]);
-            }
-        }
-
-        return $runs;
-    }
-
-    private static function isMovementBetween(Form $form, int $from, int $to): bool
-    {
-        for ($position = $from + 1; $position < $to; $position++) {
-            if ($form->at($position)->kind === EntryKind::Movement) {
-                return true;
-            }
-        }
-
-        return false;
     }
 }

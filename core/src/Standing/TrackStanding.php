@@ -23,12 +23,19 @@ final readonly class TrackStanding
     /** Under this, what was never seen is not expected to be there. */
     public const LOOK_RECALL = 0.5;
 
-    /** @param  int|null  $last  day of the last update */
+    /** Met on so many evenings, it is made up for: one evening of review does not teach what was missed. */
+    private const EVENINGS_MAKE_UP = 3;
+
+    /**
+     * @param  int|null  $last  day of the last update
+     * @param  bool  $isMissed  was neither taught to them, nor seen Cued or better, nor met on three evenings
+     */
     public function __construct(
         public ?Support $support,
         public ?float $recall,
         public ?float $classRecall,
         public ?int $last = null,
+        public bool $isMissed = true,
     ) {
     }
 
@@ -38,12 +45,14 @@ final readonly class TrackStanding
             return new self(null, null, null);
         }
         $recall = $track->recallOn($day, $model);
+        $support = $track->level instanceof Support ? $track->level : null;
 
         return new self(
-            $track->level instanceof Support ? $track->level : null,
+            $support,
             $recall,
             $track->withoutHome === null ? $recall : $track->classRecallOn($day, $model),
             $track->last,
+            ! $track->wasTaught && $support?->isAtLeast(Support::Cued) !== true && $track->evenings() < self::EVENINGS_MAKE_UP,
         );
     }
 

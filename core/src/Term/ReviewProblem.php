@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Term;
 
+use Gorvan\Core\Form\Time\Passes;
+
 /**
  * What tonight's review is chosen from (engine 7): for each entry of the form, in order, what going through it is worth and
  * the minutes it takes; null for one that is not known, which also parts its neighbours.
@@ -14,7 +16,7 @@ final readonly class ReviewProblem
     public const QUARTERS = 4;
 
     /** Minutes to set up a passage, *default*. */
-    public const SET_UP = 1.5;
+    public const SET_UP = Passes::SET_UP;
 
     /** What a minute costs on an evening that could spend it on something new, *default* (engine 7). */
     public const PRICE = 0.02;

@@ -9,6 +9,7 @@ use Gorvan\Core\Memory\Track;
 use Gorvan\Core\Memory\Tracks;
 use Gorvan\Core\Record\Support;
 use Gorvan\Core\Standing\CatchUp;
+use Gorvan\Core\Standing\Lacking;
 use Gorvan\Core\Standing\LessonTaken;
 use Gorvan\Core\Standing\Pods;
 use Gorvan\Core\Standing\StudentStanding;
@@ -35,12 +36,19 @@ test('what to catch up with comes in the order it is needed, then by what is lea
     $standing = StudentStanding::of(Sample::form(array_fill(0, 8, [])), [
         'a' => $track(Support::Alone, 95), 'b' => $track(Support::Following, 90), 'd' => $track(Support::Cued, 60), 'e' => $track(Support::Cued, 99), 'h' => $track(Support::Alone, 99),
     ], 100, $model);
-    $list = CatchUp::of($standing, range(1, 8), new Passage(6, 7), [2, 3]);
-    expect(array_map(fn (CatchUp $one) => [$one->position, $one->need->value, $one->isMissed], $list))->toBe([
-        [6, 'recap', true], [7, 'recap', true],
-        [3, 'review', true], [2, 'review', false],
-        [4, 'later', false], [5, 'later', false],
-    ]);
+    $form = Sample::form(array_fill(0, 8, []));
+    $list = CatchUp::of($form, $standing, range(1, 8), new Passage(6, 7), [2, 3]);
+    $kinds = fn (CatchUp $one): string => implode(' ', array_map(fn (Lacking $each) => "{$each->entry->position} {$each->kind->value}", $one->lacking));
+    // Two breaths of six seconds, three times: 36 s each, and a minute and a half to set up.
+    expect(array_map(fn (CatchUp $one) => [$one->passage->from, $one->passage->to, $one->need->value, $kinds($one), $one->minutes], $list))->toBe([
+        [6, 7, 'recap', '6 missed 7 missed', 3],
+        [2, 3, 'review', '2 missed 3 missed', 3],
+        [4, 5, 'later', '4 hole 5 hole', 3],
+    ])
+        ->and(CatchUp::minutesOf($list))->toBe(9)
+        // Nothing is missing only where all three are empty.
+        ->and(CatchUp::of($form, StudentStanding::of($form, ['a' => $track(Support::Cued, 99)], 100, $model), [1], null, []))->toHaveCount(1)
+        ->and(CatchUp::of($form, $standing, [1], null, []))->toBe([]);
 });
 
 test('a lesson has taken where half of the group holds each movement of it that was given', function () {

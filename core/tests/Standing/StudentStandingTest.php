@@ -84,14 +84,27 @@ test('the frontier ends the longest passing run from the start, one gap of one f
     ['PoPooPn', 6], ['PonPn', 4], ['PPn', 2], ['CPP', 3], ['oo', null], ['xPxP', 4],
 ]);
 
-test('holes lie before the furthest passing entry, behind after it, missed were never met; extras are none of them', function () {
+test('holes lie before the furthest passing entry, behind after it; extras are none of them', function () {
     $standing = standing('PnPCnUux');
     expect($standing->holes(range(1, 8)))->toBe([2])
         ->and($standing->behind(range(1, 8)))->toBe([4, 5, 6, 7])
         ->and($standing->behind([1, 2, 3]))->toBe([])
-        ->and($standing->missed(range(1, 8)))->toBe([2, 5, 7])
+        ->and($standing->missed(range(1, 8)))->toBe([2, 5, 6, 7])
         ->and(standing('PHACU')->holding())->toBe([2]);
 });
+
+test('what was missed is made up for by being taught it, by being seen Cued or better, or by three evenings', function (Track $track, bool $isMissed) {
+    $form = new Form('T', [new Entry('a', EntryKind::Movement, 'A')]);
+    expect(StudentStanding::of($form, ['a' => Tracks::whole($track)], 7, new MemoryModel)->missed([1]))->toBe($isMissed ? [1] : []);
+})->with([
+    'one evening of review, though it should still be there' => fn () => [new Track(null, new MemoryState(50.0, 5.0), 5, 1), true],
+    'two' => fn () => [new Track(null, new MemoryState(50.0, 5.0), 5, 2), true],
+    'three' => fn () => [new Track(null, new MemoryState(50.0, 5.0), 5, 3), false],
+    'three, of which two at home' => fn () => [new Track(null, new MemoryState(50.0, 5.0), 5, 3, new Track(null, new MemoryState(9.0, 5.0), 1, 1)), true],
+    'taught' => fn () => [new Track(null, new MemoryState(2.0, 5.0), 5, 1, null, true), false],
+    'seen following' => fn () => [new Track(Support::Following, new MemoryState(2.0, 5.0), 5, 1), true],
+    'seen cued' => fn () => [new Track(Support::Cued, new MemoryState(2.0, 5.0), 5, 1), false],
+]);
 
 test('ready has three answers, and says why', function (string $row, Readiness $readiness, array $why) {
     $standing = standing($row);

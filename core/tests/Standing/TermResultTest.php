@@ -22,7 +22,7 @@ beforeEach(function () {
     // a connector stands between the second and the third movement, and an opening before the first
     $this->form = Sample::form([['kind' => 'opening'], [], [], ['kind' => 'connector'], [], [], [], []]);
     $this->model = new MemoryModel;
-    $this->seen = fn (Support $level, int $day) => Tracks::whole(new Track($level, $this->model->first(Evidence::ofMark($level)), $day, 1));
+    $this->seen = fn (Support $level, int $day) => Tracks::whole(new Track($level, $this->model->first(Evidence::ofMark($level)), $day, 1, null, true));
     $this->standing = fn (array $tracks) => StudentStanding::of($this->form, $tracks, 100, $this->model);
     $this->spans = fn (array $passages) => array_map(static fn (Passage $one) => [$one->from, $one->to], $passages);
 });

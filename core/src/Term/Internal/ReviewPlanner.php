@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gorvan\Core\Term\Internal;
 
 use Gorvan\Core\Form\Passage;
+use Gorvan\Core\Form\Time\Passes;
 use Gorvan\Core\Memory\Evidence;
 use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Term\ChosenPassage;
@@ -20,13 +21,7 @@ use Gorvan\Core\Term\ReviewProblem;
  */
 final class ReviewPlanner
 {
-    /** Watch, together, alone (practice). */
-    private const PASSES = 3;
-
     private const MOST_PASSES = 6;
-
-    /** Seconds an entry is gone through, at most, whatever its passes. */
-    private const LONG = 120.0;
 
     /** Under this mean recall a passage may be gone through more than three times. */
     private const NOT_QUITE = 0.85;
@@ -78,11 +73,11 @@ final class ReviewPlanner
             $this->weights[$position] = max(self::isIn($position, $nextRecap) ? self::NEXT_RECAP : 1.0, self::isIn($position, $shown) ? self::SHOWN : 1.0);
             // Where a form is only kept alive, what is there has its price on every evening.
             $isPriced = $course->keepsAlive() && $walk->class->meanRecall($position, $day) >= self::STILL_THERE;
-            $items[$position - 1] = new ReviewItem(($gain->gain ?? 0.0) * $this->weights[$position], $this->minutesOf($position, self::PASSES), $isPriced ? max($price, ReviewProblem::PRICE) : null);
+            $items[$position - 1] = new ReviewItem(($gain->gain ?? 0.0) * $this->weights[$position], $this->minutesOf($position, Passes::USUAL), $isPriced ? max($price, ReviewProblem::PRICE) : null);
         }
         $this->problem = new ReviewProblem(array_values($items), max(0.0, $budget), price: $price);
         $this->chosen = $chooser->choose($this->problem)->passages;
-        $this->passes = array_map(static fn (): int => self::PASSES, $this->chosen);
+        $this->passes = array_map(static fn (): int => Passes::USUAL, $this->chosen);
     }
 
     /** Minutes the chosen passages take as they stand. */
@@ -103,7 +98,7 @@ final class ReviewPlanner
         $order = array_filter(array_keys($this->chosen), fn (int $at): bool => $whatever || $this->recall($at) < self::NOT_QUITE);
         usort($order, fn (int $a, int $b): int => [! $this->leadsOn($a), $this->recall($a), $a] <=> [! $this->leadsOn($b), $this->recall($b), $b]);
         $added = 0;
-        for ($round = self::PASSES; $round < self::MOST_PASSES; $round++) {
+        for ($round = Passes::USUAL; $round < self::MOST_PASSES; $round++) {
             foreach ($order as $at) {
                 $cost = $this->minutesWith($this->chosen[$at]->passage, $this->passes[$at] + 1) - $this->minutesWith($this->chosen[$at]->passage, $this->passes[$at]);
                 if ($cost <= $spare + 1e-9 && $this->goesRound($this->chosen[$at]->passage, $this->passes[$at])) {
@@ -156,7 +151,7 @@ final class ReviewPlanner
      */
     public static function fixed(CourseWalk $walk, Passage $passage, float $most, int $day = 0, bool $isJoin = false): array
     {
-        $passes = $isJoin && $walk->recallOf($passage, $day) < self::NOT_QUITE ? self::MOST_PASSES : self::PASSES;
+        $passes = $isJoin && $walk->recallOf($passage, $day) < self::NOT_QUITE ? self::MOST_PASSES : Passes::USUAL;
         while ($passes > 1 && self::minutesTogether($walk, $passage, $passes) > $most + 1e-9) {
             $passes--;
         }
@@ -261,22 +256,13 @@ final class ReviewPlanner
 
     private static function minutesIn(CourseWalk $walk, int $position, int $passes): float
     {
-        return self::times($walk, $position, $passes) * ($walk->time->secondsOf($position) ?? 0.0) / 60.0;
+        return Passes::minutes($walk->time->secondsOf($position) ?? 0.0, $passes);
     }
 
     /** How often a passage is gone through: as often as that of its entries which is gone through most. */
     private static function timesOf(CourseWalk $walk, Passage $passage, int $passes): int
     {
-        return max([1, ...array_map(static fn (int $position): int => self::times($walk, $position, $passes), $walk->counted($passage))]);
-    }
-
-    /** What takes long is gone through as often as two minutes allow, and once in any case. */
-    private static function times(CourseWalk $walk, int $position, int $passes): int
-    {
-        $seconds = $walk->time->secondsOf($position) ?? 0.0;
-        $most = $seconds <= 0.0 ? self::PASSES : max(1, min(self::PASSES, (int) floor(round(self::LONG / $seconds, 9))));
-
-        return $most < self::PASSES ? min($passes, $most) : $passes;
+        return max([1, ...array_map(static fn (int $position): int => Passes::of($walk->time->secondsOf($position) ?? 0.0, $passes), $walk->counted($passage))]);
     }
 
     private static function isIn(int $position, ?Passage $passage): bool

@@ -29,7 +29,7 @@ describe('the text of a letter', () => {
     const text = letterText(student('Ada', { keeps: ['Root', 'Breath'], carry: 'Waist loose' }), end(), words());
     expect(text.split('\n\n')).toEqual([
       'Dear Ada,',
-      'In Tide stair this holds: 1-2. Nearly there: 3-3. To go on with: 4-4. You have not met 5-5 yet; we will catch up. To keep what you have, practise title 2 first. Next we learn 6-6.',
+      'In Tide stair this holds: 1-2. Nearly there: 3-3. To go on with: 4-4. You have still to be shown 5-5; we will catch up. To keep what you have, practise title 2 first. Next we learn 6-6.',
       'You keep this in whatever you do: Root & Breath. Carry this with you: Waist loose.',
       'Thank you for practising with us.',
       'Ina, Reed School',

@@ -5,7 +5,7 @@ import { useTranslation } from '../../messages';
 import { Fold } from '../../kit/Fold';
 import type { Form } from '../../api/client';
 import { podsQuery } from './queries';
-import { entryCall, entryName } from '../../kit/entryName';
+import { entryCall } from '../../kit/entryName';
 import { Asked } from '../../kit/page';
 import { Segmented } from '../../kit/Segmented';
 import { Why } from '../../kit/Why';
@@ -71,12 +71,13 @@ function Pods({ meeting, form }: { meeting: string; form: Form }) {
             {data.needs.map((one) => (
               <li key={one.id} className="border-b border-line py-1.5">
                 <TextLink to={`/students/${one.id}`}>{one.name}</TextLink>{' '}
-                {one.catchUp.map((need) => entryName(form.entries[need.position - 1])).join(', ')}{' '}
+                {one.catchUp.map((need) => needs.passage(need, form)).join(', ')} ·{' '}
+                {t('students.minutes', { minutes: one.minutes })}{' '}
                 {one.catchUp[0] === undefined ? null : (
                   <Why about={one.name}>
                     {one.catchUp.map((need) => (
-                      <p key={need.position}>
-                        {entryName(form.entries[need.position - 1])}: {t(`students.needs.${need.need}`)}; {needs(need)}
+                      <p key={need.from}>
+                        {needs.passage(need, form)}: {t(`students.needs.${need.need}`)}; {needs.asks(need, form).join('; ')}
                       </p>
                     ))}
                   </Why>

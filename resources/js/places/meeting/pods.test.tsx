@@ -20,7 +20,22 @@ beforeEach(() => {
     'GET /api/meetings/{meeting}/pods': {
       courseId: 'course',
       pods: [pod(0, 0, 'Ada'), pod(0, 2, 'Bo'), pod(3, 5, 'Cy', 'Dov')],
-      needs: [{ id: 'ada', name: 'Ada', catchUp: [{ position: 3, isMissed: true, need: 'recap', recall: null, support: null }] }],
+      needs: [
+        {
+          id: 'ada',
+          name: 'Ada',
+          catchUp: [
+            {
+              from: 3,
+              to: 3,
+              need: 'recap',
+              minutes: 3,
+              lacking: [{ position: 3, kind: 'missed', recall: null, support: null }],
+            },
+          ],
+          minutes: 3,
+        },
+      ],
     },
   });
 });
@@ -44,6 +59,7 @@ test('pods are worked out when they are opened, each with how far it is secure, 
   ]);
   const lacks = within(screen.getByRole('list'));
   expect(lacks.getByRole('link', { name: 'Ada' }).getAttribute('href')).toBe('/students/ada');
+  expect(screen.getByRole('list').textContent).toContain('· 3 min');
   await userEvent.click(lacks.getByRole('button', { name: 'Why: Ada' }));
   expect(await screen.findByText(/the next lesson starts from it; never met it/)).toBeTruthy();
   await userEvent.click(screen.getByRole('radio', { name: '3 pods' }));

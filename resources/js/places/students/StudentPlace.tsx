@@ -171,15 +171,22 @@ function CatchingUp({ of }: { of: StudentForm }) {
       {of.catchUp.length === 0 ? <p className="text-soft">{t('students.catchUpNone')}</p> : null}
       <ol className="m-0 list-none p-0">
         {of.catchUp.map((one) => (
-          <li key={one.position} className="border-b border-line py-1.5">
-            <strong>{entryName(of.form.entries[one.position - 1])}</strong>{' '}
+          <li key={one.from} className="border-b border-line py-1.5">
+            <strong>{needs.passage(one, of.form)}</strong>{' '}
             <span className="text-soft">
-              ({t(one.isMissed ? 'students.missed' : 'students.hole')}) · {t(`students.needs.${one.need}`)}
+              ({needs.kinds(one)}) · {t(`students.needs.${one.need}`)} · {t('students.minutes', { minutes: one.minutes })}
             </span>
-            <span className="block">{needs(one)}</span>
+            {needs.asks(one, of.form).map((words) => (
+              <span key={words} className="block">
+                {words}
+              </span>
+            ))}
           </li>
         ))}
       </ol>
+      {of.catchUp.length < 2 ? null : (
+        <p className="mt-1 text-sm text-soft">{t('students.catchUpSum', { minutes: of.catchUpMinutes })}</p>
+      )}
     </div>
   );
 }

@@ -34,10 +34,20 @@ const page = (change: Partial<StudentPage> = {}): StudentPage => ({
       taught: [1, 2, 3, 4],
       fading: [{ position: 1, until: '2026-02-03', recall: 0.91 }],
       catchUp: [
-        { position: 3, isMissed: true, need: 'recap', recall: null, support: null },
-        { position: 2, isMissed: false, need: 'review', recall: 0.4, support: 'Cued' },
-        { position: 4, isMissed: false, need: 'later', recall: 0.55, support: 'Alone' },
+        {
+          from: 3,
+          to: 4,
+          need: 'recap',
+          minutes: 4,
+          lacking: [
+            { position: 3, kind: 'missed', recall: null, support: null },
+            { position: 4, kind: 'behind', recall: 0.55, support: 'Alone' },
+          ],
+        },
+        { from: 2, to: 2, need: 'review', minutes: 3, lacking: [{ position: 2, kind: 'hole', recall: 0.4, support: 'Cued' }] },
+        { from: 1, to: 1, need: 'later', minutes: 3, lacking: [{ position: 1, kind: 'missed', recall: 0.9, support: null }] },
       ],
+      catchUpMinutes: 10,
     },
   ],
   principles: [
@@ -203,12 +213,15 @@ describe('a student', () => {
     expect(await screen.findByText('Tuesdays: came to 6 of 7')).toBeTruthy();
     const items = screen.getAllByRole('listitem').map((one) => one.textContent);
     expect(
-      items.some((text) => text.includes('(missed) · the next lesson starts from it') && text.includes('never met it')),
+      items.some((text) =>
+        /\(1 missed, 1 behind\) · the next lesson starts from it · 4 min.*: never met it.*: knew it, and it has faded \(55 %\)/.test(text),
+      ),
     ).toBe(true);
     expect(
       items.some((text) => text.includes('(a hole) · the next class goes over it') && text.includes('what comes next')),
     ).toBe(true);
-    expect(items.some((text) => text.includes('when there is time') && text.includes('it has faded (55 %)'))).toBe(true);
+    expect(items.some((text) => text.includes('(missed) · when there is time') && text.includes('has hardly met it since'))).toBe(true);
+    expect(screen.getByText('About 10 min in all, three times through each: the shortest way back.')).toBeTruthy();
     expect(items.some((text) => /holds until about 3 Feb \(91 % today\)/.test(text))).toBe(true);
     expect(screen.getByText(/Slow, fading/)).toBeTruthy();
     expect(screen.getByText('1 Low tide (left): Alone · Root: Stopped')).toBeTruthy();
