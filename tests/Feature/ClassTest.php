@@ -124,6 +124,17 @@ test('nobody goes three classes unseen without being named (common practice)', f
         ->and($watch[$this->students[2]])->toMatchArray(['why' => 'unsure', 'since' => 2]);
 });
 
+test('whoever is back comes first, with what they lack of tonight; a guest who lacks it too does not', function () {
+    ($this->log)(0, ['did' => [['what' => 'taught', 'entries' => ['e01', 'e02']]]]);
+    ($this->log)(1, ['did' => [['what' => 'taught', 'entries' => ['e03', 'e04']]], 'present' => [$this->students[0], $this->students[1]]]);
+    $this->postJson("$this->url/guests", ['id' => (string) Str::uuid(), 'name' => 'Una', 'isFirstTime' => true, 'at' => '2026-01-20T19:02:00+01:00'])->assertNoContent();
+    $watch = $this->getJson("$this->url/class")->json('watch');
+    expect($watch)->toHaveCount(3)
+        ->and($watch[0])->toMatchArray(['studentId' => $this->students[2], 'why' => 'back', 'away' => 1, 'recall' => null])
+        ->and($watch[0]['passage']['from'])->toBeGreaterThan(2)
+        ->and(array_column($watch, 'why'))->toBe(['back', 'never_marked', 'never_marked']);
+});
+
 test('a guest on a first evening is not on the list of those to look at', function () {
     ($this->log)(0, ['did' => [['what' => 'taught', 'entries' => ['e01', 'e02']]]]);
     $this->postJson("$this->url/guests", ['id' => (string) Str::uuid(), 'name' => 'Una', 'isFirstTime' => true, 'at' => '2026-01-20T19:02:00+01:00'])->assertNoContent();

@@ -13,6 +13,7 @@ final readonly class WatchData
     /**
      * @param  int|null  $since  meetings they came to since they were last marked; null for never marked
      * @param  float|null  $recall  mean over the passage, of what they have met of it
+     * @param  int  $away  classes that were held since they were last there
      */
     public function __construct(
         #[OA\Property]
@@ -21,12 +22,14 @@ final readonly class WatchData
         public string $courseId,
         #[OA\Property]
         public PassageData $passage,
-        #[OA\Property(enum: ['never_marked', 'long_unseen', 'unsure'])]
+        #[OA\Property(enum: ['back', 'never_marked', 'long_unseen', 'unsure'])]
         public string $why,
         #[OA\Property]
         public ?int $since,
         #[OA\Property]
         public ?float $recall,
+        #[OA\Property]
+        public int $away,
     ) {
     }
 }

@@ -6,7 +6,8 @@ namespace Gorvan\Core\Standing;
 
 /**
  * Whom to look at tonight (engine 11): a teacher can really see a few students a meeting, so those come first of whom the
- * least is known where it matters soonest. Whoever nobody has seen for three meetings comes before all others.
+ * least is known where it matters soonest. Whoever nobody has seen for three meetings comes before them, and whoever is back and lacks something of
+ * tonight's before all others.
  */
 final readonly class WatchList
 {
@@ -32,7 +33,7 @@ final readonly class WatchList
     public static function of(array $students, array $passages, int $limit = self::SHOWN): self
     {
         $all = array_map(static fn (Watchable $student): Watched => self::look($student, $passages), $students);
-        usort($all, static fn (Watched $a, Watched $b): int => [! $a->isOverdue(), -$a->rank] <=> [! $b->isOverdue(), -$b->rank] ?: strcmp($a->student, $b->student));
+        usort($all, static fn (Watched $a, Watched $b): int => $a->order() <=> $b->order() ?: strcmp($a->student, $b->student));
         $rest = array_filter(array_slice($all, $limit), static fn (Watched $one): bool => $one->isOverdue());
 
         return new self(array_slice($all, 0, $limit), array_values(array_map(static fn (Watched $one): string => $one->student, $rest)));
@@ -54,6 +55,10 @@ final readonly class WatchList
             $since >= self::OVERDUE => WatchReason::LongUnseen,
             default => WatchReason::Unsure,
         };
+        $back = self::missing($student, $passages);
+        if ($back !== null) {
+            [$why, $passages] = [WatchReason::Back, [$back]];
+        }
         $best = null;
         foreach ($passages as $passage) {
             $unsure = array_sum(array_map(static fn (string $entry): float => self::entropy($student->recalls[$entry] ?? 0.0), $passage->entries)) / count($passage->entries);
@@ -64,5 +69,22 @@ final readonly class WatchList
         }
 
         return $best ?? new Watched($student->id, [], 0.0, 0.0, $why);
+    }
+
+    /**
+     * What somebody who is back lacks of the first of tonight's passages in which they lack anything.
+     *
+     * @param  list<WatchPassage>  $passages
+     */
+    private static function missing(Watchable $student, array $passages): ?WatchPassage
+    {
+        foreach ($student->away > 0 ? $passages : [] as $passage) {
+            $part = $passage->isTonight() ? $passage->only($student->missing) : null;
+            if ($part !== null) {
+                return $part;
+            }
+        }
+
+        return null;
     }
 }

@@ -18,6 +18,23 @@ final readonly class WatchPassage
     {
     }
 
+    public function isTonight(): bool
+    {
+        return $this->soon > self::OTHER;
+    }
+
+    /**
+     * What of it is among some entries; null where nothing is.
+     *
+     * @param  list<string>  $entries
+     */
+    public function only(array $entries): ?self
+    {
+        $own = array_values(array_intersect($this->entries, $entries));
+
+        return $own === [] ? null : new self($own, $this->soon);
+    }
+
     /**
      * Tonight's passages and others that were taught, in the order in which equals are chosen. Empty ones are left out.
      *

@@ -7,6 +7,9 @@ namespace Gorvan\Core\Standing;
 /** Why somebody is to be looked at. */
 enum WatchReason: string
 {
+    /** They were away at the last class or longer, and lack something of tonight's. */
+    case Back = 'back';
+
     /** Nobody ever marked them. */
     case NeverMarked = 'never_marked';
 

@@ -15,6 +15,13 @@ final readonly class Watched
     {
     }
 
+    /** @return array{bool, bool, float} by which they come: who is back, who is overdue, the greater rank */
+    public function order(): array
+    {
+        return [$this->why !== WatchReason::Back, ! $this->isOverdue(), -$this->rank];
+    }
+
+    /** Comes before those of whom only little is known. */
     public function isOverdue(): bool
     {
         return $this->why !== WatchReason::Unsure;

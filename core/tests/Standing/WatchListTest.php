@@ -40,6 +40,20 @@ test('beyond five, nobody who is overdue is left out; equals stand by id', funct
     expect(watchedNames($list))->toBe(['s1', 's2', 's3', 's4', 's5'])->and($list->overdue)->toBe(['s6', 's7']);
 });
 
+test('whoever is back and lacks something of tonight comes before all, with what it is', function () {
+    $passages = WatchPassage::of(['a', 'b'], [['c', 'd']], ['e'], [['z']]);
+    $list = WatchList::of([
+        new Watchable('never marked', null, ['a' => 0.5, 'b' => 0.5]),
+        new Watchable('back', 0, ['c' => 0.9], 4, ['z', 'd', 'b']),
+        new Watchable('back, for another evening', 0, ['a' => 0.9], 1, ['z']),
+        new Watchable('back, and lacks nothing', 0, ['a' => 0.9], 1),
+        new Watchable('was there, and lacks it', 0, ['a' => 0.9], 0, ['b']),
+    ], $passages);
+    expect($list->watch[0])->student->toBe('back')->why->toBe(WatchReason::Back)->passage->toBe(['b'])
+        ->and($list->watch[1]->student)->toBe('never marked')
+        ->and(array_map(fn (Watched $one) => $one->why, array_slice($list->watch, 2)))->each->toBe(WatchReason::Unsure);
+});
+
 test('what was never met is no doubt; with nothing on there is nothing to look at', function () {
     $one = fn (array $recalls, array $passages) => WatchList::of([new Watchable('s', 0, $recalls)], $passages)->watch[0];
     expect($one(['a' => 0.5], WatchPassage::of(['a', 'b'], [], [], []))->unsure)->toBe(0.5)

@@ -29,6 +29,7 @@ const watch = (studentId: string, why: Watch['why'] = 'unsure'): Watch => ({
   why,
   since: why === 'never_marked' ? null : 1,
   recall: 0.6,
+  away: why === 'back' ? 3 : 0,
 });
 const caution = {
   code: 'cue.caution',
@@ -221,6 +222,15 @@ test('who was marked or is away is not to be looked at; the overdue beyond those
       ),
     ),
   ).toEqual([['ada'], ['cy']]);
+  expect(
+    names(
+      stillToWatch(
+        { ...all, watch: [watch('cy', 'back'), ...all.watch.slice(0, 2)] },
+        () => true,
+        () => false,
+      ),
+    ),
+  ).toEqual([['cy'], []]);
   expect(
     names(
       stillToWatch(

@@ -34,11 +34,13 @@ export function Watching({ page, words, courseId, tonight, presence, marks, onLo
   const name = (id: string) => page.students.find((student) => student.id === id)?.name ?? '';
   const isOfForm = (one: Watch) => one.courseId === courseId;
   const why = (one: Watch) =>
-    one.why === 'never_marked'
-      ? t('watch.neverMarked')
-      : one.why === 'long_unseen'
-        ? t('watch.longUnseen', { count: one.since ?? 0 })
-        : t('watch.unsure', { recall: Math.round(100 * (one.recall ?? 0)) });
+    one.why === 'back'
+      ? t(one.recall === null ? 'watch.backNotMet' : 'watch.back', { count: one.away })
+      : one.why === 'never_marked'
+        ? t('watch.neverMarked')
+        : one.why === 'long_unseen'
+          ? t('watch.longUnseen', { count: one.since ?? 0 })
+          : t('watch.unsure', { recall: Math.round(100 * (one.recall ?? 0)) });
   if (shown.length === 0) return null;
   return (
     <section aria-label={t('watch.title')} className="mb-2">
@@ -65,11 +67,16 @@ export function Watching({ page, words, courseId, tonight, presence, marks, onLo
           </li>
         ))}
       </ul>
-      {overdue.length > 0 ? (
-        <p className="text-sm text-soft">
-          {t('watch.also', { names: overdue.map((one) => name(one.studentId)).join(', '), count: overdue.length })}
-        </p>
-      ) : null}
+      {[
+        ['watch.backToo', overdue.filter((one) => one.why === 'back')] as const,
+        ['watch.also', overdue.filter((one) => one.why !== 'back')] as const,
+      ].map(([key, some]) =>
+        some.length === 0 ? null : (
+          <p key={key} className="text-sm text-soft">
+            {t(key, { names: some.map((one) => name(one.studentId)).join(', '), count: some.length })}
+          </p>
+        ),
+      )}
     </section>
   );
 }

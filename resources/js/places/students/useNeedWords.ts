@@ -21,7 +21,8 @@ export function useNeedWords(): NeedWords {
   const ask = (one: CatchUp['lacking'][number]): string => {
     if (one.kind === 'missed') return t(one.recall === null ? 'students.what.missed' : 'students.what.hardlyMet');
     if (one.support === null) return t('students.what.unseen');
-    if (one.support === 'Unmet' || one.support === 'Following' || one.support === 'Cued') return t(`students.what.${one.support}`);
+    if (one.support === 'Unmet' || one.support === 'Following' || one.support === 'Cued')
+      return t(`students.what.${one.support}`);
     return t('students.what.weak', { percent: Math.round(100 * (one.recall ?? 0)) });
   };
   return {
