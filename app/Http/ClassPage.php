@@ -60,7 +60,7 @@ final class ClassPage
     {
         $today = $this->school->today();
         $plan = $meeting->planned();
-        $cards = $points = $passages = $placed = $recalls = $missing = $stood = $read = [];
+        $cards = $points = $passages = $placed = $recalls = $missed = $weak = $stood = $read = [];
         foreach ($meeting->term->loadMissing('courses.form')->courses as $course) {
             $form = $placed[$course->id] = $course->form->placed();
             $part = $plan?->course($course->id) ?? new CoursePlan($course->id, null, [], [], []);
@@ -72,8 +72,9 @@ final class ClassPage
             $passages = array_merge_recursive($passages, self::passages($course, $part, $keys));
             foreach (($this->standings)($meeting->term->group, $form, $today, also: $meeting->guests(null)) as [$student, $standing]) {
                 $recalls[$student->id] = [...$recalls[$student->id] ?? [], ...self::recalls($course, $form, $standing)];
-                $lacking = [...$standing->missed($known), ...$standing->holes($known), ...$standing->behind($known)];
-                $missing[$student->id] = [...$missing[$student->id] ?? [], ...self::keyed($course, array_map(static fn (int $position): string => $form->form->at($position)->id, $lacking))];
+                $of = static fn (array $positions): array => self::keyed($course, array_map(static fn (int $position): string => $form->form->at($position)->id, $positions));
+                $missed[$student->id] = [...$missed[$student->id] ?? [], ...$of($standing->missed($known))];
+                $weak[$student->id] = [...$weak[$student->id] ?? [], ...$of([...$standing->holes($known), ...$standing->behind($known)])];
                 if (count($placed) > 1) {
                     $stood[] = new StoodData($course->id, $student->id, array_map(CellData::of(...), $standing->noted()));
                 }
@@ -81,11 +82,11 @@ final class ClassPage
         }
         $tonight = array_merge($passages['recap'] ?? [], ...$passages['review'] ?? [], ...[$passages['run'] ?? []]);
         // What a guest lacks is not this group's to make up for.
-        $away = ($this->away)($meeting, array_values(array_diff(array_map(strval(...), array_keys($missing)), $meeting->guests(null))));
+        $away = ($this->away)($meeting, array_values(array_diff(array_map(strval(...), array_keys($missed)), $meeting->guests(null))));
         // Whoever has met nothing of tonight cannot be looked at in it, but for who is back.
         $met = array_filter($recalls, static fn (array $of, string $student): bool => ($away[$student] ?? 0) > 0 || array_intersect_key($of, array_flip($tonight)) !== [], ARRAY_FILTER_USE_BOTH);
 
-        return new ClassData($cards, $this->watch($met, $passages, $placed, $away, $missing), WatchList::SHOWN, self::stops($meeting, $points, $placed, array_map(static fn (PlannedFocus $one): string => $one->principle, $plan->focus ?? [])), $stood, $this->partnersOf($meeting, $read));
+        return new ClassData($cards, $this->watch($met, $passages, $placed, $away, $missed, $weak), WatchList::SHOWN, self::stops($meeting, $points, $placed, array_map(static fn (PlannedFocus $one): string => $one->principle, $plan->focus ?? [])), $stood, $this->partnersOf($meeting, $read));
     }
 
     /**
@@ -148,13 +149,14 @@ final class ClassPage
      * @param  array<string, list<mixed>>  $passages
      * @param  array<string, PlacedForm>  $placed  by course
      * @param  array<string, int>  $away  {@see ClassesAway}
-     * @param  array<string, list<string>>  $missing  keyed entries by student
+     * @param  array<string, list<string>>  $missed  keyed entries by student
+     * @param  array<string, list<string>>  $weak  likewise
      * @return list<WatchData>
      */
-    private function watch(array $recalls, array $passages, array $placed, array $away, array $missing): array
+    private function watch(array $recalls, array $passages, array $placed, array $away, array $missed, array $weak): array
     {
         $since = $this->attendedSinceMark(array_map(strval(...), array_keys($recalls)));
-        $students = array_map(static fn (string $student): Watchable => new Watchable($student, $since[$student] ?? null, $recalls[$student], $away[$student] ?? 0, $missing[$student] ?? []), array_map(strval(...), array_keys($recalls)));
+        $students = array_map(static fn (string $student): Watchable => new Watchable($student, $since[$student] ?? null, $recalls[$student], $away[$student] ?? 0, $missed[$student] ?? [], $weak[$student] ?? []), array_map(strval(...), array_keys($recalls)));
         $list = WatchList::of($students, WatchPassage::of($passages['recap'] ?? [], $passages['review'] ?? [], $passages['run'] ?? [], $passages['others'] ?? []), count($students));
         $found = array_map(static function (Watched $one) use ($placed, $since, $recalls, $away): ?WatchData {
             [$course] = explode(self::OF, $one->passage[0] ?? self::OF, 2);

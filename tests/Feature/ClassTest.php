@@ -74,8 +74,8 @@ test('a class says whom to look at, and where it may be stopped; a mark settles 
     ($this->log)(1, ['did' => [['what' => 'taught', 'entries' => ['e04']]], 'present' => [$this->students[0], $this->students[1]]]);
     $class = fn (): array => $this->getJson("$this->url/class")->assertOk()->json();
     $first = $class();
-    expect(array_column($first['watch'], 'why'))->toBe(['never_marked', 'never_marked', 'never_marked'])->and($first['shown'])->toBe(5)
-        ->and($first['watch'][0]['since'])->toBeNull()->and($first['watch'][0]['recall'])->toBeGreaterThan(0.5);
+    expect(array_column($first['watch'], 'why'))->toBe(['back', 'never_marked', 'never_marked'])->and($first['shown'])->toBe(5)
+        ->and($first['watch'][1]['since'])->toBeNull()->and($first['watch'][1]['recall'])->toBeGreaterThan(0.5);
     $this->postJson("$this->url/marks", ['marks' => [$this->mark($this->students[0], $this->entries[0])]])->assertOk();
     $again = $class();
     expect(collect($again['watch'])->firstWhere('studentId', $this->students[0]))->toMatchArray(['why' => 'unsure', 'since' => 0])

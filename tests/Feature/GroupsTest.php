@@ -34,14 +34,25 @@ test('a new group has its students by name and nothing taught', function () {
         ->and($group['students'][0])->toMatchArray(['frontier' => null, 'holding' => 0, 'holes' => [], 'behind' => [], 'missed' => [], 'ready' => null, 'why' => []]);
 });
 
-test('what was taught while someone was away is missed, until it is met', function () {
+test('what was taught while someone was away is missed, until they were taught it, seen in it, or met it on three evenings', function () {
     ($this->log)(2, '2026-01-20T20:00:00+01:00', ['Bo']);
     $taught = ($this->show)()['taught'];
     expect(($this->named)(($this->show)(), 'Bo')['missed'])->toBe($taught)
         ->and(($this->named)(($this->show)(), 'Ada')['missed'])->toBe([]);
     ($this->log)(3, '2026-01-27T20:00:00+01:00'); // its recap and its review go through all of it: everyone meets it
-    expect(array_intersect(($this->named)(($this->show)(), 'Bo')['missed'], $taught))->toBe([])
+    expect(array_intersect(($this->named)(($this->show)(), 'Bo')['missed'], $taught))->toBe($taught)
         ->and(array_slice(($this->show)()['taught'], 0, count($taught)))->toBe($taught);
+    $bo = ($this->named)(($this->show)(), 'Bo')['id'];
+    $first = $this->getJson('/api/forms/'.($this->show)()['form']['id'])->json('entries')[$taught[0] - 1]['id'];
+    $this->postJson("/api/meetings/{$this->meetings[3]->id}/marks", ['marks' => [$this->mark($bo, $first, 'Cued')]])->assertOk();
+    expect(array_intersect(($this->named)(($this->show)(), 'Bo')['missed'], $taught))->toBe(array_slice($taught, 1));
+    foreach ([4 => '2026-02-03', 5 => '2026-02-10'] as $number => $on) {
+        $this->clockAt("{$on}T20:00:00+01:00");
+        expect(array_intersect(($this->named)(($this->show)(), 'Bo')['missed'], $taught))->toBe(array_slice($taught, 1));
+        $log = [...$this->asPlanned($this->meetings[$number]), 'did' => [['what' => 'reviewed', 'entries' => array_map(static fn (int $position): string => sprintf('e%02d', $position), $taught)]]];
+        $this->postJson("/api/meetings/{$this->meetings[$number]->id}/log", $log)->assertNoContent();
+    }
+    expect(array_intersect(($this->named)(($this->show)(), 'Bo')['missed'], $taught))->toBe([]);
 });
 
 test('who is not ready for the next lesson is known by its lead-in', function () {

@@ -51,7 +51,7 @@ test('a form kept before whole scores were kept is the same form afterwards, unk
     DB::statement("select set_config('gorvan.school', ?, false)", [$school]);
     DB::table('lessons')->insert(['id' => '01900000-0000-7000-8000-000000000021', 'school_id' => $school, 'form_id' => $form, 'form_version' => 1, 'document' => '{"partner": {"steps": [{"id": "a", "title": "touch"}, {"id": "b", "title": "push"}]}}']);
     DB::table('lessons')->insert(['id' => '01900000-0000-7000-8000-000000000022', 'school_id' => $school, 'form_id' => $form, 'form_version' => 1, 'document' => '{}']);
-    migrated('2026_11_30_000001_partners_mail_and_letters');
+    migrated('2026_11_30_000001_partners_mail_and_letters', '2026_12_06_000001_what_was_missed');
     DB::statement("select set_config('gorvan.school', ?, false)", [$school]);
     expect(DB::table('drill_steps')->orderBy('key')->pluck('title', 'key')->all())->toBe(['a' => 'touch', 'b' => 'push']);
     $read = app(CurrentSchool::class)->during(School::findOrFail($school), fn () => Form::firstOrFail()->placed()->form);
@@ -73,7 +73,7 @@ test('a school from before logs, courses and plans stands where it stood, save w
     $logs = DB::table('practices')->distinct()->count('log_id');
     $withdrawn = DB::table('withdrawals')->pluck('of')->all();
     $planned = DB::table('meetings')->whereNotNull('plan')->orderBy('id')->pluck('plan', 'id')->map(fn (string $plan) => json_decode($plan, true))->all();
-    migrated('2026_11_24_000001_practice_at_home', '2026_11_25_000001_one_model', '2026_11_27_000001_principles', '2026_11_28_000001_care_and_students', '2026_11_29_000001_lessons_and_practice', '2026_11_30_000001_partners_mail_and_letters');
+    migrated('2026_11_24_000001_practice_at_home', '2026_11_25_000001_one_model', '2026_11_27_000001_principles', '2026_11_28_000001_care_and_students', '2026_11_29_000001_lessons_and_practice', '2026_11_30_000001_partners_mail_and_letters', '2026_12_06_000001_what_was_missed');
     $this->clockAt('2026-11-24T15:00:00+00:00');
     $was = json_decode($fixture('json'), true);
     app(CurrentSchool::class)->during(School::findOrFail($m[1]), function () use ($was, $logs, $withdrawn, $planned): void {
@@ -93,8 +93,10 @@ test('a school from before logs, courses and plans stands where it stood, save w
                     }
                 }
                 if (! str_starts_with(end($changed) ?: '', "$name: $student->name")) {
-                    expect(['frontier' => $standing->frontier(), 'holding' => count($standing->holding()), 'holes' => $standing->holes($taught), 'behind' => $standing->behind($taught), 'missed' => $standing->missed($taught)])
-                        ->toBe(array_diff_key($old, ['cells' => 1]), "$name: $student->name");
+                    expect(['frontier' => $standing->frontier(), 'holding' => count($standing->holding()), 'holes' => $standing->holes($taught), 'behind' => $standing->behind($taught)])
+                        ->toBe(array_diff_key($old, ['cells' => 1, 'missed' => 1]), "$name: $student->name")
+                        // What one evening of review made up for then is missed still (engine 10).
+                        ->and(array_diff($old['missed'], $standing->missed($taught)))->toBe([]);
                 }
             }
         }

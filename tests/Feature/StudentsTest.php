@@ -48,7 +48,7 @@ test('everyone is listed by name with a line for each group they are in, and the
 test('who was away sees what was missed, in the order it is needed, and how often they came', function () {
     $page = $this->getJson("/api/students/$this->away")->assertOk()->json();
     expect($page['groups'][0])->came->toBe(1)->classes->toBe(2)->leftOn->toBeNull()
-        ->and(array_map(fn (array $one) => [$one['from'], $one['to'], array_column($one['lacking'], 'kind', 'position')], $page['forms'][0]['catchUp']))->toBe([[1, 2, [1 => 'missed', 2 => 'missed']]])
+        ->and(array_map(fn (array $one) => [$one['from'], $one['to'], array_column($one['lacking'], 'kind', 'position')], $page['forms'][0]['catchUp']))->toBe([[1, 3, [1 => 'missed', 2 => 'missed', 3 => 'behind']]])
         ->and($page['forms'][0]['catchUpMinutes'])->toBe($page['forms'][0]['catchUp'][0]['minutes'])
         ->and(array_column($page['classes'], 'came', 'on'))->toBe([$this->meetings[1]->on => true, $this->meetings[0]->on => false])
         ->and($page['classes'][1]['note'])->toBe('The hall was cold.');

@@ -25,7 +25,7 @@ final readonly class WatchFile
         $warnings = $root->unknown(['students', 'tonight', 'other', 'limit']);
         $students = [];
         foreach ($root->required('students')->itemsAtMost(self::MOST) as $node) {
-            array_push($warnings, ...$node->unknown(['id', 'attended_since_mark', 'recall', 'away', 'missing']));
+            array_push($warnings, ...$node->unknown(['id', 'attended_since_mark', 'recall', 'away', 'missed', 'weak']));
             $student = self::student($node);
             $students[$student->id] = isset($students[$student->id]) ? throw Repeated::inList("$node->path.id", $student->id) : $student;
         }
@@ -48,6 +48,6 @@ final readonly class WatchFile
             $recalls[(string) $entry] = JsonNode::of($recall, "$said->path.$entry")->number(0, 1);
         }
 
-        return new Watchable($node->required('id')->text(Fields::SHORT), $node->optional('attended_since_mark')?->whole(0, 100_000), $recalls, $node->optional('away')?->whole(0, 100_000) ?? 0, Fields::ids($node->optional('missing')));
+        return new Watchable($node->required('id')->text(Fields::SHORT), $node->optional('attended_since_mark')?->whole(0, 100_000), $recalls, $node->optional('away')?->whole(0, 100_000) ?? 0, Fields::ids($node->optional('missed')), Fields::ids($node->optional('weak')));
     }
 }

@@ -72,16 +72,19 @@ final readonly class WatchList
     }
 
     /**
-     * What somebody who is back lacks of the first of tonight's passages in which they lack anything.
+     * What somebody who is back lacks of tonight: of the first passage they missed something of, else of the first that is weak.
      *
      * @param  list<WatchPassage>  $passages
      */
     private static function missing(Watchable $student, array $passages): ?WatchPassage
     {
-        foreach ($student->away > 0 ? $passages : [] as $passage) {
-            $part = $passage->isTonight() ? $passage->only($student->missing) : null;
-            if ($part !== null) {
-                return $part;
+        $tonight = $student->away > 0 ? array_filter($passages, static fn (WatchPassage $passage): bool => $passage->isTonight()) : [];
+        foreach ([$student->missed, $student->weak] as $lacking) {
+            foreach ($tonight as $passage) {
+                $part = $passage->only($lacking);
+                if ($part !== null) {
+                    return $part;
+                }
             }
         }
 

@@ -78,6 +78,16 @@ test('a run-through is practice with half the share later', function () {
         ->and($weekly(FactKind::RunThrough))->toBeLessThan($weekly(FactKind::Practice));
 });
 
+test('whoever was there when it was taught is known to have been, also where a mark decides that day, and a withdrawal takes it back', function () {
+    $was = fn (array $facts): bool => on('2026-02-01', $facts)['a']->whole->wasTaught;
+    expect($was([met('1', '2026-01-06'), seen('2', '2026-01-06', Support::Following)]))->toBeTrue()
+        ->and($was([met('1', '2026-01-06', FactKind::Before)]))->toBeTrue()
+        ->and($was([met('1', '2026-01-06', FactKind::Practice), met('2', '2026-01-13', FactKind::Home), seen('3', '2026-01-20', Support::Alone)]))->toBeFalse()
+        ->and($was([met('1', '2026-01-06'), met('2', '2026-01-13', FactKind::Practice), Fact::withdraw('3', '1', WithdrawnKind::Log, Day::number('2026-01-14'), new DateTimeImmutable('2026-01-14T21:00:00Z'))]))->toBeFalse();
+    // Evenings in class are counted, home practice is not.
+    expect(on('2026-02-01', [met('1', '2026-01-06', FactKind::Practice), met('2', '2026-01-08', FactKind::Home), seen('3', '2026-01-13', Support::Following)])['a']->whole->evenings())->toBe(2);
+});
+
 test('a mark Unmet says not yet: that day makes no update, also where contact was noted', function () {
     $alone = on('2026-01-07', [seen('1', '2026-01-06', Support::Unmet)])['a']->whole;
     $day = on('2026-01-20', [seen('1', '2026-01-06', Support::Unmet), met('2', '2026-01-06')])['a']->whole;

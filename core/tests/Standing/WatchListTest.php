@@ -44,14 +44,17 @@ test('whoever is back and lacks something of tonight comes before all, with what
     $passages = WatchPassage::of(['a', 'b'], [['c', 'd']], ['e'], [['z']]);
     $list = WatchList::of([
         new Watchable('never marked', null, ['a' => 0.5, 'b' => 0.5]),
-        new Watchable('back', 0, ['c' => 0.9], 4, ['z', 'd', 'b']),
-        new Watchable('back, for another evening', 0, ['a' => 0.9], 1, ['z']),
+        new Watchable('back', 0, ['c' => 0.9], 4, ['z', 'd'], ['b']),
+        new Watchable('back, and weak', 0, ['a' => 0.9], 1, ['z'], ['b']),
         new Watchable('back, and lacks nothing', 0, ['a' => 0.9], 1),
+        new Watchable('back, for another evening', 0, ['a' => 0.9], 1, ['z'], ['z']),
         new Watchable('was there, and lacks it', 0, ['a' => 0.9], 0, ['b']),
     ], $passages);
-    expect($list->watch[0])->student->toBe('back')->why->toBe(WatchReason::Back)->passage->toBe(['b'])
-        ->and($list->watch[1]->student)->toBe('never marked')
-        ->and(array_map(fn (Watched $one) => $one->why, array_slice($list->watch, 2)))->each->toBe(WatchReason::Unsure);
+    expect($list->watch[0])->student->toBe('back')->why->toBe(WatchReason::Back)->passage->toBe(['d'])
+        ->and($list->watch[1])->student->toBe('back, and weak')->why->toBe(WatchReason::Back)->passage->toBe(['b'])
+        ->and($list->watch[2]->student)->toBe('never marked')
+        ->and($list->watch)->toHaveCount(5)
+        ->and(array_map(fn (Watched $one) => $one->why, array_slice($list->watch, 3)))->each->toBe(WatchReason::Unsure);
 });
 
 test('what was never met is no doubt; with nothing on there is nothing to look at', function () {

@@ -33,7 +33,7 @@ export function useNeedWords(): NeedWords {
     kinds: (one) =>
       KINDS.map((kind) => [kind, one.lacking.filter((each) => each.kind === kind).length] as const)
         .filter(([, count]) => count > 0)
-        .map(([kind, count]) => (one.lacking.length === 1 ? t(`students.${kind}`) : t(`students.kinds.${kind}`, { count })))
+        .map(([kind, count]) => (one.lacking.length === 1 ? t(`students.${kind}`) : t(`students.lacking.${kind}`, { count })))
         .join(', '),
     asks: (one, form) => {
       const by = new Map<string, number[]>();
