@@ -72,9 +72,9 @@ final class ClassPage
             $passages = array_merge_recursive($passages, self::passages($course, $part, $keys));
             foreach (($this->standings)($meeting->term->group, $form, $today, also: $meeting->guests(null)) as [$student, $standing]) {
                 $recalls[$student->id] = [...$recalls[$student->id] ?? [], ...self::recalls($course, $form, $standing)];
-                $of = static fn (array $positions): array => self::keyed($course, array_map(static fn (int $position): string => $form->form->at($position)->id, $positions));
-                $missed[$student->id] = [...$missed[$student->id] ?? [], ...$of($standing->missed($known))];
-                $weak[$student->id] = [...$weak[$student->id] ?? [], ...$of([...$standing->holes($known), ...$standing->behind($known)])];
+                $of = static fn (int $position): string => $course->id.self::OF.$form->form->at($position)->id;
+                $missed[$student->id] = [...$missed[$student->id] ?? [], ...array_map($of, $standing->missed($known))];
+                $weak[$student->id] = [...$weak[$student->id] ?? [], ...array_map($of, [...$standing->holes($known), ...$standing->behind($known)])];
                 if (count($placed) > 1) {
                     $stood[] = new StoodData($course->id, $student->id, array_map(CellData::of(...), $standing->noted()));
                 }

@@ -24,6 +24,7 @@ use Gorvan\Core\Form\Form;
 use Gorvan\Core\Term\Change\DraftMeeting;
 use Gorvan\Core\Term\Change\TermDraft;
 use Gorvan\Core\Term\Course as CoreCourse;
+use Gorvan\Core\Term\CourseForecast;
 use Gorvan\Core\Term\TermDates;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
@@ -44,10 +45,11 @@ final class TermPages
         $forecasts = collect($term->forecasts())->keyBy('course');
         $meetings = $this->season->rows($term, $placed[$rows[0]->id], $rows[0]->id, self::others($rows, $placed));
         $draft = ($this->draft)($term);
+        $names = self::far($term->forecasts());
 
         return new TermData(
             $summary,
-            array_values(array_map(fn (Course $row): CourseData => CourseData::of($row, $placed[$row->id], $this->course($row, $placed[$row->id], $draft), $forecasts[$row->id] ?? null), $rows)),
+            array_values(array_map(fn (Course $row): CourseData => CourseData::of($row, $placed[$row->id], $this->course($row, $placed[$row->id], $draft), $forecasts[$row->id] ?? null, $names), $rows)),
             Season::closures($term),
             $meetings,
             $term->warned(),
@@ -60,6 +62,19 @@ final class TermPages
         );
     }
 
+    /**
+     * The names of who is far from what some courses should come to.
+     *
+     * @param  list<CourseForecast>  $forecasts
+     * @return array<string, string> by id
+     */
+    private static function far(array $forecasts): array
+    {
+        $ids = array_merge([], ...array_map(static fn (CourseForecast $one): array => array_keys($one->far), $forecasts));
+
+        return $ids === [] ? [] : Student::whereKey($ids)->pluck('name', 'id')->all();
+    }
+
     /** A course as core knows it, with its pace in its term. */
     private function course(Course $row, PlacedForm $placed, TermDraft $draft): CoreCourse
     {
@@ -70,6 +85,7 @@ final class TermPages
     {
         [$rows, $placed] = $this->courses($term);
         $known = Meeting::where('term_id', $term->id)->get()->keyBy('id');
+        $names = self::far($changed->plan->courses);
         $meetings = array_map(function (DraftMeeting $draft) use ($known, $changed): Meeting {
             $meeting = $known[$draft->id] ?? new Meeting;
             $plan = $changed->plans[$draft->id] ?? null;
@@ -87,7 +103,7 @@ final class TermPages
             $changed->difference,
             $changed->cost(),
             array_map(fn (Meeting $one): MeetingRow => MeetingRow::of($one, $placed[$rows[0]->id]->form, $rows[0]->id, $taught[$one->id] ?? null, $this->school, self::others($rows, $placed)), $meetings),
-            array_map(ForecastData::of(...), $changed->plan->courses),
+            array_map(static fn (CourseForecast $one): ForecastData => ForecastData::of($one, $names), $changed->plan->courses),
         );
     }
 

@@ -168,3 +168,18 @@ test('a log that leaves the plan’s minutes as they were teaches no pace, and o
     $this->logged($meeting, $this->user, [...$taught(['slack' => 6]), 'replaces' => $first]);
     expect($pace())->toBe(1);
 });
+
+test('who will be far from it at the end is named where the term is looked at', function () {
+    ['user' => $user, 'term' => $term] = $this->school('Long', "# Long\n".implode("\n", array_map(fn (int $at) => "$at. Reed $at", range(1, 40))));
+    auth()->forgetGuards();
+    $this->flushSession();
+    $this->actingAs($user);
+    $students = collect($this->getJson("/api/groups/$term->group_id")->json('students'));
+    foreach (array_slice($this->meetings($term), 0, 6) as $meeting) {
+        $this->clockAt($meeting->on.'T21:00:00+01:00');
+        $log = $this->asPlanned($meeting);
+        $this->postJson("/api/meetings/$meeting->id/log", [...$log, 'present' => [$students[0]['id'], $students[1]['id']]])->assertNoContent();
+    }
+    $far = fn (): array => $this->getJson("/api/terms/$term->id")->json('courses.0.forecast.far');
+    expect($far())->toHaveCount(1)->and($far()[0])->studentId->toBe($students[2]['id'])->name->toBe($students[2]['name'])->behind->toBeGreaterThan(2);
+});

@@ -198,6 +198,10 @@ export function course(change: Partial<Course> = {}): Course {
       paceMovements: 2.4,
       paceNeeded: 3.1,
       says: null,
+      far: [
+        { studentId: 'mara', name: 'Mara', behind: 6 },
+        { studentId: 'tom', name: 'Tom', behind: 1 },
+      ],
     },
     ...change,
   };

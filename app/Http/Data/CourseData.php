@@ -68,8 +68,11 @@ final readonly class CourseData
     ) {
     }
 
-    /** @param  Course  $course  the row as core knows it, with the pace of its group */
-    public static function of(CourseRow $row, PlacedForm $placed, Course $course, ?CourseForecast $forecast): self
+    /**
+     * @param  Course  $course  the row as core knows it, with the pace of its group
+     * @param  array<string, string>  $names  of students, by id
+     */
+    public static function of(CourseRow $row, PlacedForm $placed, Course $course, ?CourseForecast $forecast, array $names): self
     {
         return new self(
             $row->id,
@@ -93,7 +96,7 @@ final readonly class CourseData
             $course->showing?->on,
             $course->showing === null ? null : $placed->form->positionOf($course->showing->to),
             $course->fallenOut,
-            $forecast === null ? null : ForecastData::of($forecast),
+            $forecast === null ? null : ForecastData::of($forecast, $names),
         );
     }
 }

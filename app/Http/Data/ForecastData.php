@@ -18,6 +18,7 @@ final readonly class ForecastData
      * @param  list<int>  $low  positions that fall under half on some day
      * @param  list<int>  $left  numbers of lessons that are not reached
      * @param  list<int>  $undetailed  numbers of lessons that are given in rough shape only
+     * @param  list<FarData>  $far
      */
     public function __construct(
         #[OA\Property]
@@ -58,10 +59,13 @@ final readonly class ForecastData
         public ?float $paceNeeded,
         #[OA\Property(ref: MessageData::class, nullable: true, description: 'what is said first of it')]
         public ?Message $says,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: FarData::class), description: 'who of the class is far from it, the furthest first')]
+        public array $far,
     ) {
     }
 
-    public static function of(CourseForecast $one): self
+    /** @param  array<string, string>  $names  of students, by id; who is not among them is not said */
+    public static function of(CourseForecast $one, array $names): self
     {
         return new self(
             Day::text($one->day),
@@ -83,6 +87,7 @@ final readonly class ForecastData
             $one->pace?->movements,
             $one->pace?->needed,
             $one->says,
+            array_values(array_filter(array_map(static fn (string $student, int $behind): ?FarData => isset($names[$student]) ? new FarData($student, $names[$student], $behind) : null, array_map(strval(...), array_keys($one->far)), $one->far))),
         );
     }
 }

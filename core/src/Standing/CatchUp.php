@@ -52,7 +52,10 @@ final readonly class CatchUp
         $all = [];
         foreach ($needs as $need => $positions) {
             foreach ($form->runsOfMovements($positions) as $passage) {
-                $all[] = self::passage($form, $passage, CatchUpNeed::from($need), array_intersect_key($lacking, array_fill_keys($passage->positions(), true)));
+                $own = array_intersect_key($lacking, array_fill_keys($passage->positions(), true));
+                if ($own !== []) {
+                    $all[] = self::passage($form, $passage, CatchUpNeed::from($need), $own);
+                }
             }
         }
         usort($all, static fn (self $a, self $b): int => $a->key() <=> $b->key());
@@ -78,12 +81,16 @@ final readonly class CatchUp
      */
     public static function compared(array $one, array $other): int
     {
-        $movements = static fn (array $all): int => array_sum(array_map(static fn (self $each): int => count($each->lacking), $all));
-
-        return [$one[0]->need->rank(), -$movements($one), ...$one[0]->key()] <=> [$other[0]->need->rank(), -$movements($other), ...$other[0]->key()];
+        return [$one[0]->need->rank(), -self::movements($one), ...$one[0]->key()] <=> [$other[0]->need->rank(), -self::movements($other), ...$other[0]->key()];
     }
 
-    /** @param  array<int, Lacking>  $lacking  by position, at least one */
+    /** @param  list<self>  $all */
+    private static function movements(array $all): int
+    {
+        return array_sum(array_map(static fn (self $each): int => count($each->lacking), $all));
+    }
+
+    /** @param  non-empty-array<int, Lacking>  $lacking  by position */
     private static function passage(Form $form, Passage $passage, CatchUpNeed $need, array $lacking): self
     {
         $time = new RunTime($form);

@@ -21,6 +21,9 @@ final readonly class CourseForecast implements Written
     /** No entry of a passage that holds at a showing is under this. */
     public const LEAST_RECALL = 0.6;
 
+    /** Who is so many movements behind the class, and a tenth of what was taught, is far from it. */
+    private const FAR = 3;
+
     /** What falls under this on any day of the term is named. */
     public const LOW_RECALL = 0.5;
 
@@ -39,6 +42,7 @@ final readonly class CourseForecast implements Written
      * @param  list<int>  $undetailed  numbers of the lessons of an outline that are given in rough shape only
      * @param  int|null  $throughOn  the day on which the last lesson is given; null where not all are, or none is left
      * @param  ForecastPace|null  $pace  what the course takes, and would need
+     * @param  array<string, int>  $far  who of the class is far from it, the furthest first: movements behind by student
      * @param  Message|null  $says  what is said first of it: one sentence about its pace
      */
     public function __construct(
@@ -58,7 +62,28 @@ final readonly class CourseForecast implements Written
         public ?int $throughOn = null,
         public ?ForecastPace $pace = null,
         public ?Message $says = null,
+        public array $far = [],
     ) {
+    }
+
+    /**
+     * Who is far behind the middle of the class, in expected movements; of two, the better is the middle. Pure.
+     *
+     * @param  array<string, float>  $expected  movements by student
+     * @param  int  $movements  that were taught
+     * @return array<string, int> whole movements by student, the furthest first, then by id
+     */
+    public static function far(array $expected, int $movements): array
+    {
+        $sorted = array_values($expected);
+        rsort($sorted);
+        $middle = $sorted[intdiv(count($sorted) - 1, 2)] ?? 0.0;
+        $behind = array_map(static fn (float $own): int => (int) round($middle - $own), $expected);
+        $far = array_filter($behind, static fn (int $one): bool => $one >= max(self::FAR, $movements / 10));
+        ksort($far, SORT_STRING);
+        arsort($far);
+
+        return $far;
     }
 
     /**
@@ -96,6 +121,10 @@ final readonly class CourseForecast implements Written
         foreach ($node->optional('minutes')?->items() ?? [] as $box) {
             $minutes[$box->required('kind')->oneOf(Box::class)->value] = $box->required('minutes')->whole(0, 1_000_000);
         }
+        $far = [];
+        foreach ($node->optional('far')?->items() ?? [] as $one) {
+            $far[$one->required('student')->text(Fields::SHORT)] = $one->required('behind')->whole(0, 600);
+        }
         $showing = $node->optional('showing');
         $through = $node->optional('through_on');
         $pace = $node->optional('pace');
@@ -118,6 +147,7 @@ final readonly class CourseForecast implements Written
             $through === null ? null : Day::number(Instant::day($through)),
             $pace === null ? null : ForecastPace::read($pace),
             $says === null ? null : Message::read($says),
+            $far,
         );
     }
 
@@ -140,6 +170,7 @@ final readonly class CourseForecast implements Written
             'through_on' => $this->throughOn === null ? null : Day::text($this->throughOn),
             'pace' => $this->pace?->toData(),
             'says' => $this->says?->toData(),
+            'far' => array_map(static fn (string $student, int $behind): array => ['student' => $student, 'behind' => $behind], array_map(strval(...), array_keys($this->far)), $this->far),
         ]);
     }
 }

@@ -16,9 +16,11 @@ use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Lesson\SideStretches;
 use Gorvan\Core\Memory\MemoryState;
 use Gorvan\Core\Reading\Day;
+use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Term\Approach;
 use Gorvan\Core\Term\Change\PlanCosts;
 use Gorvan\Core\Term\Course;
+use Gorvan\Core\Term\CourseForecast;
 use Gorvan\Core\Term\CourseOutset;
 use Gorvan\Core\Term\CoursePlan;
 use Gorvan\Core\Term\ExpectedStudent;
@@ -300,6 +302,27 @@ test('who usually comes is drawn more often, and what nobody trusts is forecast 
     $expected = fn (float $comes, float $trust) => laid(weeks(10), courseOf(evenForm(12), rhythm: 0), outset: $class($comes, $trust))->expected();
     expect($expected(1.0, 1.0))->toBeGreaterThan($expected(0.7, 1.0))->and($expected(1.0, 1.0))->toBeGreaterThan($expected(1.0, 0.5));
 });
+
+test('who of the class is far from it is named, by whole movements, and comes through the file', function () {
+    $known = fn (array $positions) => array_fill_keys($positions, new KnownEntry(new MemoryState(60.0, 5.0), Day::number('2026-01-01')));
+    $students = [new ExpectedStudent('often', 1.0), new ExpectedStudent('seldom', 0.15), new ExpectedStudent('mostly', 0.9), new ExpectedStudent('always', 1.0, 1.0, $known([1]))];
+    $forecast = laid(weeks(12), courseOf(evenForm(24)), outset: ['students' => $students])->courses[0];
+    expect(array_keys($forecast->far))->toBe(['seldom'])->and($forecast->far['seldom'])->toBeGreaterThan(5)->toBeLessThan($forecast->movements)
+        ->and(CourseForecast::read(JsonNode::parse(json_encode($forecast->toData(), JSON_THROW_ON_ERROR)))->far)->toBe($forecast->far)
+        // Nobody was met yet: invented students are not named.
+        ->and(laid(weeks(12), courseOf(evenForm(24)))->courses[0]->far)->toBe([]);
+});
+
+test('far is three movements and a tenth of what was taught, against the middle of the class', function (array $expected, int $movements, array $far) {
+    expect(CourseForecast::far($expected, $movements))->toBe($far);
+})->with([
+    'the furthest first, then by id' => [['a' => 10.0, 'd' => 4.0, 'c' => 1.0, 'b' => 4.0, 'e' => 10.0, 'f' => 10.0, 'g' => 9.0], 12, ['c' => 8, 'b' => 5, 'd' => 5]],
+    'two under three is near' => [['a' => 10.0, 'b' => 7.6, 'c' => 10.0], 12, []],
+    'of 72 three is near' => [['a' => 60.0, 'b' => 56.0, 'c' => 60.0], 72, []],
+    'of two the better is the class' => [['a' => 10.0, 'b' => 2.0], 12, ['b' => 8]],
+    'alone one is the class' => [['a' => 2.0], 12, []],
+    'nobody' => [[], 0, []],
+]);
 
 test('students who know the same are still planned each by their own trust', function () {
     $know = fn () => new KnownEntry(new MemoryState(9.0, 5.0), Day::number('2026-01-01'));

@@ -569,6 +569,7 @@ final class CourseWalk
             [],
             $this->showingOn($day, $recalls),
             [],
+            far: $this->outset->students === [] ? [] : CourseForecast::far($this->class->expected(array_keys($movements), $day), count($movements)),
         );
     }
 

@@ -219,6 +219,31 @@ final class SimulatedClass
     }
 
     /**
+     * How much of some entries each student should recall: the sum over them, averaged over their copies.
+     *
+     * @param  list<int>  $positions
+     * @return array<string, float> by student
+     */
+    public function expected(array $positions, int $day): array
+    {
+        $sums = $copies = [];
+        foreach ($this->students as $at => $student) {
+            $copies[$student->id] = ($copies[$student->id] ?? 0) + 1;
+            $sums[$student->id] ??= 0.0;
+            foreach ($positions as $position) {
+                $state = $this->states[$position][$at] ?? null;
+                $sums[$student->id] += $state === null ? 0.0 : $this->model->read(max(0, $day - $this->lasts[$position][$at]), $state->stability);
+            }
+        }
+
+        foreach ($copies as $student => $count) {
+            $sums[$student] /= $count;
+        }
+
+        return $sums;
+    }
+
+    /**
      * The share of the class that has met every one of some entries, and their mean recall of them, read after so many days
      * at most.
      *

@@ -1,3 +1,4 @@
+import { Fragment } from 'react';
 import { useTranslation } from '../../messages';
 import type { Course, Meeting } from '../../api/client';
 import { TextLink } from '../../kit/controls';
@@ -20,6 +21,9 @@ const REASONS = [
   'waits_for_pin',
   'not_its_turn',
 ] as const;
+/** So many of those who are far from it are named. */
+const FAR_NAMED = 6;
+
 type Reason = (typeof REASONS)[number] | 'lesson' | 'other';
 
 const reasonOf = (code: string): Reason => REASONS.find((one) => code === `plan.why.${one}`) ?? 'other';
@@ -80,6 +84,18 @@ export function Outlook({ course, meetings, term }: { course: Course; meetings: 
           {forecast.undetailed.length > 0 ? <p>{t('terms.undetailedAre', { lessons: ranges(forecast.undetailed) })}</p> : null}
         </Why>
       </p>
+      {forecast.far.length === 0 ? null : (
+        <p className="text-sm">
+          {t('terms.farFromIt')}{' '}
+          {forecast.far.slice(0, FAR_NAMED).map((one, index) => (
+            <Fragment key={one.studentId}>
+              {index === 0 ? null : ', '}
+              <TextLink to={`/students/${one.studentId}`}>{one.name}</TextLink> {t('terms.farBehind', { count: one.behind })}
+            </Fragment>
+          ))}
+          {forecast.far.length > FAR_NAMED ? ` ${t('terms.farMore', { count: forecast.far.length - FAR_NAMED })}` : ''}
+        </p>
+      )}
     </div>
   );
 }

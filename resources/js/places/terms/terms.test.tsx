@@ -86,6 +86,8 @@ test('what the term comes to is said in words, with the numbers behind Why', asy
   await userEvent.click(screen.getByRole('button', { name: 'Why: The end of the plan' }));
   expect(await screen.findByText(/Weakest then: Movement 3 71 %/)).toBeTruthy();
   expect(screen.getByText(/Left for the next term: lessons 3/)).toBeTruthy();
+  const far = screen.getByRole('link', { name: 'Mara' }).parentElement;
+  expect(far?.textContent).toBe('Far from it by then: Mara (6 movements behind), Tom (1 movement behind)');
 });
 
 test('a change is looked at before it is made: words, cost, ghosts; taken over once, though pressed twice', async () => {
