@@ -7,25 +7,29 @@ namespace App\Actions;
 use App\Models\Form;
 use App\Models\Viewer;
 use Gorvan\Core\Form\CutPin;
+use Gorvan\Core\Form\Edit\KeepLessons;
 use Gorvan\Core\Form\Edit\SetEntry;
+use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Lesson\LessonSize;
+use Gorvan\Core\Lesson\OwnLessons;
 use Gorvan\Core\Reading\Message;
 use Illuminate\Support\Facades\DB;
 
 /** Pins or bars joins, or says how large or how many the lessons should be; core then cuts again. */
 final class ChangeCutting
 {
-    public function __construct(private readonly CutForm $cut, private readonly ReviseForm $revise)
+    public function __construct(private readonly ReviseForm $revise, private readonly KeepOwnLessons $keep, private readonly LessonCutter $cutter)
     {
     }
 
     /**
      * @param  array<int, CutPin|null>  $pins  by the position before the join
+     * @param  array<int, bool>  $cuts  likewise, of a form with lessons of its own: whether one ends there; a pinned one does
      * @return list<Message> what it moved in running terms
      *
      * @throws \Gorvan\Core\Lesson\CutImpossible and nothing is changed
      */
-    public function pins(Form $form, array $pins, ?Viewer $by = null): array
+    public function pins(Form $form, array $pins, array $cuts = [], ?Viewer $by = null): array
     {
         $score = $form->placed()->form;
         $edits = [];
@@ -36,15 +40,26 @@ final class ChangeCutting
             $edits[] = new SetEntry($score->at($after)->id, ['cut' => $pin?->value]);
         }
 
+        if ($score->lessons !== []) {
+            $said = array_map(static fn (?CutPin $pin): ?bool => $pin === null ? null : $pin === CutPin::Always, $pins);
+            $edits[] = new KeepLessons(OwnLessons::changed($score, array_filter($said, is_bool(...)) + $cuts));
+        }
+
         return $this->revise->edit($form, null, $edits, $by);
     }
 
-    /** The size of the lessons of no group. Where it cannot be kept, nothing is changed. */
-    public function size(Form $form, LessonSize $size): void
+    /**
+     * The size of the lessons of no group; what that cuts is kept as the form's own. Where it cannot be, nothing is changed.
+     *
+     * @return list<Message> what it moved in running terms
+     */
+    public function size(Form $form, LessonSize $size): array
     {
-        DB::transaction(function () use ($form, $size): void {
+        return DB::transaction(function () use ($form, $size): array {
             $form->update(self::columns($size, 'target'));
-            ($this->cut)($form);
+            $score = $form->placed()->form;
+
+            return ($this->keep)($form, OwnLessons::kept($score, $form->freshly($this->cutter, $score)->lessons));
         });
     }
 

@@ -6,13 +6,12 @@ namespace App\Actions;
 
 use App\Models\Course;
 use App\Models\PlacedForm;
-use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Lesson\CutDifference;
-use Gorvan\Core\Lesson\Lesson;
 use Gorvan\Core\Lesson\LessonCutter;
+use Gorvan\Core\Lesson\OwnLessons;
 use Gorvan\Core\Reading\Message;
 
-/** Cuts a course into lessons by its minutes, its pins and what its group learned before, and keeps them by entry. */
+/** Gives a course its lessons, its form's own or a cut by its minutes, its pins and what its group learned before, and keeps them by entry. */
 final class CutCourse
 {
     public function __construct(private readonly LessonCutter $cutter, private readonly PacedCourse $paced)
@@ -28,12 +27,12 @@ final class CutCourse
     public function __invoke(Course $row, PlacedForm $placed, array $minutes): array
     {
         $cut = ($this->paced)($row, $placed)->cut($this->cutter, $minutes, $this->paced->learned($row, $placed));
-        $lessons = array_map(static fn (Lesson $lesson): array => $placed->form->idsOf(new Passage($lesson->from, $lesson->to)), $cut->lessons);
+        $lessons = OwnLessons::kept($placed->form, $cut->lessons);
         $was = $row->lessons();
+        $row->update(['cut' => ['lessons' => $lessons, 'first' => $cut->lessons[0]->number ?? 1, 'of_form' => $row->takesLessons()]]);
         if ($was === $lessons) {
             return [];
         }
-        $row->update(['cut' => ['lessons' => $lessons]]);
 
         return $was === [] ? [] : CutDifference::between($was, $lessons, $placed->form);
     }

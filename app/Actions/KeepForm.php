@@ -55,7 +55,8 @@ final class KeepForm
         if ($sidesChanged) {
             $this->checkpoints->discard(); // whoever has a record of that entry has other tracks now
         }
-        $row->update(['title' => $form->title, 'document' => $writer->root($form), 'version' => $row->version + 1]);
+        $lessons = $writer->lessons($form);
+        $row->update(['title' => $form->title, 'document' => $writer->root($form), 'own_lessons' => $lessons === [] ? null : $lessons, 'version' => $row->version + 1]);
         $row->unsetRelations();
         $row->versions()->create(['number' => $row->version, 'made_by' => $by?->authorId(), 'made_at' => now(), 'what' => self::told($what), 'file' => $writer->write($form)]);
         $row->versions()->where('number', '<=', $row->version - self::MOST_VERSIONS)->delete();

@@ -18,7 +18,7 @@ final class KeepLesson
     /** Of one form. */
     private const MOST = 600;
 
-    public function __construct(private readonly KeepDrillSteps $steps)
+    public function __construct(private readonly KeepDrillSteps $steps, private readonly KeepOwnLessons $own)
     {
     }
 
@@ -33,8 +33,19 @@ final class KeepLesson
         LeadUps::of($lesson->drills, $form->placed()->form);
 
         return DB::transaction(function () use ($form, $course, $lesson, $version, $usedFrom): KeptLesson {
-            Form::lockForUpdate()->findOrFail($form->id);
+            $form = Form::lockForUpdate()->findOrFail($form->id);
             $row = KeptLesson::find($lesson->id);
+            // What is the form's is written on in every course, about the movements it was written about.
+            if ($row !== null && $row->form_id === $form->id && $row->course_id === null && $course !== null) {
+                [$course, $lesson] = [null, $lesson->with(['entries' => $row->written()->entries])];
+            }
+            // A copy is made for one course alone.
+            if ($course?->takesLessons() === true && $row === null && $usedFrom === null) {
+                $course = null;
+            }
+            if ($course === null) {
+                $this->own->asTheyAre($form);
+            }
             if ($row === null) {
                 return $this->made($form, $course, $lesson, $usedFrom);
             }

@@ -6,12 +6,17 @@ namespace App\Actions;
 
 use App\Models\Course;
 use App\Models\CurrentSchool;
+use App\Models\Form;
 use App\Models\Group;
 use App\Models\Term;
+use Gorvan\Core\Form\Passage;
+use Gorvan\Core\Lesson\CutScope;
 use Gorvan\Core\Lesson\Lesson;
 use Gorvan\Core\Lesson\LessonCutter;
+use Gorvan\Core\Lesson\OwnLessons;
 use Gorvan\Core\Reading\BadInput;
 use Gorvan\Core\Reading\Message;
+use Gorvan\Core\Term\Course as CoreCourse;
 use Gorvan\Core\Term\TermDates;
 use Gorvan\Core\Term\TermReader;
 use Illuminate\Support\Arr;
@@ -20,7 +25,7 @@ use Illuminate\Support\Facades\DB;
 /** Lays courses over a term of weekly meetings. */
 final class LayTerm
 {
-    public function __construct(private readonly CurrentSchool $school, private readonly PlanTerm $plan, private readonly CutCourse $cut, private readonly LessonCutter $cutter, private readonly TaughtEntries $taught, private readonly PacedCourse $paced, private readonly CarryLessons $carry)
+    public function __construct(private readonly CurrentSchool $school, private readonly PlanTerm $plan, private readonly CutCourse $cut, private readonly LessonCutter $cutter, private readonly TaughtEntries $taught, private readonly PacedCourse $paced, private readonly CarryLessons $carry, private readonly KeepOwnLessons $own)
     {
     }
 
@@ -64,6 +69,8 @@ final class LayTerm
             }
         }
         $row = DB::transaction(function () use ($group, $title, $term, $courses, $dates, $after): Term {
+            // Before anything refers to them: the first to lay a form gives it its lessons, and two who do so wait for each other.
+            $forms = Form::whereKey(array_map(static fn (NewCourse $course): string => $course->form->id, $courses))->orderBy('id')->lockForUpdate()->get()->keyBy('id');
             $row = Term::create([
                 'group_id' => $group->id,
                 'title' => $title,
@@ -72,6 +79,8 @@ final class LayTerm
                 'pattern' => $term['pattern'],
                 'closures' => $term['closures'] ?? [],
                 'warnings' => '[]',
+                // Forms that took turns go on taking them.
+                'turns' => $after !== null && $after->courses()->orderBy('ordinal')->pluck('form_id')->all() === array_map(static fn (NewCourse $course): string => $course->form->id, $courses) ? $after->turns : null,
             ]);
             foreach ($dates->meetings as $date) {
                 $row->meetings()->create(['on' => $date->on, 'starts_at' => $date->starts, 'minutes' => $date->minutes]);
@@ -90,7 +99,7 @@ final class LayTerm
                     'showing' => $course->showing === null ? null : json_encode($course->showing->toData(), JSON_THROW_ON_ERROR),
                     ...$course->taught(),
                 ]);
-                ($this->cut)($made->setRelation('term', $row), $course->form->placed(), $dates->minutes());
+                $this->cut($made->setRelation('term', $row), $forms[$course->form->id], $dates->minutes());
             }
 
             if ($after !== null) {
@@ -106,20 +115,47 @@ final class LayTerm
     }
 
     /**
-     * How many lessons a group has left of a course, without saving.
+     * Gives a course its lessons. Where its form has none of its own yet, these become the form's, and the rest of it is cut alike.
+     *
+     * @param  list<int>  $minutes
+     */
+    private function cut(Course $made, Form $form, array $minutes): void
+    {
+        $placed = $form->placed();
+        ($this->cut)($made, $placed, $minutes);
+        if ($placed->form->lessons !== [] || $made->lessons() === []) {
+            return;
+        }
+        $cut = $made->kept($this->cutter, $placed, $this->paced->learned($made, $placed));
+        $own = [];
+        foreach ([[1, $cut->passage->from - 1], [$cut->passage->to + 1, $placed->form->count()]] as $at => [$from, $to]) {
+            $rest = $from > $to ? [] : $this->cutter->cut($placed->form, $cut->target, scope: new CutScope(new Passage($from, $to)))->lessons;
+            array_push($own, ...$rest, ...($at === 0 ? $cut->lessons : []));
+            $first = $at === 0 ? count($rest) + 1 : $first ?? 1;
+        }
+        ($this->own)($form, OwnLessons::kept($placed->form, $own));
+        $made->update(['cut' => ['lessons' => $made->lessons(), 'first' => $first, 'of_form' => true]]);
+    }
+
+    /**
+     * How many lessons a group has left of a course, without saving: of its form's own as they are, and if it is cut to this class.
+     *
+     * @return array{int|null, int} null where the form has none of its own, or they are not for this approach
      *
      * @throws \Gorvan\Core\Lesson\CutImpossible
      */
-    public function lessons(Group $group, NewCourse $new, TermDates $dates): int
+    public function lessons(Group $group, NewCourse $new, TermDates $dates): array
     {
         $placed = $new->form->placed();
         $row = new Course(['first_entry' => $new->firstEntry, 'last_entry' => $new->lastEntry, 'approach' => $new->approach, 'share' => $new->share, 'lesson_load' => $new->lessonLoad, 'lesson_count' => $new->lessonCount, 'pins' => [], ...$new->taught()]);
         $row->id = 'new';
-        $course = $row->course($placed);
-
-        $taught = array_fill_keys($this->taught->by($group->id, $placed, $this->school->today()), true);
+        $learned = $this->taught->by($group->id, $placed, $this->school->today());
+        $course = $this->paced->paced($group, $placed, $row->course($placed), $row->kept($this->cutter, $placed, $learned));
+        $taught = array_fill_keys($learned, true);
         $isLeft = static fn (Lesson $lesson): bool => array_filter(range($lesson->from, $lesson->to), static fn (int $at): bool => $placed->form->at($at)->kind->countsInForm() && ! isset($taught[$at])) !== [];
+        $left = fn (CoreCourse $of): int => count(array_filter($of->cut($this->cutter, $dates->minutes(), $learned)->lessons, $isLeft));
+        $taking = $course->with(['takesLessons' => true]);
 
-        return count(array_filter($this->paced->paced($group, $placed, $course, $this->cutter->kept($placed->form, $course->scope(array_keys($taught)), []))->cut($this->cutter, $dates->minutes(), array_keys($taught))->lessons, $isLeft));
+        return [$taking->taken() === [] ? null : $left($taking), $left($course->with(['takesLessons' => false]))];
     }
 }

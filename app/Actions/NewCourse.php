@@ -10,7 +10,7 @@ use Gorvan\Core\Term\Approach;
 use Gorvan\Core\Term\SaidPace;
 use Gorvan\Core\Term\Showing;
 
-/** A course as it is asked for when a term is laid; ends of its target, and what is kept alive, by the ids in the form. */
+/** A course as it is asked for when a term is laid: ends of its target, and what is kept alive, by the ids in the form. */
 final readonly class NewCourse
 {
     /** @param  list<list<string>>  $keeps  passages that are kept alive */
@@ -28,7 +28,14 @@ final readonly class NewCourse
         public array $keeps = [],
         public int $reserve = 1,
         public bool $looksBack = true,
+        public bool $takesLessons = true,
     ) {
+    }
+
+    /** Whether it takes its form's own lessons as they are, where the form has some and no size of its own was asked for. */
+    public function takes(): bool
+    {
+        return $this->takesLessons && $this->lessonLoad === null && $this->lessonCount === null;
     }
 
     /** @return array<string, mixed> columns of the course: how it is taught */
@@ -40,6 +47,7 @@ final readonly class NewCourse
             'keeps' => $this->keeps === [] ? null : $this->keeps,
             'reserve' => $this->reserve,
             'looks_back' => $this->looksBack,
+            'cut' => ['lessons' => [], 'of_form' => $this->takes()],
         ];
     }
 }

@@ -31,7 +31,7 @@ final class PacedCourse
         $row->loadMissing('term.group');
         $course = $row->course($placed);
 
-        return $this->paced($row->term->group, $placed, $course, $this->cutter->kept($placed->form, $course->scope($this->learned($row, $placed)), $row->lessons()));
+        return $this->paced($row->term->group, $placed, $course, $row->kept($this->cutter, $placed, $this->learned($row, $placed)));
     }
 
     /** @return list<int> positions the group was taught before the course's term */

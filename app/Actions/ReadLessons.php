@@ -32,22 +32,40 @@ final class ReadLessons
     public function __invoke(Form $row, PlacedForm $placed, ?Course $course): array
     {
         $form = $placed->form;
-        $rows = KeptLesson::where('form_id', $row->id)->where('course_id', $course?->id)->orderBy('created_at')->orderBy('id')->get()->keyBy('id');
-        $left = $rows->map(static fn (KeptLesson $one): WrittenLesson => $one->written())->all();
+        $cut = $this->cut->kept($row, $placed, $course)->lessons;
+        $entries = array_map(static fn (Lesson $lesson): array => self::counted($form, $lesson), $cut);
+        $own = $this->written($row->id, $course?->id);
+        $found = $this->among($entries, $own);
+        // What was written into the form's lessons is there in every course, but for lessons the course has its own words for.
+        $found += $course === null ? [] : $this->among(array_diff_key($entries, $found), $this->written($row->id, null));
         $lessons = [];
-        foreach ($this->cut->kept($row, $placed, $course)->lessons as $at => $lesson) {
-            $entries = self::counted($form, $lesson);
-            $written = KeptLessons::for($entries, array_values($left));
-            if ($written !== null) {
-                unset($left[$written->id]);
-            }
-            $lessons[] = new LessonInCut($at + 1, $lesson->load, $entries, $written, $written === null ? null : $rows[$written->id]);
+        foreach ($cut as $at => $lesson) {
+            $lessons[] = new LessonInCut($lesson->number, $lesson->load, $entries[$at], ($found[$at] ?? null)?->written(), $found[$at] ?? null);
         }
-        foreach ($left as $id => $written) {
-            $lessons[] = new LessonInCut(null, null, $written->entries, $written, $rows[$id]);
+        $placedIds = array_map(static fn (KeptLesson $one): string => $one->id, $found);
+        foreach ($own as $one) {
+            if (! in_array($one->id, $placedIds, true)) {
+                $lessons[] = new LessonInCut(null, null, $one->written()->entries, $one->written(), $one);
+            }
         }
 
         return $lessons;
+    }
+
+    /** @return array<string, KeptLesson> by id, in the order in which they were written */
+    private function written(string $form, ?string $course): array
+    {
+        return KeptLesson::where('form_id', $form)->where('course_id', $course)->orderBy('created_at')->orderBy('id')->get()->keyBy('id')->all();
+    }
+
+    /**
+     * @param  array<int, list<string>>  $entries  of the lessons
+     * @param  array<string, KeptLesson>  $rows
+     * @return array<int, KeptLesson> by the keys of the lessons
+     */
+    private function among(array $entries, array $rows): array
+    {
+        return array_map(static fn (WrittenLesson $one): KeptLesson => $rows[$one->id], KeptLessons::among($entries, array_values(array_map(static fn (KeptLesson $one): WrittenLesson => $one->written(), $rows))));
     }
 
     /** What a new lesson begins as, where nobody has written anything yet. */

@@ -61,7 +61,7 @@ final class ReadPlanning
         $course = $row->course($placed)->with(['spread' => $this->settled->of($term, $row)]);
         $taught = ($this->taught)($term->group_id, $placed);
         $learned = $taught->by(Day::number($term->starts_on) - 1, $placed->form);
-        $cut = $this->cutter->kept($placed->form, $course->scope($learned), $row->lessons());
+        $cut = $row->kept($this->cutter, $placed, $learned);
         $course = $this->paced->paced($term->group, $placed, $course, $cut)->paced($minutes, $learned);
         $tracks = $this->standings->tracks($placed, array_keys($comes), $today);
         [$evenings, $before] = $this->evenings($term, $placed);

@@ -11,19 +11,25 @@ use App\Models\Meeting;
 use Gorvan\Core\Lesson\CutImpossible;
 use Gorvan\Core\Reading\Message;
 
-/** A form changed under its courses: those of running terms are cut again, say what that moved, and are planned again. */
+/** A form changed under its courses: those of running terms take its lessons again, or are cut again, say what that moved, and are planned again. */
 final class RecutCourses
 {
     public function __construct(private readonly CurrentSchool $school, private readonly CutCourse $cut, private readonly AskForPlan $ask)
     {
     }
 
-    /** @return list<Message> what moved, each with its group and term */
-    public function __invoke(Form $form): array
+    /**
+     * @param  bool  $isOnlyOfForm  only those that take the form's own lessons
+     * @return list<Message> what moved, each with its group and term
+     */
+    public function __invoke(Form $form, bool $isOnlyOfForm = false): array
     {
         $today = $this->school->today();
         $courses = Course::with('term.group', 'term.meetings')->where('form_id', $form->id)
             ->whereHas('term', static fn ($term) => $term->where('ends_on', '>=', $today))->get();
+        if ($isOnlyOfForm) {
+            $courses = $courses->filter(static fn (Course $course): bool => $course->takesLessons());
+        }
         if ($courses->isEmpty()) {
             return [];
         }

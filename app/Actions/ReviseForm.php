@@ -23,7 +23,7 @@ use Illuminate\Support\Facades\DB;
  */
 final class ReviseForm
 {
-    public function __construct(private readonly CutForm $cut, private readonly KeepForm $keep, private readonly RecutCourses $recut)
+    public function __construct(private readonly CutForm $cut, private readonly KeepForm $keep, private readonly RecutCourses $recut, private readonly KeepOwnLessons $lessons)
     {
     }
 
@@ -109,17 +109,17 @@ final class ReviseForm
             $after = $change($before);
             $difference = FormDifference::between($before, $after);
             if ($difference->isNone()) {
-                return [];
+                return $after->lessons === $before->lessons ? [] : ($this->lessons)($row, $after->lessons);
             }
             $this->keepFirst($row, $before);
             ($this->keep)($row, $after, array_values(array_filter([$what, ...Told::of($difference, $before, $after)])), $by);
             $row->versions()->where('number', $row->version)->update(['sent' => $sent]);
-            if (! $difference->changesPlan()) {
+            if (! $difference->changesPlan() && $after->lessons === $before->lessons) {
                 return [];
             }
             ($this->cut)($row);
 
-            return ($this->recut)($row);
+            return ($this->recut)($row, isOnlyOfForm: ! $difference->changesPlan());
         });
         $form->unsetRelations()->refresh();
 

@@ -34,11 +34,19 @@ final class TryCut
 
             return new TriedCut($form, CutScope::whole($form), $cut, LessonSize::MINUTES_PER_LOAD);
         }
-        $paced = ($this->paced)($course, $placed)->with(['size' => $size, ...($isFree ? ['pins' => []] : [])]);
+        $paced = ($this->paced)($course, $placed)->with(['size' => $size, ...($isFree ? ['pins' => []] : []), ...($isFree || $size != $course->size() ? ['takesLessons' => false] : [])]);
         $learned = $this->paced->learned($course, $placed);
         $minutes = array_values(Meeting::where('term_id', $course->term_id)->where('state', '<>', 'cancelled')->pluck('minutes')->all());
 
         return new TriedCut($placed->form, $paced->scope($learned), $paced->cut($this->cutter, $minutes, $learned), $paced->minutesPerLoad());
+    }
+
+    /** The form's own lessons, while no other size is tried than the one they are kept in; else null. */
+    public function asKept(Form $row, PlacedForm $placed, ?CourseRow $course, LessonSize $size): ?TriedCut
+    {
+        return $course === null && $placed->form->lessons !== [] && $size == $row->size()
+            ? new TriedCut($placed->form, CutScope::whole($placed->form), $this->kept($row, $placed, null), LessonSize::MINUTES_PER_LOAD)
+            : null;
     }
 
     /** The lessons a form or a course has now. */
@@ -49,6 +57,6 @@ final class TryCut
         }
         $learned = $this->paced->learned($course, $placed);
 
-        return $this->cutter->weighing($course->size()->lambda)->kept($placed->form, $course->course($placed)->scope($learned), $course->lessons());
+        return $course->kept($this->cutter, $placed, $learned);
     }
 }

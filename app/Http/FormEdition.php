@@ -15,12 +15,12 @@ final class FormEdition
 {
     public static function own(Form $form): string
     {
-        return self::word([$form->version, $form->size()]);
+        return self::word([$form->version, $form->size(), $form->own_lessons]);
     }
 
     public static function inCourse(Course $course): string
     {
-        return self::word([$course->form->version, $course->first_entry, $course->last_entry, $course->approach, $course->pins, $course->lessons()]);
+        return self::word([$course->form->version, $course->first_entry, $course->last_entry, $course->approach, $course->pins, $course->cut]);
     }
 
     /** @param  list<mixed>  $state */

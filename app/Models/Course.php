@@ -6,6 +6,8 @@ namespace App\Models;
 
 use Gorvan\Core\Form\CutPin;
 use Gorvan\Core\Form\Passage;
+use Gorvan\Core\Lesson\LessonCut;
+use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Lesson\LessonSize;
 use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Term\Approach;
@@ -31,7 +33,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property float|null $load_minutes
  * @property float|null $lambda
  * @property array<string, string|null> $pins
- * @property array{lessons: list<list<string>>}|null $cut
+ * @property array{lessons: list<list<string>>, first?: int, of_form?: bool}|null $cut  its lessons, the number of the first, and whether it takes its form's
  * @property string|null $showing
  * @property int|null $rhythm  lessons in a row, at most; 0 for any number, null for the approach's own
  * @property string|null $pace  as the teacher says it
@@ -92,6 +94,7 @@ final class Course extends Model
             reserve: $this->reserve ?? 1,
             looksBack: $this->looks_back ?? true,
             keeps: $this->keeps ?? [],
+            takesLessons: $this->takesLessons(),
         );
     }
 
@@ -111,6 +114,22 @@ final class Course extends Model
     public function size(): LessonSize
     {
         return new LessonSize($this->lesson_load, $this->lesson_count, $this->lesson_minutes, $this->load_minutes, $this->lambda);
+    }
+
+    /** Whether it takes the lessons of its form as they are; else it has a cut of its own. */
+    public function takesLessons(): bool
+    {
+        return $this->cut['of_form'] ?? false;
+    }
+
+    /**
+     * Its lessons as they are kept.
+     *
+     * @param  list<int>  $learned  positions the group was taught before
+     */
+    public function kept(LessonCutter $cutter, PlacedForm $placed, array $learned): LessonCut
+    {
+        return $cutter->weighing($this->size()->lambda)->kept($placed->form, $this->course($placed)->scope($learned), $this->lessons(), $this->cut['first'] ?? 1);
     }
 
     /** @return list<list<string>> the lessons it was cut into, each as its entries */

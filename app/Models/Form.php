@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Gorvan\Core\Form\File\FormFileReader;
+use Gorvan\Core\Form\Form as CoreForm;
+use Gorvan\Core\Lesson\CutScope;
 use Gorvan\Core\Lesson\LessonCut;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Lesson\LessonSize;
+use Gorvan\Core\Lesson\OwnLessons;
 use Gorvan\Core\Reading\JsonNode;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
@@ -18,6 +21,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  *
  * @property string $title
  * @property \stdClass $document  what the form file says of the form as a whole
+ * @property list<list<string>>|null $own_lessons  by the ids of their entries; null while no cut was kept
  * @property int $version
  * @property float|null $target
  * @property int|null $lesson_count
@@ -37,7 +41,7 @@ final class Form extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['document' => 'object', 'target' => 'float', 'lesson_count' => 'integer', 'lesson_minutes' => 'float', 'load_minutes' => 'float', 'lambda' => 'float', 'version' => 'integer', 'lessons' => 'integer', 'load' => 'float'];
+        return ['document' => 'object', 'target' => 'float', 'lesson_count' => 'integer', 'lesson_minutes' => 'float', 'load_minutes' => 'float', 'lambda' => 'float', 'version' => 'integer', 'lessons' => 'integer', 'load' => 'float', 'own_lessons' => 'array'];
     }
 
     /** @return HasMany<Entry, $this> in the order of the form; those taken out of it are not among them */
@@ -98,7 +102,7 @@ final class Form extends Model
     /** @param  array<string, \stdClass>  $rows  entries as they stand in the form file, in the order of the form, by row */
     private function placedOf(array $rows): PlacedForm
     {
-        $root = array_replace(get_object_vars($this->document), ['format' => FormFileReader::FORMAT, 'entries' => array_values($rows)]);
+        $root = array_replace(get_object_vars($this->document), ['format' => FormFileReader::FORMAT, 'entries' => array_values($rows), 'lessons' => $this->own_lessons]);
 
         return new PlacedForm($this->id, (new FormFileReader)->readNode(JsonNode::of((object) $root))->form, array_map(strval(...), array_keys($rows)));
     }
@@ -110,7 +114,7 @@ final class Form extends Model
     }
 
     /**
-     * The cut the form asks for, with its pins and bars, for no group.
+     * The form's own lessons; where none are kept, the cut it asks for with its pins and bars, for no group.
      *
      * @param  PlacedForm|null  $placed  where it is read already
      *
@@ -118,8 +122,21 @@ final class Form extends Model
      */
     public function cut(LessonCutter $cutter, ?PlacedForm $placed = null): LessonCut
     {
+        $form = ($placed ?? $this->placed())->form;
+        $own = OwnLessons::of($form);
+
+        return $own === [] ? $this->freshly($cutter, $form) : $cutter->weighing($this->lambda)->kept($form, CutScope::whole($form), OwnLessons::kept($form, $own), target: $this->size()->target());
+    }
+
+    /**
+     * A new cut of the size the form asks for, with its pins and bars.
+     *
+     * @throws \Gorvan\Core\Lesson\CutImpossible
+     */
+    public function freshly(LessonCutter $cutter, CoreForm $form): LessonCut
+    {
         $size = $this->size();
 
-        return $cutter->weighing($size->lambda)->cut(($placed ?? $this->placed())->form, $size->target(), $size->count);
+        return $cutter->weighing($size->lambda)->cut($form, $size->target(), $size->count);
     }
 }

@@ -64,7 +64,10 @@ test('the number of lessons can be asked for, and a refusal says the range and c
     $this->putJson("/api/forms/$id/cutting", ['count' => 4])->assertOk()->assertJsonCount(4, 'lessons');
     $this->putJson("/api/forms/$id/cutting", ['count' => 9])->assertUnprocessable()->tap(fn ($answer) => expect($this->said($answer))->toBe('A form of 8 entries can be cut into 1 to 8 lessons, not 9.'));
     $this->getJson("/api/forms/$id")->assertJsonCount(4, 'lessons');
-    $this->putJson("/api/forms/$id/joins", ['joins' => array_map(fn (int $after) => ['after' => $after, 'pin' => 'always'], range(1, 6))])->assertUnprocessable();
+    $pins = ['joins' => array_map(fn (int $after) => ['after' => $after, 'pin' => 'always'], range(1, 6))];
+    $plain = $this->postJson('/api/forms', ['text' => Tests\TestCase::LIST])->json('id');
+    $this->putJson("/api/forms/$plain/joins", $pins)->assertOk();
+    $this->putJson("/api/forms/$plain/cutting", ['count' => 4])->assertUnprocessable();
     expect(collect($this->getJson("/api/forms/$id")->json('joins'))->pluck('pin')->filter()->all())->toBe([]);
     $this->putJson("/api/forms/$id/joins", ['joins' => [['after' => 8, 'pin' => 'always']]])->assertUnprocessable()->assertJsonPath('place', 'joins.8');
 });

@@ -116,7 +116,7 @@ test('the sentences a school can have are those that the pages have words for', 
 test('the term that follows takes courses, shares and written lessons along, and leaves the first as it was', function () {
     [$course, $lesson] = $this->inside($this->school, function (): array {
         $course = $this->made['term']->courses()->first();
-        $course->update(['share' => 0.6]);
+        $course->update(['share' => 0.6, 'cut' => [...$course->cut, 'of_form' => false]]); // with lessons of its own
         $this->made['term']->courses()->create(['form_id' => $this->made['form']->id, 'ordinal' => 2, 'approach' => 'outline', 'share' => 0.4, 'pins' => (object) []]);
 
         return [$course->id, app(KeepLesson::class)($this->made['form']->fresh(), $course, new WrittenLesson((string) Str::uuid(), ['e01', 'e02'], note: 'sticks'), 0)->id];

@@ -51,7 +51,7 @@ test('a form kept before whole scores were kept is the same form afterwards, unk
     DB::statement("select set_config('gorvan.school', ?, false)", [$school]);
     DB::table('lessons')->insert(['id' => '01900000-0000-7000-8000-000000000021', 'school_id' => $school, 'form_id' => $form, 'form_version' => 1, 'document' => '{"partner": {"steps": [{"id": "a", "title": "touch"}, {"id": "b", "title": "push"}]}}']);
     DB::table('lessons')->insert(['id' => '01900000-0000-7000-8000-000000000022', 'school_id' => $school, 'form_id' => $form, 'form_version' => 1, 'document' => '{}']);
-    migrated('2026_11_30_000001_partners_mail_and_letters', '2026_12_06_000001_what_was_missed');
+    migrated('2026_11_30_000001_partners_mail_and_letters', '2026_12_06_000001_what_was_missed', '2026_12_07_000001_lessons_of_a_form');
     DB::statement("select set_config('gorvan.school', ?, false)", [$school]);
     expect(DB::table('drill_steps')->orderBy('key')->pluck('title', 'key')->all())->toBe(['a' => 'touch', 'b' => 'push']);
     $read = app(CurrentSchool::class)->during(School::findOrFail($school), fn () => Form::firstOrFail()->placed()->form);
@@ -59,7 +59,9 @@ test('a form kept before whole scores were kept is the same form afterwards, unk
         ->and([$read->sections[0]->title, $read->sections[0]->last])->toBe(['S', 2])
         ->and($read->others['house'])->toEqual((object) ['a' => 1])
         ->and($read->sections[0]->others['hall'])->toEqual(new stdClass)
-        ->and(array_map(fn ($entry) => $entry->title, $read->entries))->toBe(['A', 'B']);
+        ->and(array_map(fn ($entry) => $entry->title, $read->entries))->toBe(['A', 'B'])
+        // What was written for no group keeps the cut it was written for; courses keep theirs (below).
+        ->and($read->lessons)->toBe([['a', 'b']]);
 });
 
 test('a school from before logs, courses and plans stands where it stood, save where a fault is put right', function () {
@@ -73,7 +75,7 @@ test('a school from before logs, courses and plans stands where it stood, save w
     $logs = DB::table('practices')->distinct()->count('log_id');
     $withdrawn = DB::table('withdrawals')->pluck('of')->all();
     $planned = DB::table('meetings')->whereNotNull('plan')->orderBy('id')->pluck('plan', 'id')->map(fn (string $plan) => json_decode($plan, true))->all();
-    migrated('2026_11_24_000001_practice_at_home', '2026_11_25_000001_one_model', '2026_11_27_000001_principles', '2026_11_28_000001_care_and_students', '2026_11_29_000001_lessons_and_practice', '2026_11_30_000001_partners_mail_and_letters', '2026_12_06_000001_what_was_missed');
+    migrated('2026_11_24_000001_practice_at_home', '2026_11_25_000001_one_model', '2026_11_27_000001_principles', '2026_11_28_000001_care_and_students', '2026_11_29_000001_lessons_and_practice', '2026_11_30_000001_partners_mail_and_letters', '2026_12_06_000001_what_was_missed', '2026_12_07_000001_lessons_of_a_form');
     $this->clockAt('2026-11-24T15:00:00+00:00');
     $was = json_decode($fixture('json'), true);
     app(CurrentSchool::class)->during(School::findOrFail($m[1]), function () use ($was, $logs, $withdrawn, $planned): void {
@@ -107,7 +109,7 @@ test('a school from before logs, courses and plans stands where it stood, save w
         expect(LoggedClass::count())->toBe($logs + 1)->and(LoggedClass::whereIn('id', $withdrawn)->count())->toBe(2)
             ->and(LoggedClass::whereJsonLength('body->present', 0)->count())->toBe(1)
             ->and(DB::table('withdrawals')->pluck('kind')->countBy()->all())->toEqualCanonicalizing(['log' => 2, 'mark' => 2, 'withdrawal' => 1])
-            ->and(Course::count())->toBe(3);
+            ->and(Course::count())->toBe(3)->and(Course::all()->filter(fn (Course $one): bool => $one->takesLessons())->all())->toBe([]);
         foreach (Meeting::whereNotNull('plan')->orderBy('id')->get() as $meeting) {
             $plan = $meeting->planned();
             expect($plan->courses[0]->lesson?->number)->toBe($planned[$meeting->id]['lesson_number'])

@@ -36,6 +36,7 @@ test('terms are laid again when a change weighs on them, and left alone when it 
 ]);
 
 test('a change of the cut says what it moved in running terms, and a course keeps its cut until then', function () {
+    ($this->in)(fn () => ($course = Course::first())->update(['cut' => [...$course->cut, 'of_form' => false]])); // it has a cut of its own
     $lessons = fn () => ($this->in)(fn () => Course::first()->lessons());
     $was = $lessons();
     $this->putJson("$this->uri/cutting", ['count' => 8])->assertOk()->assertJsonPath('moved', []); // the size for no group
@@ -47,7 +48,7 @@ test('a change of the cut says what it moved in running terms, and a course keep
 });
 
 test('a course that cannot be cut by the new form keeps its lessons, and says so', function () {
-    ($this->in)(fn () => Course::first()->update(['lesson_load' => null, 'lesson_count' => 8]));
+    ($this->in)(fn () => ($course = Course::first())->update(['lesson_load' => null, 'lesson_count' => 8, 'cut' => [...$course->cut, 'of_form' => false]]));
     $was = ($this->in)(fn () => Course::first()->lessons());
     $moved = ($this->edit)(1, ['op' => 'remove', 'ids' => ['e08']])->json('form.moved');
     expect($moved[0]['code'])->toBe('moved.cannot')->and(($this->in)(fn () => Course::first()->lessons()))->toBe($was);
@@ -94,9 +95,12 @@ test('every meeting can be opened whatever is taken out of the form', function (
 });
 
 test('a change the lessons cannot be cut after is refused, and nothing of it is kept', function () {
-    $this->putJson("$this->uri/cutting", ['count' => 8])->assertOk();
-    $this->postJson("$this->uri/edits", ['base' => 1, 'edits' => [['op' => 'remove', 'ids' => ['e08']]]])->assertUnprocessable();
-    $this->getJson("$this->uri/score")->assertJsonPath('version', 1)->assertJsonCount(8, 'rows');
+    // With a bar at every join it is one lesson, larger than any may be. A form with lessons of its own keeps them, whatever changes.
+    $plain = $this->postJson('/api/forms', ['text' => Tests\TestCase::LIST])->json('id');
+    $edits = array_map(static fn (int $at): array => ['op' => 'set', 'id' => "e0$at", 'fields' => ['cut' => 'never']], range(1, 7));
+    $this->postJson("/api/forms/$plain/edits", ['base' => 1, 'edits' => $edits])->assertUnprocessable();
+    $this->getJson("/api/forms/$plain/score")->assertJsonPath('version', 1)->assertJsonCount(8, 'rows');
+    $this->postJson("$this->uri/edits", ['base' => 1, 'edits' => $edits])->assertOk();
 });
 
 test('marks stay with their entry through a move, a split, a merge and an import', function () {

@@ -24,9 +24,10 @@ test('a term is laid with its meetings, boxes and lessons', function () {
 });
 
 test('a change of the form lays its running terms anew', function () {
-    $before = $this->getJson("/api/terms/{$this->term->id}")->json('meetings.0.lesson');
+    $lessons = fn (): array => $this->getJson("/api/terms/{$this->term->id}")->json('meetings.0.courses.0.lessons');
+    $before = $lessons();
     $this->putJson("/api/forms/{$this->form->id}/joins", ['joins' => [['after' => 2, 'pin' => 'always']]])->assertOk();
-    expect($this->getJson("/api/terms/{$this->term->id}")->json('meetings.0.lesson'))->not->toBe($before);
+    expect($lessons())->not->toBe($before);
 });
 
 test('a term that cannot be is refused with its reason, and none is made', function (array $change, string $says) {

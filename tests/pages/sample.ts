@@ -73,6 +73,8 @@ export function form(change: Partial<Form> = {}): Form {
       { title: 'Water', first: 5, last: 6 },
     ],
     moved: [],
+    hasOwnLessons: false,
+    lessonsOf: null,
     joins: [1, 2, 3, 4, 5].map((after) => ({ after, rest: after === 4 ? 0.9 : 0.2, pin: null })),
     lessons: [
       { number: 1, from: 1, to: 2, load: 2.4, recap: null, seconds: 24, rounds: [] },

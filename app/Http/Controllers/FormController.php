@@ -90,19 +90,23 @@ final class FormController extends Controller
         return new JsonResponse(FormData::inCourse($course, $placed, $paced($course, $placed)));
     }
 
-    #[Puts('/api/forms/{form}/joins', 'pinJoins', 'Cut again', FormData::class, takes: ['joins' => [['after' => 'integer', 'pin' => 'enum:always,never|null']]])]
+    #[Puts('/api/forms/{form}/joins', 'pinJoins', 'Cut again', FormData::class, takes: ['joins' => [['after' => 'integer', 'pin' => 'enum:always,never|null', 'isCut?' => 'boolean']]])]
     public function joins(Request $request, Form $form, ChangeCutting $change): JsonResponse
     {
         $given = $request->validate([
             'joins' => ['required', 'array', 'min:1', 'max:600'],
             'joins.*.after' => ['required', 'integer', 'min:1', 'distinct'],
             'joins.*.pin' => ['present', 'nullable', Rule::enum(CutPin::class)],
+            'joins.*.isCut' => ['sometimes', 'boolean'],
         ]);
-        $pins = [];
+        $pins = $cuts = [];
         foreach ($given['joins'] as $join) {
             $pins[(int) $join['after']] = $join['pin'] === null ? null : CutPin::from($join['pin']);
+            if (isset($join['isCut'])) {
+                $cuts[(int) $join['after']] = (bool) $join['isCut'];
+            }
         }
-        $moved = $change->pins($form, $pins, $this->viewer($request));
+        $moved = $change->pins($form, $pins, $cuts, $this->viewer($request));
 
         return new JsonResponse(FormData::saved($form->refresh(), null, $moved));
     }
@@ -110,9 +114,9 @@ final class FormController extends Controller
     #[Puts('/api/forms/{form}/cutting', 'sizeLessons', 'Cut again', FormData::class, takes: SentSize::SHAPE)]
     public function cutting(Request $request, Form $form, ChangeCutting $change): JsonResponse
     {
-        $change->size($form, SentSize::of($request->all()));
+        $moved = $change->size($form, SentSize::of($request->all()));
 
-        return new JsonResponse(FormData::saved($form->refresh()));
+        return new JsonResponse(FormData::saved($form->refresh(), moved: $moved));
     }
 
     #[Reads('/api/forms/{form}/removal', 'formRemoval', 'What would go with it', RemovalData::class)]

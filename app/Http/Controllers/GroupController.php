@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\ChoosePrinciples;
 use App\Actions\FillGroup;
+use App\Actions\GroupCourse;
 use App\Actions\GroupKeepings;
 use App\Actions\GroupStandings;
 use App\Actions\MarkRoomCold;
@@ -26,6 +27,7 @@ use App\Http\Data\LessonTakenData;
 use App\Http\Data\PassageData;
 use App\Http\Data\RemovalData;
 use App\Http\Data\StudentData;
+use App\Http\FormEdition;
 use App\Http\OpenApi\Makes;
 use App\Http\OpenApi\Puts;
 use App\Http\OpenApi\Reads;
@@ -37,7 +39,6 @@ use App\Models\PrincipleSet;
 use App\Models\Student;
 use DateTimeImmutable;
 use Gorvan\Core\Form\Passage;
-use Gorvan\Core\Lesson\Lesson;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Principle\FocusChooser;
 use Gorvan\Core\Reading\Message;
@@ -84,7 +85,7 @@ final class GroupController extends Controller
     }
 
     #[Reads('/api/groups/{group}', 'group', 'A group and where everyone stands', GroupData::class, query: ['on' => 'string'])]
-    public function show(Request $request, Group $group, GroupStandings $standings, TaughtEntries $taught, NextLesson $lesson, LessonCutter $cutter): JsonResponse
+    public function show(Request $request, Group $group, GroupStandings $standings, TaughtEntries $taught, NextLesson $lesson, LessonCutter $cutter, GroupCourse $in): JsonResponse
     {
         $request->validate(['on' => ['nullable', 'date_format:Y-m-d']]);
         $on = $request->string('on')->value() ?: $this->school->today();
@@ -93,12 +94,18 @@ final class GroupController extends Controller
         $recap = $placed->form->passageOf($next->recap ?? []);
         $given = $taught->by($group->id, $placed, $on);
         $everyone = $standings($group, $placed, $on);
-        $lessons = array_map(static fn (Lesson $one): Passage => new Passage($one->from, $one->to), $group->form->cut($cutter, $placed)->lessons);
+        $course = $in($group, $on);
+        $cut = $course?->kept($cutter, $placed, []) ?? $group->form->cut($cutter, $placed);
+        $lessons = [];
+        foreach ($cut->lessons as $one) {
+            $lessons[$one->number] = new Passage($one->from, $one->to);
+        }
 
         return new JsonResponse(new GroupData(
             $this->summary($group),
             $on,
-            FormRefData::of($group->form),
+            $course === null ? FormRefData::of($group->form) : new FormRefData($group->form_id, $group->form->title, FormEdition::inCourse($course)),
+            $course?->id,
             $given,
             PassageData::of($recap),
             $next?->lesson?->number,

@@ -93,7 +93,7 @@ final class PlanController extends Controller
         return new JsonResponse($this->told($courses->add($term, $form, ['approach' => $given['approach'], 'share' => (float) $given['share'], ...$this->ends($given, $form), ...self::taught($given, $form)], $this->viewer($request))), 201);
     }
 
-    #[Patches('/api/courses/{course}', 'changeCourse', 'Changed', ChangeData::class, takes: ['approach?' => 'enum:outline,piece,sides,whole', 'share?' => 'number', 'rhythm?' => 'integer|null', 'from?' => 'integer|null', 'to?' => 'integer|null', 'showing?' => 'any', 'size?' => SentSize::SHAPE, 'joins?' => [['after' => 'integer', 'pin' => 'enum:always,never|null']], 'isFree?' => 'boolean', 'pace?' => SentPace::SHAPE, 'spread?' => 'boolean|null', 'reserve?' => 'integer', 'looksBack?' => 'boolean', 'keeps?' => [['from' => 'integer', 'to' => 'integer']], 'turns?' => ['integer']], status: 200, mayConflict: true)]
+    #[Patches('/api/courses/{course}', 'changeCourse', 'Changed', ChangeData::class, takes: ['approach?' => 'enum:outline,piece,sides,whole', 'share?' => 'number', 'rhythm?' => 'integer|null', 'from?' => 'integer|null', 'to?' => 'integer|null', 'showing?' => 'any', 'size?' => SentSize::SHAPE, 'joins?' => [['after' => 'integer', 'pin' => 'enum:always,never|null']], 'isFree?' => 'boolean', 'takesLessons?' => 'boolean', 'pace?' => SentPace::SHAPE, 'spread?' => 'boolean|null', 'reserve?' => 'integer', 'looksBack?' => 'boolean', 'keeps?' => [['from' => 'integer', 'to' => 'integer']], 'turns?' => ['integer']], status: 200, mayConflict: true)]
     public function changeCourse(Request $request, Course $course, ChangeCourses $courses): JsonResponse
     {
         $given = $request->validate([
@@ -108,6 +108,7 @@ final class PlanController extends Controller
             'joins.*.after' => ['required', 'integer', 'min:1', 'distinct'],
             'joins.*.pin' => ['present', 'nullable', Rule::enum(CutPin::class)],
             'isFree' => ['sometimes', 'boolean'],
+            'takesLessons' => ['sometimes', 'boolean'],
             'spread' => ['sometimes', 'nullable', 'boolean'],
             'reserve' => ['sometimes', 'integer', 'min:0', 'max:'.CoreCourse::MOST_RESERVE],
             'looksBack' => ['sometimes', 'boolean'],
@@ -125,7 +126,7 @@ final class PlanController extends Controller
             $is['showing'] = $given['showing'] === null ? null : $this->showing($course, (string) $given['showing']['on'], (int) $given['showing']['to']);
         }
 
-        return new JsonResponse($this->told($courses->change($course, [...$is, ...$this->ends($given, $course->form)], $this->viewer($request), isset($given['approach']) || array_intersect_key($given, ['to' => true, 'size' => true, 'joins' => true, 'isFree' => true]) !== [])));
+        return new JsonResponse($this->told($courses->change($course, [...$is, ...$this->ends($given, $course->form)], $this->viewer($request), isset($given['approach']) || array_intersect_key($given, ['to' => true, 'size' => true, 'joins' => true, 'isFree' => true, 'takesLessons' => true]) !== [])));
     }
 
     /**
@@ -164,8 +165,12 @@ final class PlanController extends Controller
     private function cutting(Course $course, array $given): array
     {
         $is = [];
+        // Who cuts by hand has a cut of their own; the form's lessons can be taken again.
+        if (array_intersect_key($given, ['size' => true, 'joins' => true, 'isFree' => true, 'takesLessons' => true]) !== []) {
+            $is['cut'] = [...$course->cut ?? ['lessons' => []], 'of_form' => $given['takesLessons'] ?? false];
+        }
         if (isset($given['size'])) {
-            $is = ChangeCutting::columns(SentSize::of((array) $given['size']), 'lesson_load');
+            $is = [...$is, ...ChangeCutting::columns(SentSize::of((array) $given['size']), 'lesson_load')];
         }
         if (isset($given['joins']) || ($given['isFree'] ?? false) === true) {
             $form = $course->form->placed()->form;

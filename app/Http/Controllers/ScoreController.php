@@ -82,7 +82,7 @@ final class ScoreController extends Controller
     {
         $given = $request->validate(['base' => ['required', 'integer', 'min:0', 'max:'.self::MOST_INTEGER], 'number' => ['required', 'integer', 'min:0', 'max:'.self::MOST_INTEGER]]);
         $was = $this->revise->version($form, (int) $given['number']);
-        $moved = $this->revise->replace($form, (int) $given['base'], static fn (): CoreForm => $was, $this->viewer($request), Message::of('version.restored', number: (int) $given['number']));
+        $moved = $this->revise->replace($form, (int) $given['base'], static fn (CoreForm $now): CoreForm => $was->with(['lessons' => $now->lessons]), $this->viewer($request), Message::of('version.restored', number: (int) $given['number']));
 
         return new JsonResponse(EditedData::saved($form, $moved));
     }

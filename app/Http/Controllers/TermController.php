@@ -54,6 +54,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'showing', type: 'object', nullable: true, required: ['on', 'to'], properties: [new OA\Property(property: 'on', type: 'string'), new OA\Property(property: 'to', type: 'integer')]),
     new OA\Property(property: 'pace', type: 'object', description: 'empty for what was learned or is usual', properties: [new OA\Property(property: 'movements', type: 'number', nullable: true), new OA\Property(property: 'minutes', type: 'number', nullable: true)]),
     new OA\Property(property: 'spread', type: 'boolean', nullable: true),
+    new OA\Property(property: 'takesLessons', type: 'boolean', description: 'the lessons of the form as they are, where it has some of its own; else it is cut to this class'),
     new OA\Property(property: 'after', type: 'string', nullable: true, description: 'the term it follows: its courses and what was written for their lessons are taken along'),
 ])]
 #[OA\Schema(schema: 'NewMeetingRow', required: ['weekday', 'at', 'minutes'], properties: [
@@ -63,7 +64,7 @@ use OpenApi\Attributes as OA;
 ])]
 final class TermController extends Controller
 {
-    private const NEW_TERM = ['group' => 'string', 'title' => 'string', 'from' => 'string', 'to' => 'string', 'pattern' => [['weekday' => 'string', 'at' => 'string', 'minutes' => 'integer']], 'closures' => [ClosureData::class], 'approach' => 'enum:outline,piece,sides,whole', 'showing?' => ['on' => 'string', 'to' => 'integer'], 'after?' => 'string|null', 'pace?' => SentPace::SHAPE, 'spread?' => 'boolean|null'];
+    private const NEW_TERM = ['group' => 'string', 'title' => 'string', 'from' => 'string', 'to' => 'string', 'pattern' => [['weekday' => 'string', 'at' => 'string', 'minutes' => 'integer']], 'closures' => [ClosureData::class], 'approach' => 'enum:outline,piece,sides,whole', 'showing?' => ['on' => 'string', 'to' => 'integer'], 'after?' => 'string|null', 'pace?' => SentPace::SHAPE, 'spread?' => 'boolean|null', 'takesLessons?' => 'boolean'];
 
     #[Reads('/api/terms', 'terms', 'The terms of the school', [TermSummary::class])]
     public function index(): JsonResponse
@@ -99,11 +100,14 @@ final class TermController extends Controller
     {
         [$group, $given, $courses] = $this->given($request);
         $dates = $lay->dates($given);
+        [$taken, $cut] = $lay->lessons($group, $courses[0], $dates);
 
         return new JsonResponse(new DatesData(
             array_map(static fn (MeetingDate $date): DateData => new DateData($date->on, $date->starts->format(DATE_ATOM), $date->minutes), $dates->meetings),
             $dates->warnings,
-            $lay->lessons($group, $courses[0], $dates),
+            $courses[0]->takes() ? $taken ?? $cut : $cut,
+            $taken,
+            $cut,
         ));
     }
 
@@ -184,6 +188,7 @@ final class TermController extends Controller
             'showing.on' => ['required_with:showing', 'date_format:Y-m-d'],
             'showing.to' => ['required_with:showing', 'integer', 'min:1', 'max:600'],
             'spread' => ['sometimes', 'nullable', 'boolean'],
+            'takesLessons' => ['sometimes', 'boolean'],
             ...SentPace::RULES,
         ]);
         $group = Group::find($given['group']) ?? throw Refused::because(Message::of('group.unknown'), 'group');
@@ -199,9 +204,10 @@ final class TermController extends Controller
 
         $pace = SentPace::of($request->input('pace'));
         $spread = $request->has('spread') && $request->input('spread') !== null ? $request->boolean('spread') : null;
-        $courses = $after === null ? [] : self::following($after, $group, $approach, $showing, $pace, $spread);
+        $takes = $request->boolean('takesLessons', true);
+        $courses = $after === null ? [] : self::following($after, $group, $approach, $showing, $pace, $spread, $takes);
 
-        return [$group, $given, $courses === [] ? [new NewCourse($group->form, $approach, showing: $showing, pace: $pace, spread: $spread)] : $courses, $after];
+        return [$group, $given, $courses === [] ? [new NewCourse($group->form, $approach, showing: $showing, pace: $pace, spread: $spread, takesLessons: $takes)] : $courses, $after];
     }
 
     /**
@@ -210,12 +216,12 @@ final class TermController extends Controller
      *
      * @return list<NewCourse>
      */
-    private static function following(Term $after, Group $group, Approach $approach, ?Showing $showing, ?SaidPace $pace, ?bool $spread): array
+    private static function following(Term $after, Group $group, Approach $approach, ?Showing $showing, ?SaidPace $pace, ?bool $spread, bool $takes): array
     {
         $courses = [];
         foreach ($after->courses()->with('form')->get() as $course) {
             $isOwn = $course->form_id === $group->form_id;
-            $courses[] = new NewCourse($course->form, $isOwn ? $approach : $course->approach, $course->share, $course->first_entry, $course->last_entry, $course->lesson_load, $course->lesson_count, $isOwn ? $showing : null, $isOwn ? $pace : $course->said(), $isOwn ? $spread : $course->spread, $course->keeps ?? [], $course->reserve, $course->looks_back);
+            $courses[] = new NewCourse($course->form, $isOwn ? $approach : $course->approach, $course->share, $course->first_entry, $course->last_entry, $course->lesson_load, $course->lesson_count, $isOwn ? $showing : null, $isOwn ? $pace : $course->said(), $isOwn ? $spread : $course->spread, $course->keeps ?? [], $course->reserve, $course->looks_back, $isOwn ? $takes : true);
         }
 
         return in_array($group->form_id, array_map(static fn (NewCourse $one): string => $one->form->id, $courses), true) ? $courses : [];

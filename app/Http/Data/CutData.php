@@ -48,7 +48,7 @@ final readonly class CutData
 
         return new self(
             $cut->target, $cut->lambda, $cut->objective, $lightest, $heaviest, $cut->poorStops(), $cut->dearerThan($best),
-            array_map(static fn (int $at, Lesson $lesson): CutLesson => new CutLesson($at + 1, $lesson->from, $lesson->to, $lesson->load, PassageData::of($recaps->before($lesson->from))), array_keys($cut->lessons), $cut->lessons),
+            array_map(static fn (Lesson $lesson): CutLesson => new CutLesson($lesson->number, $lesson->from, $lesson->to, $lesson->load, PassageData::of($recaps->before($lesson->from))), $cut->lessons),
             array_map(static fn (JoinRest $join): JoinData => new JoinData($join->after, $join->rest, $join->pin?->value), $cut->joins),
         );
     }

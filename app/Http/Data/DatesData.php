@@ -22,6 +22,10 @@ final readonly class DatesData
         public array $warnings,
         #[OA\Property]
         public int $lessons,
+        #[OA\Property(description: 'left of the form’s own lessons as they are; null where it has none')]
+        public ?int $lessonsTaken,
+        #[OA\Property(description: 'left if the form is cut to this class')]
+        public int $lessonsCut,
     ) {
     }
 }

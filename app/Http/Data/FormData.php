@@ -16,6 +16,7 @@ use Gorvan\Core\Lesson\JoinRest;
 use Gorvan\Core\Lesson\Lesson;
 use Gorvan\Core\Lesson\LessonCut;
 use Gorvan\Core\Lesson\LessonCutter;
+use Gorvan\Core\Lesson\OwnLessons;
 use Gorvan\Core\Lesson\RecapFinder;
 use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Term\Course;
@@ -66,6 +67,10 @@ final readonly class FormData
         public array $lessons,
         #[OA\Property(type: 'array', items: new OA\Items(ref: MessageData::class))]
         public array $moved = [],
+        #[OA\Property(description: 'whether its lessons are kept as its own, for every group that takes them')]
+        public bool $hasOwnLessons = false,
+        #[OA\Property(description: 'whose lessons these are, where a group has others than the form')]
+        public ?string $lessonsOf = null,
     ) {
     }
 
@@ -91,14 +96,17 @@ final readonly class FormData
      */
     public static function inCourse(CourseRow $row, PlacedForm $placed, Course $course): self
     {
-        return self::of($placed->form, (new LessonCutter)->kept($placed->form, $course->scope([]), $row->lessons()), $placed->ids, $row->form, FormEdition::inCourse($row), course: $course);
+        $cut = $row->kept(new LessonCutter, $placed, []);
+        $isOwn = $cut->lessons === [] || OwnLessons::are($placed->form, $course->target, $cut->lessons);
+
+        return self::of($placed->form, $cut, $placed->ids, $row->form, FormEdition::inCourse($row), course: $course, lessonsOf: $isOwn ? null : $row->loadMissing('term.group')->term->group->name);
     }
 
     /**
      * @param  list<string>  $ids row ids by position, empty for a form that is not saved
      * @param  list<Message>  $moved
      */
-    public static function of(Form $form, LessonCut $cut, array $ids = [], ?FormRow $row = null, string $edition = '', array $moved = [], ?Course $course = null): self
+    public static function of(Form $form, LessonCut $cut, array $ids = [], ?FormRow $row = null, string $edition = '', array $moved = [], ?Course $course = null, ?string $lessonsOf = null): self
     {
         $time = new RunTime($form);
         $recaps = new RecapFinder($form, $cut->joins);
@@ -118,10 +126,12 @@ final readonly class FormData
             entries: array_map(static fn (EntryLoad $load): EntryData => EntryData::of($form, $load, $ids[$load->position - 1] ?? ''), $cut->loads),
             sections: array_map(static fn (Section $section): SectionData => new SectionData($section->title, $section->first, $section->last), $form->sections),
             joins: array_map(static fn (JoinRest $join): JoinData => new JoinData($join->after, $join->rest, $join->pin?->value), $cut->joins),
-            lessons: array_map(static function (int $at, Lesson $lesson) use ($recaps, $time, $course): LessonData {
-                return new LessonData($at + 1, $lesson->from, $lesson->to, $lesson->load, PassageData::of($recaps->before($lesson->from)), $time->secondsBetween($lesson->from, $lesson->to), RoundData::of($course, $lesson->load));
-            }, array_keys($cut->lessons), $cut->lessons),
+            lessons: array_map(static function (Lesson $lesson) use ($recaps, $time, $course): LessonData {
+                return new LessonData($lesson->number, $lesson->from, $lesson->to, $lesson->load, PassageData::of($recaps->before($lesson->from)), $time->secondsBetween($lesson->from, $lesson->to), RoundData::of($course, $lesson->load));
+            }, $cut->lessons),
             moved: $moved,
+            hasOwnLessons: $form->lessons !== [],
+            lessonsOf: $lessonsOf,
         );
     }
 }

@@ -13,7 +13,7 @@ final readonly class GroupData
     /**
      * @param  list<int>  $taught
      * @param  list<StudentData>  $students
-     * @param  list<LessonTakenData>  $lessons  those given, as the form itself is cut
+     * @param  list<LessonTakenData>  $lessons  those given, as this group has them
      */
     public function __construct(
         #[OA\Property]
@@ -22,6 +22,8 @@ final readonly class GroupData
         public string $on,
         #[OA\Property]
         public FormRefData $form,
+        #[OA\Property(description: 'in which course the group learns it; null before its first term')]
+        public ?string $course,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))]
         public array $taught,
         #[OA\Property]

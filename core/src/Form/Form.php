@@ -30,6 +30,7 @@ final readonly class Form
      * @param  list<NumberingScheme>  $schemes  other ways of counting the form
      * @param  list<Acceptance>  $accepted  findings the teacher accepts
      * @param  array<string, mixed>  $others
+     * @param  list<list<string>>  $lessons  its own, each as the ids of its entries; none where no cut was kept
      *
      * @throws BadInput when there is no entry, too many, an id twice, or a section that lies wrongly
      */
@@ -46,6 +47,7 @@ final readonly class Form
         public array $schemes = [],
         public array $accepted = [],
         public array $others = [],
+        public array $lessons = [],
     ) {
         $count = count($entries);
         if ($count === 0) {

@@ -61,7 +61,7 @@ final readonly class LessonCutter
         $made = [];
         $from = $scope->target->from;
         foreach ($tables->ends() as $to) {
-            $made[] = new Lesson($from, $to, $passages->load($from, $to));
+            $made[] = new Lesson($from, $to, $passages->load($from, $to), count($made) + 1);
             $from = $to + 1;
         }
         if ($from !== $scope->target->to + 1) {
@@ -102,8 +102,10 @@ final readonly class LessonCutter
      * the form as it is. Entries that are gone are not in it; a lesson of which nothing is left is none.
      *
      * @param  list<list<string>>  $lessons
+     * @param  int  $first  the number of the first, where they are some of a form's own
+     * @param  float|null  $target  the load they were meant to have; null for the mean of what they have
      */
-    public function kept(Form $form, CutScope $scope, array $lessons): LessonCut
+    public function kept(Form $form, CutScope $scope, array $lessons, int $first = 1, ?float $target = null): LessonCut
     {
         $loads = $this->loads->of($form, $scope->target, $scope->learned);
         $joins = $this->rests->of($form, $scope->pins);
@@ -112,11 +114,12 @@ final readonly class LessonCutter
         foreach ($lessons as $ids) {
             $passage = $form->passageOf($ids);
             if ($passage !== null) {
-                $kept[] = new Lesson($passage->from, $passage->to, $passages->load($passage->from, $passage->to));
+                $kept[] = $passage;
             }
         }
-        usort($kept, static fn (Lesson $a, Lesson $b): int => $a->from <=> $b->from);
-        $target = $kept === [] ? self::TARGET : $passages->total() / count($kept);
+        usort($kept, static fn (Passage $a, Passage $b): int => $a->from <=> $b->from);
+        $kept = array_map(static fn (Passage $one, int $at): Lesson => new Lesson($one->from, $one->to, $passages->load($one->from, $one->to), $first + $at), $kept, array_keys($kept));
+        $target ??= $kept === [] ? self::TARGET : $passages->total() / count($kept);
 
         return LessonCut::made($target, $this->lambda, $loads, $joins, $kept, $scope->target);
     }
@@ -132,16 +135,16 @@ final readonly class LessonCutter
         $passages = new Passages($cut->loads, $cut->joins, $within);
         $range = $passages->feasibleRange($target);
         if ($range === null) {
-            return [new Lesson($within->from, $within->to, $passages->total())];
+            return [new Lesson($within->from, $within->to, $passages->total(), 1)];
         }
         $made = [];
         $from = $within->from;
         foreach ((new CutTables($passages, $target, max($range[0], min($range[1], LessonCut::lessonsIn($passages->total(), $target))), $this->lambda))->ends() as $to) {
-            $made[] = new Lesson($from, $to, $passages->load($from, $to));
+            $made[] = new Lesson($from, $to, $passages->load($from, $to), count($made) + 1);
             $from = $to + 1;
         }
 
-        return $made === [] ? [new Lesson($within->from, $within->to, $passages->total())] : $made;
+        return $made === [] ? [new Lesson($within->from, $within->to, $passages->total(), 1)] : $made;
     }
 
     /**

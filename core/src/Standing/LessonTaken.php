@@ -28,7 +28,7 @@ final readonly class LessonTaken
     }
 
     /**
-     * @param  list<Passage>  $lessons  in order
+     * @param  array<int, Passage>  $lessons  by number
      * @param  list<StudentStanding>  $group
      * @param  list<int>  $taught  positions given to the group
      * @return list<self> of those lessons of which a movement was taught
@@ -38,10 +38,10 @@ final readonly class LessonTaken
         $isTaught = array_fill_keys($taught, true);
         $holding = array_count_values(array_merge([], ...array_map(static fn (StudentStanding $one): array => $one->holding(), $group)));
         $found = [];
-        foreach ($lessons as $at => $lesson) {
+        foreach ($lessons as $number => $lesson) {
             $given = array_filter($lesson->positions(), static fn (int $position): bool => isset($isTaught[$position]) && $form->at($position)->kind === EntryKind::Movement);
             if ($given !== [] && $group !== []) {
-                $found[] = new self($at + 1, min(array_map(static fn (int $position): int => $holding[$position] ?? 0, $given)) / count($group));
+                $found[] = new self($number, min(array_map(static fn (int $position): int => $holding[$position] ?? 0, $given)) / count($group));
             }
         }
 

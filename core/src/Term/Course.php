@@ -13,6 +13,7 @@ use Gorvan\Core\Lesson\CutScope;
 use Gorvan\Core\Lesson\LessonCut;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Lesson\LessonSize;
+use Gorvan\Core\Lesson\OwnLessons;
 use Gorvan\Core\Lesson\SideStretches;
 
 /**
@@ -45,6 +46,7 @@ final readonly class Course
      * @param  int  $reserve  meetings before a showing that bring nothing new, 0 to 4
      * @param  bool  $looksBack  the last meeting of a term of six or more brings nothing new
      * @param  string|null  $fallenOut  the day of a showing that falls out, for its meeting does
+     * @param  bool  $takesLessons  the form's own lessons are this course's, as they are
      * @param  list<list<string>>  $keeps  passages that are kept alive, by entry; a course that has some has no lessons
      */
     public function __construct(
@@ -66,6 +68,7 @@ final readonly class Course
         public bool $looksBack = true,
         public array $keeps = [],
         public ?string $fallenOut = null,
+        public bool $takesLessons = false,
     ) {
     }
 
@@ -171,7 +174,7 @@ final readonly class Course
     }
 
     /**
-     * The course's own cut.
+     * The course's lessons: its form's own where it takes them, else a cut of its own.
      *
      * @param  list<int>  $minutes  of the term's meetings
      * @param  list<int>  $learned  positions the group was taught before this course
@@ -184,9 +187,28 @@ final readonly class Course
         if ($this->approach === Approach::WholeSet) {
             return $cutter->kept($this->form, $this->scope($learned), array_map($this->form->idsOf(...), $this->pieces()));
         }
+        $taken = $this->taken();
+        if ($taken !== []) {
+            return $cutter->kept($this->form, $this->scope($learned), OwnLessons::kept($this->form, $taken), (int) array_key_first($taken));
+        }
         $pace = ($this->pace === null ? $this->paced($minutes, $learned) : $this)->pace;
 
         return $cutter->cut($this->form, $this->size->count !== null ? null : $pace?->load, $this->size->count, $this->scope($learned));
+    }
+
+    /**
+     * The lessons of its form that it takes, by number; with two sides to be joined they are cut there as well.
+     *
+     * @return array<int, Passage> none where it takes none
+     */
+    public function taken(): array
+    {
+        if (! $this->takesLessons || $this->keepsAlive() || $this->approach === Approach::WholeSet) {
+            return [];
+        }
+        $lessons = OwnLessons::within($this->form, $this->target);
+
+        return $this->approach === Approach::SidesThenJoined ? OwnLessons::parted($lessons, array_keys(array_filter(SideStretches::cuts($this->form, $this->target), static fn (?CutPin $pin): bool => $pin === CutPin::Always))) : $lessons;
     }
 
     /**

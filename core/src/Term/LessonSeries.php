@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Term;
 
+use Gorvan\Core\Form\CutPin;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Lesson\Content\TeachingKind;
@@ -11,6 +12,7 @@ use Gorvan\Core\Lesson\Content\WrittenLesson;
 use Gorvan\Core\Lesson\CutScope;
 use Gorvan\Core\Lesson\Lesson;
 use Gorvan\Core\Lesson\LessonCutter;
+use Gorvan\Core\Lesson\OwnLessons;
 use Gorvan\Core\Lesson\SideStretches;
 
 /**
@@ -31,12 +33,13 @@ final class LessonSeries
     {
         $whole = CutScope::whole($form);
         $scope = $approach === Approach::SidesThenJoined ? new CutScope($whole->target, [], SideStretches::cuts($form, $whole->target)) : $whole;
-        $pieces = array_map(static fn (Passage $one): Lesson => new Lesson($one->from, $one->to, 0.0), (new Course('pieces', $form, $whole->target, Approach::WholeSet))->pieces());
-        $fresh = array_map(
-            static fn (int $at, Lesson $lesson): WrittenLesson => new WrittenLesson('l'.($at + 1), $form->idsOf(new Passage($lesson->from, $lesson->to))),
-            array_keys($lessons = $approach === Approach::WholeSet ? $pieces : $cutter->cut($form, scope: $scope)->lessons),
-            $lessons,
-        );
+        $own = OwnLessons::of($form);
+        $lessons = match (true) {
+            $approach === Approach::WholeSet => (new Course('pieces', $form, $whole->target, $approach))->pieces(),
+            $own !== [] => OwnLessons::parted($own, array_keys(array_filter($scope->pins, static fn (?CutPin $pin): bool => $pin === CutPin::Always))),
+            default => array_map(static fn (Lesson $one): Passage => new Passage($one->from, $one->to), $cutter->cut($form, scope: $scope)->lessons),
+        };
+        $fresh = array_map(static fn (int $at, Passage $lesson): WrittenLesson => new WrittenLesson('l'.($at + 1), $form->idsOf($lesson)), array_keys(array_values($lessons)), array_values($lessons));
 
         return match ($approach) {
             Approach::PieceByPiece, Approach::WholeSet => $fresh,

@@ -77,6 +77,7 @@ final readonly class PlanFile
                 reserve: $root->optional('reserve')?->whole(0, Course::MOST_RESERVE) ?? 1,
                 looksBack: $root->optional('look_back')?->bool() ?? true,
                 keeps: array_map($form->idsOf(...), $keeps),
+                takesLessons: $lessonTarget === null,
             );
             $courses[] = $course->paced($minutes, $known[$n]);
         }

@@ -56,8 +56,8 @@ test('a lesson has taken where half of the group holds each movement of it that 
     $holds = fn (string ...$ids) => array_map(fn () => Tracks::whole(new Track(Support::Alone, $model->first(Evidence::ofMark(Support::Alone)), 100, 1)), array_flip($ids));
     $form = Sample::form([[], [], ['kind' => 'connector'], [], [], []]);
     $group = array_map(fn (array $tracks) => StudentStanding::of($form, $tracks, 100, $model), [$holds('a', 'b', 'd'), $holds('a', 'd'), $holds('b', 'a'), $holds()]);
-    $taken = LessonTaken::of($form, [new Passage(1, 3), new Passage(4, 5), new Passage(6, 6)], $group, [1, 2, 3, 4]);
+    $taken = LessonTaken::of($form, [1 => new Passage(1, 3), 2 => new Passage(4, 5), 3 => new Passage(6, 6)], $group, [1, 2, 3, 4]);
     expect(array_map(fn (LessonTaken $one) => [$one->number, $one->share, $one->hasTaken()], $taken))->toBe([[1, 0.5, true], [2, 0.5, true]])
-        ->and(LessonTaken::of($form, [new Passage(4, 5)], $group, [4, 5])[0]->hasTaken())->toBeFalse()
+        ->and(LessonTaken::of($form, [7 => new Passage(4, 5)], $group, [4, 5])[0]->hasTaken())->toBeFalse()
         ->and(LessonTaken::of($form, [new Passage(1, 3)], [], [1]))->toBe([]);
 });

@@ -40,7 +40,10 @@ final class FormMatcher
             $entries[] = $was === null || $read->carries === null ? $renamed : self::carried($old->entries[$was], $renamed, $read->carries);
         }
         if ($read->carries === null) {
-            return $form->with(['entries' => $entries]);
+            // A file that says nothing of lessons leaves those that are there.
+            $lessons = $form->lessons === [] ? $old->lessons : array_map(static fn (array $one): array => array_map(static fn (string $id): string => $again($id) ?? $id, $one), $form->lessons);
+
+            return $form->with(['entries' => $entries, 'lessons' => $lessons]);
         }
 
         return $old->with(['title' => $read->hasIds ? $old->title : $form->title, 'entries' => $entries, 'sections' => $form->sections]);

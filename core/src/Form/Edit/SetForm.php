@@ -21,14 +21,14 @@ final readonly class SetForm implements FormEdit
     public function apply(Form $form): Form
     {
         $data = array_replace(get_object_vars((new FormFileWriter)->root($form)), $this->fields, ['format' => FormFileReader::FORMAT,
-            'entries' => [(object) ['id' => 'x', 'kind' => 'movement', 'title' => 'x']], 'sections' => null]);
+            'entries' => [(object) ['id' => 'x', 'kind' => 'movement', 'title' => 'x']], 'sections' => null, 'lessons' => null]);
         try {
             $read = (new FormFileReader)->readNode(JsonNode::of((object) $data))->form;
         } catch (BadInput $e) {
             throw $e->movedTo('form.'.substr($e->place, 2));
         }
 
-        return $read->with(['entries' => $form->entries, 'sections' => $form->sections]);
+        return $read->with(['entries' => $form->entries, 'sections' => $form->sections, 'lessons' => $form->lessons]);
     }
 
     public function touches(): array

@@ -15,11 +15,14 @@ use Gorvan\Core\Form\PostureState;
 use Gorvan\Core\Form\Section;
 use Gorvan\Core\Reading\BadInput;
 use Gorvan\Core\Reading\Fields;
+use Gorvan\Core\Reading\Gone;
 use Gorvan\Core\Reading\JsonLines;
 use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Message;
+use Gorvan\Core\Reading\Missing;
 use Gorvan\Core\Reading\NotAllowed;
 use Gorvan\Core\Reading\OutOfRange;
+use Gorvan\Core\Reading\Repeated;
 use Gorvan\Core\Reading\SeveralProblems;
 use Gorvan\Core\Reading\TooMany;
 use Gorvan\Core\Reading\Unreadable;
@@ -36,7 +39,7 @@ final class FormFileReader
     public const MAX_BYTES = 2_097_152;
 
     private const FORM_KEYS = ['format', 'title', 'about', 'family', 'announced', 'schemes', 'breath_seconds', 'showing_pace', 'footfall',
-        'sections', 'accepted', 'entries'];
+        'sections', 'accepted', 'lessons', 'entries'];
 
     private const SECTION_KEYS = ['title', 'first', 'last'];
 
@@ -103,6 +106,7 @@ final class FormFileReader
             schemes: Fields::each($root->optional('schemes'), NumberingScheme::read(...)),
             accepted: self::accepted($root->optional('accepted')),
             others: $root->others(self::FORM_KEYS),
+            lessons: self::lessons($root->optional('lessons'), array_map(static fn (Entry $entry): string => $entry->id, $entries)),
         );
 
         return new ReadForm($form, [], [...$warnings, ...self::doubtfulReferences($form)]);
@@ -131,6 +135,33 @@ final class FormFileReader
         }
 
         return $entries;
+    }
+
+    /**
+     * @param  list<string>  $ids  of the entries
+     * @return list<list<string>>
+     */
+    private static function lessons(?JsonNode $node, array $ids): array
+    {
+        $isThere = array_fill_keys($ids, true);
+        $lessons = $seen = [];
+        foreach ($node?->itemsAtMost(Form::MAX_ENTRIES) ?? [] as $lesson) {
+            $own = [];
+            foreach ($lesson->itemsAtMost(Form::MAX_ENTRIES) as $one) {
+                $id = $one->text();
+                if (! isset($isThere[$id])) {
+                    throw Gone::named($one->path, $id);
+                }
+                if (isset($seen[$id])) {
+                    throw Repeated::inList($one->path, $id);
+                }
+                $seen[$id] = true;
+                $own[] = $id;
+            }
+            $lessons[] = $own === [] ? throw Missing::text($lesson->path) : $own;
+        }
+
+        return $lessons;
     }
 
     /** @return list<Acceptance> */

@@ -37,11 +37,12 @@ final class FormFileWriter
         return Fields::beside([
             'format' => FormFileReader::FORMAT,
             ...array_diff_key(get_object_vars($this->root($form)), $form->others),
+            ...($form->lessons === [] ? [] : ['lessons' => $this->lessons($form)]),
             'entries' => array_map($this->entry(...), $form->entries),
         ], $form->others);
     }
 
-    /** What is said of the form as a whole, as it stands in the file. */
+    /** What is said of the form as a whole, as it stands in the file; its lessons are said beside it. */
     public function root(Form $form): stdClass
     {
         return Fields::written([
@@ -52,6 +53,19 @@ final class FormFileWriter
             ),
             'accepted' => array_map(static fn (Acceptance $acceptance): stdClass => $acceptance->toData(), $form->accepted),
         ], $form->others);
+    }
+
+    /**
+     * The lessons that are its own; what is no longer in the form is in none of them.
+     *
+     * @return list<list<string>>
+     */
+    public function lessons(Form $form): array
+    {
+        return array_values(array_filter(array_map(
+            static fn (array $ids): array => array_values(array_filter($ids, static fn (string $id): bool => $form->positionOf($id) !== null)),
+            $form->lessons,
+        )));
     }
 
     /** @return array<string, mixed> null where nothing is known */

@@ -8,24 +8,33 @@ namespace Gorvan\Core\Lesson\Content;
 final class KeptLessons
 {
     /**
-     * The written lesson for a stretch: the one with the same entries, else the one that shares most with it and at least half
-     * of the larger of both; the earlier of two.
+     * Which written lesson belongs to which: what was written goes with the movements it was written about, to the lesson that
+     * holds most of them, the earlier of two. Of several for one lesson the one that is most like it stays, the earlier of two.
      *
-     * @param  list<string>  $entries  of the stretch
+     * @param  array<int, list<string>>  $lessons  entries
      * @param  list<WrittenLesson>  $written
+     * @return array<int, WrittenLesson> by the keys of the lessons
      */
-    public static function for(array $entries, array $written): ?WrittenLesson
+    public static function among(array $lessons, array $written): array
     {
-        $best = null;
-        $most = 0.0;
-        foreach ($written as $lesson) {
-            $shared = count(array_intersect($lesson->entries, $entries));
-            $share = $shared === 0 ? 0.0 : $shared / max(count($lesson->entries), count($entries));
-            if ($share >= 0.5 && $share > $most) {
-                [$best, $most] = [$lesson, $share];
+        $found = $shares = [];
+        foreach ($written as $one) {
+            $most = 0;
+            $best = null;
+            foreach ($lessons as $at => $entries) {
+                $shared = count(array_intersect($one->entries, $entries));
+                if ($shared > $most) {
+                    [$most, $best] = [$shared, $at];
+                }
+            }
+            if ($best !== null) {
+                $share = $most / max(count($one->entries), count($lessons[$best]));
+                if ($share > ($shares[$best] ?? 0.0)) {
+                    [$found[$best], $shares[$best]] = [$one, $share];
+                }
             }
         }
 
-        return $best;
+        return $found;
     }
 }

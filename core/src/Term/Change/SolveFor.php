@@ -152,7 +152,7 @@ final readonly class SolveFor
         foreach ($cut->lessons as $lesson) {
             if ($lesson->from <= $to) {
                 $end = min($lesson->to, $to);
-                $lessons[] = new Lesson($lesson->from, $end, $end === $lesson->to ? $lesson->load : $cut->loadOf(new Passage($lesson->from, $end)));
+                $lessons[] = new Lesson($lesson->from, $end, $end === $lesson->to ? $lesson->load : $cut->loadOf(new Passage($lesson->from, $end)), $lesson->number);
             }
         }
 

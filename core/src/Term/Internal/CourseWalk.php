@@ -7,6 +7,7 @@ namespace Gorvan\Core\Term\Internal;
 use Gorvan\Core\Form\EntryKind;
 use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Form\Time\RunTime;
+use Gorvan\Core\Lesson\Lesson;
 use Gorvan\Core\Lesson\RecapFinder;
 use Gorvan\Core\Memory\Evidence;
 use Gorvan\Core\Memory\MemoryModel;
@@ -481,10 +482,10 @@ final class CourseWalk
         }
         $fresh = array_filter(
             $this->outset->cut->lessons,
-            fn ($lesson): bool => array_filter($this->counted(new Passage($lesson->from, $lesson->to)), fn (int $position): bool => ! isset($this->taught[$position])) !== [],
+            fn (Lesson $lesson): bool => array_filter($this->counted(new Passage($lesson->from, $lesson->to)), fn (int $position): bool => ! isset($this->taught[$position])) !== [],
         );
 
-        return array_map(static fn (int $at): int => $at + 1, array_keys($fresh));
+        return array_values(array_map(static fn (Lesson $lesson): int => $lesson->number, $fresh));
     }
 
     /** @return list<int> numbers of the lessons of an outline whose detail is still to come */
@@ -540,9 +541,10 @@ final class CourseWalk
     private function isBegun(QueuedLesson $lesson): bool
     {
         $done = $lesson->kind === LessonKind::Detail ? array_fill_keys($this->outset->detailed, true) : $this->taught;
-        $of = $this->outset->cut->lessons[$lesson->number - 1];
+        $of = array_filter($this->outset->cut->lessons, static fn (Lesson $one): bool => $one->number === $lesson->number);
+        $positions = array_merge([], ...array_map(static fn (Lesson $one): array => range($one->from, $one->to), $of));
 
-        return isset($this->parts["{$lesson->kind->value} $lesson->number"]) || array_intersect_key($done, array_fill_keys(range($of->from, $of->to), true)) !== [];
+        return isset($this->parts["{$lesson->kind->value} $lesson->number"]) || array_intersect_key($done, array_fill_keys($positions, true)) !== [];
     }
 
     private function forecastOn(int $day): CourseForecast
@@ -606,9 +608,9 @@ final class CourseWalk
 
     private function numberOf(int $position): ?int
     {
-        foreach ($this->outset->cut->lessons as $at => $lesson) {
+        foreach ($this->outset->cut->lessons as $lesson) {
             if ($lesson->from <= $position && $position <= $lesson->to) {
-                return $at + 1;
+                return $lesson->number;
             }
         }
 

@@ -65,12 +65,12 @@ final readonly class LessonQueue
         $isDone = array_fill_keys($done, true);
         $form = $outset->course->form;
         $queue = [];
-        foreach ($outset->cut->lessons as $at => $lesson) {
+        foreach ($outset->cut->lessons as $lesson) {
             $counted = array_values(array_filter(range($lesson->from, $lesson->to), static fn (int $position): bool => $form->at($position)->kind->countsInForm()));
             foreach (self::runs($counted, $isDone) as $run) {
                 $isWhole = $run === $counted;
                 foreach (self::pieces($outset, new Passage($run[0], $run[count($run) - 1]), $kind) as [$passage, $isAll]) {
-                    $queue[] = new QueuedLesson($at + 1, $kind, $passage, $outset->cut->loadOf($passage), ! $isWhole || ! $isAll);
+                    $queue[] = new QueuedLesson($lesson->number, $kind, $passage, $outset->cut->loadOf($passage), ! $isWhole || ! $isAll);
                 }
             }
         }

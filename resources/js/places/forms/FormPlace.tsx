@@ -214,7 +214,12 @@ function Score({ form }: { form: Form }) {
                   </li>
                 ))}
               </ul>
-              <Button className="mt-2" onClick={hand.free}>
+              <Button
+                className="mt-2"
+                onClick={() => {
+                  hand.free();
+                }}
+              >
                 {t('forms.clearPins')}
               </Button>
             </div>

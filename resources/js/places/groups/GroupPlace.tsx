@@ -44,7 +44,7 @@ export function GroupPlace() {
   return (
     <Asked query={query}>
       {(data) => (
-        <WithForms of={[data.form]}>
+        <WithForms of={[{ ...data.form, course: data.course }]}>
           {([form]) => (
             <Standings
               data={{ ...data, form: form as FormData }}
@@ -144,7 +144,14 @@ function Standings({ data, onDay, against, before, onAgainst }: StandingsProps) 
   return (
     <Page
       title={group.name}
-      kicker={[form.title, t('groups.students', { count: students.length }), group.room].filter(Boolean).join(' · ')}
+      kicker={[
+        form.title,
+        t('groups.students', { count: students.length }),
+        group.room,
+        form.lessonsOf === null ? null : t('groups.lessonsOwn', { count: form.lessons.length }),
+      ]
+        .filter(Boolean)
+        .join(' · ')}
       actions={
         <>
           <Button

@@ -43,6 +43,7 @@ const group = (change: Partial<Group> = {}): Group => ({
   },
   on: '2026-01-20',
   form: form(),
+  course: null,
   taught: [1, 2],
   principles: null,
   lessons: [

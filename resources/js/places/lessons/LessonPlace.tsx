@@ -64,6 +64,7 @@ function Lesson({ form, page, course, which }: Props) {
           {first === undefined || last === undefined ? null : <> · {words.whole({ from: first, to: last })}</>} ·{' '}
           {t(`lessons.page.kinds.${written.kind}`)} ·{' '}
           {t('lessons.page.size', { minutes: number(minutes, 0), time: duration(page.seconds) })}
+          {form.lessonsOf === null ? null : ` · ${t('lessons.page.of', { group: form.lessonsOf })}`}
         </>
       }
       actions={
@@ -96,12 +97,12 @@ function Lesson({ form, page, course, which }: Props) {
       ) : null}
       <LessonSheet form={form} page={page} written={written} />
       <nav className="no-print mt-6 flex flex-wrap items-center gap-x-6 gap-y-2" aria-label={t('lessons.page.all')}>
-        {page.number !== null && page.number > 1 ? (
+        {page.number !== null && form.lessons.some((one) => one.number === (page.number ?? 0) - 1) ? (
           <TextLink isAlone to={to(page.number - 1)}>
             ← {t('lessons.page.earlier')}
           </TextLink>
         ) : null}
-        {page.number !== null && page.number < form.lessons.length ? (
+        {page.number !== null && form.lessons.some((one) => one.number === (page.number ?? 0) + 1) ? (
           <TextLink isAlone to={to(page.number + 1)}>
             {t('lessons.page.later')} →
           </TextLink>

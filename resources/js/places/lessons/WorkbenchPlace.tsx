@@ -87,7 +87,7 @@ function Bench({ form, saved, course }: { form: Form; saved: Workbench; course: 
   const drawn = useMemo(() => withCut(form, shown.tried), [form, shown.tried]);
   const words = usePassageWords(form);
   const learnt = useQuery(formCoursesQuery(form.id)).data?.find((one) => one.id === course);
-  const hand = useCutting({ id: form.id, joins: shown.kept.joins }, course);
+  const hand = useCutting({ id: form.id, joins: shown.kept.joins, lessons: shown.kept.lessons }, course);
   const [held, setHeld] = useState<Held | null>(null);
   const pins = shown.kept.joins.filter((join) => join.pin !== null);
   const isNew = !sameLessons(shown.kept, shown.tried) || JSON.stringify(sizeOf(draftOf(saved))) !== JSON.stringify(size);
@@ -178,7 +178,12 @@ function Bench({ form, saved, course }: { form: Form; saved: Workbench; course: 
             >
               {t(hand.isBusy ? 'lessons.keeping' : 'lessons.keep')}
             </Button>
-            <Button disabled={pins.length === 0 || hand.isBusy} onClick={hand.free}>
+            <Button
+              disabled={(pins.length === 0 && (course !== null || sameLessons(shown.kept, shown.free))) || hand.isBusy}
+              onClick={() => {
+                hand.free(shown.free.lessons);
+              }}
+            >
               {t('lessons.bestAgain')}
             </Button>
           </div>

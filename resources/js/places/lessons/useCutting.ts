@@ -10,6 +10,8 @@ export type Pin = 'always' | 'never' | null;
 export interface JoinPin {
   after: number;
   pin: Pin;
+  /** Of a form with lessons of its own: whether one ends there. */
+  isCut?: boolean;
 }
 
 interface Cutting {
@@ -20,12 +22,16 @@ interface Cutting {
   /** A notch was moved by hand: it is pinned where it is put down. */
   moveNotch: (from: number, to: number) => void;
   setSize: (size: TriedSize) => void;
-  /** Takes every pin and bar of the hand out. */
-  free: () => void;
+  /** Takes every pin and bar of the hand out; the lessons a form keeps become the best ones, where they are known. */
+  free: (best?: { to: number }[]) => void;
 }
 
 /** Changes how a form, or a course of it, is cut. What a change moved in running terms is in `changed`. */
-export function useCutting(form: Pick<Form, 'id' | 'joins'>, course: string | null, changed?: (form: Form) => void): Cutting {
+export function useCutting(
+  form: Pick<Form, 'id' | 'joins'> & { lessons: { to: number }[] },
+  course: string | null,
+  changed?: (form: Form) => void,
+): Cutting {
   const { t } = useTranslation();
   const tell = useTell();
   const [refusal, setProblem] = useProblem();
@@ -65,7 +71,11 @@ export function useCutting(form: Pick<Form, 'id' | 'joins'>, course: string | nu
   });
   const pins = () => form.joins.filter((join) => join.pin !== null) as JoinPin[];
   const setPins = (joins: JoinPin[], says = t('forms.pinned')) => {
-    const before = joins.map(({ after }) => ({ after, pin: (form.joins[after - 1]?.pin ?? null) as Pin }));
+    const before = joins.map(({ after }) => ({
+      after,
+      pin: (form.joins[after - 1]?.pin ?? null) as Pin,
+      ...(course === null ? { isCut: form.lessons.some((one) => one.to === after) } : {}),
+    }));
     pin.mutate(joins, {
       onSuccess: () => {
         tell(says, {
@@ -82,14 +92,20 @@ export function useCutting(form: Pick<Form, 'id' | 'joins'>, course: string | nu
     setPins,
     moveNotch: (from, to) => {
       const isPinned = form.joins[from - 1]?.pin === 'always';
-      setPins([{ after: to, pin: 'always' }, ...(isPinned ? [{ after: from, pin: null }] : [])]);
+      setPins([{ after: to, pin: 'always' }, ...(isPinned || course === null ? [{ after: from, pin: null, isCut: false }] : [])]);
     },
     setSize: (body) => {
       size.mutate(body);
     },
-    free: () => {
+    free: (best) => {
+      const ends = (of: { to: number }[]) => of.map((one) => one.to).filter((to) => to <= form.joins.length);
+      const cut = course === null && best !== undefined ? [...ends(best), ...ends(form.lessons)] : [];
       setPins(
-        pins().map(({ after }) => ({ after, pin: null })),
+        [...new Set([...pins().map(({ after }) => after), ...cut])].map((after) => ({
+          after,
+          pin: null,
+          ...(course === null && best !== undefined ? { isCut: ends(best).includes(after) } : {}),
+        })),
         t('lessons.freed'),
       );
     },

@@ -85,7 +85,12 @@ describe('a notch in the hand', () => {
     await userEvent.keyboard('{ArrowLeft}{Enter}');
     await waitFor(() => {
       expect(server.got('PUT', '/api/forms/{form}/joins').map((one) => one.body)).toEqual([
-        { joins: [{ after: 1, pin: 'always' }] },
+        {
+          joins: [
+            { after: 1, pin: 'always' },
+            { after: 2, pin: null, isCut: false },
+          ],
+        },
       ]);
     });
   });
@@ -160,8 +165,20 @@ test('every pin of the hand goes at once, and can come back', async () => {
   await userEvent.click(await screen.findByRole('button', { name: 'Take back' }));
   await waitFor(() => {
     expect(server.got('PUT', '/api/forms/{form}/joins').map((one) => one.body)).toEqual([
-      { joins: [{ after: 1, pin: null }] },
-      { joins: [{ after: 1, pin: 'always' }] },
+      {
+        joins: [
+          { after: 1, pin: null, isCut: false },
+          { after: 2, pin: null, isCut: true },
+          { after: 4, pin: null, isCut: true },
+        ],
+      },
+      {
+        joins: [
+          { after: 1, pin: 'always', isCut: true },
+          { after: 2, pin: null, isCut: false },
+          { after: 4, pin: null, isCut: true },
+        ],
+      },
     ]);
   });
 });

@@ -194,6 +194,7 @@ function NewPart({ part, form, course }: { part: Part; form: Form; course: strin
               {lesson.part === null
                 ? t('kind.lesson', { number: lesson.number })
                 : t('plan.lessonPart', { number: lesson.number, part: lesson.part, of: lesson.parts ?? lesson.part })}
+              {form.lessonsOf === null ? null : ` ${t('plan.lessonOf', { group: form.lessonsOf })}`}
             </TextLink>
           )}{' '}
           {at === 0 ? why : null}

@@ -189,7 +189,7 @@ export function CoursePanel({ term, course, onDone }: { term: Term; course: Cour
       {keeps === null ? null : (
         <PickMovements form={course.form} label={t('terms.keepsWhich')} value={keeps} onValue={setKeeps} />
       )}
-      <ButtonLink to={`/forms/${course.form.id}/cut?course=${course.id}`}>{t('lessons.toCourse')}</ButtonLink>
+      <Lessons course={course} />
       <Pace group={term.term.groupId} course={course} />
       <RefusalLine refusal={refusal} />
       <div className="flex flex-wrap gap-2">
@@ -223,6 +223,46 @@ function turnsOf(term: Term): string[] {
 function paceWords(t: Say, movements: number): string {
   const [least, most] = [Math.floor(Math.round(10 * movements) / 10), Math.ceil(Math.round(10 * movements) / 10)];
   return least === most ? t('terms.paceMovements', { count: least }) : t('terms.paceBetween', { from: least, to: most });
+}
+
+/** Whose lessons a course has: its form's own, or a cut of this class, which can take the form's again. */
+function Lessons({ course }: { course: Course }) {
+  const { t } = useTranslation();
+  const [refusal, setProblem] = useProblem();
+  const { form } = course;
+  const take = useMutation({
+    mutationFn: () =>
+      ask(api.PATCH('/api/courses/{course}', { params: { path: { course: course.id } }, body: { takesLessons: true } })),
+    onSuccess: async () => {
+      setProblem(null);
+      await readAgain('cut');
+      await readAgain('plan');
+    },
+    onError: setProblem,
+  });
+  return (
+    <div className="flex flex-col items-start gap-2">
+      <p className="text-sm">
+        {form.lessonsOf === null
+          ? t(form.hasOwnLessons ? 'terms.lessonsOfForm' : 'terms.lessonsOfClass', { count: form.lessons.length })
+          : t('terms.lessonsOwn', { count: form.lessons.length, group: form.lessonsOf })}
+      </p>
+      <div className="flex flex-wrap gap-2">
+        <ButtonLink to={`/forms/${form.id}/cut?course=${course.id}`}>{t('lessons.toCourse')}</ButtonLink>
+        {form.lessonsOf !== null && form.hasOwnLessons && course.approach !== 'whole' ? (
+          <Button
+            disabled={take.isPending}
+            onClick={() => {
+              take.mutate();
+            }}
+          >
+            {t(take.isPending ? 'terms.lessonsTaking' : 'terms.lessonsTake')}
+          </Button>
+        ) : null}
+      </div>
+      <RefusalLine refusal={refusal} />
+    </div>
+  );
 }
 
 /** What of a course is kept alive, by position; null where it has lessons. */

@@ -51,6 +51,7 @@ const laid = z.object({
   approach: z.enum(APPROACHES),
   showingOn: z.string(),
   showingTo: z.string(),
+  lessons: z.enum(['taken', 'cut']),
   ...paceFields,
 });
 type Typed = z.input<typeof laid>;
@@ -59,9 +60,10 @@ type Typed = z.input<typeof laid>;
 const draftOf = ({ group, after }: Pick<Typed, 'group' | 'after'>) => `term.${after === '' ? group : after}`;
 
 /** What the server is told of what was typed. */
-function bodyOf({ after, showingOn, showingTo, paceBy, pace, spread, ...rest }: z.output<typeof laid>): NewTerm {
+function bodyOf({ after, showingOn, showingTo, paceBy, pace, spread, lessons, ...rest }: z.output<typeof laid>): NewTerm {
   return {
     ...rest,
+    takesLessons: lessons === 'taken',
     ...paceBody({ paceBy, pace, spread }),
     after: after === '' ? null : after,
     ...(showingOn === '' ? {} : { showing: { on: showingOn, to: Number(showingTo) } }),
@@ -129,6 +131,7 @@ function Laying({ groups, begins }: LayingProps) {
       approach: begins.approach,
       showingOn: '',
       showingTo: '',
+      lessons: 'taken',
       ...paceSaid(begins.saidMovements, begins.saidMinutes, begins.spread),
     };
     // What was typed for the group before its last term was looked at is not lost.
@@ -273,6 +276,17 @@ function Laying({ groups, begins }: LayingProps) {
           label={t('terms.approach')}
           of={APPROACHES.map((value) => ({ value, text: t(`terms.approaches.${value}`) }))}
         />
+        {typeof dates.data?.lessonsTaken === 'number' ? (
+          <FormSelect
+            control={control}
+            name="lessons"
+            label={t('terms.whichLessons')}
+            of={[
+              { value: 'taken', text: t('terms.lessonsAsTheyAre', { count: dates.data.lessonsTaken }) },
+              { value: 'cut', text: t('terms.lessonsCutHere', { count: dates.data.lessonsCut }) },
+            ]}
+          />
+        ) : null}
         <PaceFields control={control} />
         <div className="grid grid-cols-2 gap-3">
           <DateField

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gorvan\Core\Lesson;
+
+use Gorvan\Core\Form\Form;
+use Gorvan\Core\Form\Passage;
+
+/**
+ * The lessons that are a form's own (engine 4): "lesson 6" means one thing. They are kept by the ids of their entries; an entry
+ * that came since belongs to the lesson before it. Pure.
+ */
+final class OwnLessons
+{
+    /** @return array<int, Passage> by number from 1, every entry once and in order; none where the form keeps none */
+    public static function of(Form $form): array
+    {
+        $starts = [];
+        foreach ($form->lessons as $ids) {
+            $first = $form->positionsOf($ids)[0] ?? null;
+            if ($first !== null) {
+                $starts[] = $first;
+            }
+        }
+        sort($starts);
+
+        return $starts === [] ? [] : self::from(array_unique([1, ...array_slice($starts, 1)]), $form->count());
+    }
+
+    /**
+     * Those of a passage, with their numbers; of one that goes on beyond it, its part.
+     *
+     * @return array<int, Passage>
+     */
+    public static function within(Form $form, Passage $target): array
+    {
+        $within = [];
+        foreach (self::of($form) as $number => $lesson) {
+            if ($lesson->to >= $target->from && $lesson->from <= $target->to) {
+                $within[$number] = new Passage(max($lesson->from, $target->from), min($lesson->to, $target->to));
+            }
+        }
+
+        return $within;
+    }
+
+    /**
+     * Whether the lessons of a cut are the form's own, number by number.
+     *
+     * @param  list<Lesson>  $lessons
+     */
+    public static function are(Form $form, Passage $target, array $lessons): bool
+    {
+        $own = array_map(static fn (Passage $one): array => [$one->from, $one->to], self::within($form, $target));
+
+        return $own === array_combine(array_map(static fn (Lesson $one): int => $one->number, $lessons), array_map(static fn (Lesson $one): array => [$one->from, $one->to], $lessons));
+    }
+
+    /**
+     * Some lessons cut once more, numbered on from the first of them.
+     *
+     * @param  array<int, Passage>  $lessons  by number, one after the other
+     * @param  list<int>  $cuts  positions before which there is a join to cut at
+     * @return array<int, Passage>
+     */
+    public static function parted(array $lessons, array $cuts): array
+    {
+        if ($lessons === []) {
+            return [];
+        }
+        $first = (int) array_key_first($lessons);
+        [$from, $to] = [$lessons[$first]->from, end($lessons)->to];
+        $inside = array_filter(array_map(static fn (int $after): int => $after + 1, $cuts), static fn (int $start): bool => $start > $from && $start <= $to);
+        $starts = array_values(array_unique([...array_map(static fn (Passage $one): int => $one->from, array_values($lessons)), ...$inside]));
+        sort($starts);
+        $parted = self::from($starts, $to);
+
+        return array_combine(range($first, $first + count($parted) - 1), $parted);
+    }
+
+    /**
+     * Lessons as a form keeps them.
+     *
+     * @param  iterable<Passage|Lesson>  $lessons
+     * @return list<list<string>> ids
+     */
+    public static function kept(Form $form, iterable $lessons): array
+    {
+        $kept = [];
+        foreach ($lessons as $lesson) {
+            $kept[] = $form->idsOf(new Passage($lesson->from, $lesson->to));
+        }
+
+        return $kept;
+    }
+
+    /**
+     * The lessons a form keeps, where a teacher's hand puts a cut at some joins and takes others away.
+     *
+     * @param  array<int, bool>  $cuts  by the position before the join: whether there is one
+     * @return list<list<string>>
+     */
+    public static function changed(Form $form, array $cuts): array
+    {
+        $ends = array_fill_keys(array_map(static fn (Passage $one): int => $one->to, self::of($form)), true);
+        $ends = array_filter(array_replace($ends, $cuts, [$form->count() => true]));
+        ksort($ends);
+
+        return self::kept($form, self::from([1, ...array_map(static fn (int $after): int => $after + 1, array_slice(array_keys($ends), 0, -1))], $form->count()));
+    }
+
+    /**
+     * @param  array<int>  $starts  in order
+     * @return array<int, Passage> by number from 1
+     */
+    private static function from(array $starts, int $to): array
+    {
+        $starts = array_values($starts);
+        $lessons = [];
+        foreach ($starts as $at => $start) {
+            $lessons[$at + 1] = new Passage($start, ($starts[$at + 1] ?? $to + 1) - 1);
+        }
+
+        return $lessons;
+    }
+}
