@@ -36,6 +36,8 @@ final readonly class GroupData
         public ?GroupPrinciplesData $principles,
         #[OA\Property(type: 'array', items: new OA\Items(ref: LessonTakenData::class))]
         public array $lessons,
+        #[OA\Property(description: 'of which something was not given; null where no term is laid, or nothing new is to come')]
+        public ?int $lessonsLeft,
     ) {
     }
 }

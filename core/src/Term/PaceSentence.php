@@ -42,7 +42,8 @@ final class PaceSentence
 
         return $forecast->with(['pace' => $pace, 'says' => match (true) {
             $course->approach === Approach::WholeSet => Message::of('pace.pieces_left', count: count($left), pieces: count($outset->cut->lessons)),
-            $pace->needed === null || $last === null => Message::of('pace.no_evening', count: count(array_unique(array_map(static fn (QueuedLesson $lesson): int => $lesson->number, $left)))),
+            // Of what begins later, or never, it is no news that the term comes to nothing of it.
+            $pace->needed === null || $last === null || $forecast->reach === null => Message::of('pace.no_evening', count: count(array_unique(array_map(static fn (QueuedLesson $lesson): int => $lesson->number, $left)))),
             // Nobody goes at twice the pace: then it is said how far the term comes, and what the rest takes.
             $pace->needed > self::FAR * $pace->movements => Message::of('pace.far', pace: self::movements($pace->movements), reached: $course->form->numberAt($forecast->reach ?? 0), all: $course->form->numberAt($course->target->to), count: max(1, (int) ceil(round(self::load($outset, $left) / $outset->evening(), 6)))),
             default => Message::of('pace.needs', on: $last, needed: round($pace->needed, 1), pace: self::movements($pace->movements)),

@@ -25,7 +25,7 @@ final class TermWarnings
         $form = $outset->course->form;
         $warnings = [];
         // What is said first of the course may have said so already.
-        if ($forecast->left !== [] && $outset->course->approach !== Approach::WholeSet && $forecast->says?->code !== 'pace.far') {
+        if ($forecast->left !== [] && $outset->course->approach !== Approach::WholeSet && ! in_array($forecast->says?->code, ['pace.far', 'pace.no_evening'], true)) {
             $warnings[] = $forecast->reach === null
                 ? Message::of('plan.reaches_nothing', count: count($forecast->left))
                 : Message::of('plan.ends_at', reached: $form->numberAt($forecast->reach), all: $form->numberAt($form->count()), count: count($forecast->left));

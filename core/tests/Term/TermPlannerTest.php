@@ -303,6 +303,13 @@ test('who usually comes is drawn more often, and what nobody trusts is forecast 
     expect($expected(1.0, 1.0))->toBeGreaterThan($expected(0.7, 1.0))->and($expected(1.0, 1.0))->toBeGreaterThan($expected(1.0, 0.5));
 });
 
+test('of a course of which the term gives nothing, no movement 0 is said, and it is said once', function () {
+    $none = array_fill(0, 4, new MeetingPins(nothingNew: true));
+    $plan = laid(weeks(4, pins: $none), courseOf(evenForm(40)));
+    expect($plan->courses[0]->reach)->toBeNull()->and($plan->courses[0]->says?->code)->toBe('pace.no_evening')
+        ->and(Said::all($plan->warnings))->not->toContain('movement 0')->not->toContain('no evening');
+});
+
 test('who of the class is far from it is named, by whole movements, and comes through the file', function () {
     $known = fn (array $positions) => array_fill_keys($positions, new KnownEntry(new MemoryState(60.0, 5.0), Day::number('2026-01-01')));
     $students = [new ExpectedStudent('often', 1.0), new ExpectedStudent('seldom', 0.15), new ExpectedStudent('mostly', 0.9), new ExpectedStudent('always', 1.0, 1.0, $known([1]))];

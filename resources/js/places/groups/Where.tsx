@@ -33,7 +33,15 @@ export function Where({ data, students, numbers }: Props) {
   if (next === null || students.every((one) => one.ready === null))
     return (
       <section aria-label={t('groups.detail')}>
-        <Heading aside={next === null ? t('groups.noNext') : undefined}>
+        <Heading
+          aside={
+            next !== null
+              ? undefined
+              : data.lessonsLeft === null
+                ? t('groups.noNext')
+                : t('groups.noNextLeft', { count: data.lessonsLeft })
+          }
+        >
           {t('groups.detail')} {holds}
         </Heading>
         <Rows students={students} numbers={numbers} />

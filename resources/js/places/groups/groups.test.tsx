@@ -52,6 +52,7 @@ const group = (change: Partial<Group> = {}): Group => ({
   ],
   nextRecap: { from: 1, to: 2 },
   nextLesson: 2,
+  lessonsLeft: 4,
   students: [
     student('Ada', { cells: [cell(1), cell(2)] }),
     student('Bo', { ready: 'look' }),
@@ -108,6 +109,22 @@ const known = {
 };
 
 describe('readiness', () => {
+  test('of who is ready nothing is said that sounds as if they were not; and of lessons that are left it is said that they are', async () => {
+    answers['GET {group}'] = [
+      {
+        body: group({
+          nextLesson: null,
+          lessonsLeft: 12,
+          students: [student('Ada', { ready: 'ready', holding: 0, behind: [2, 3] })],
+        }),
+      },
+    ];
+    open('/groups/group');
+    expect(await screen.findByText('No lesson is planned for the classes to come; 12 are left.')).toBeTruthy();
+    expect(screen.getByText('not sure yet of 2–3')).toBeTruthy();
+    expect(screen.queryByText(/behind/)).toBeNull();
+  });
+
   test('has three answers, and says why of those who are not simply ready', async () => {
     const why = [
       { position: 1, reason: 'following' as const, support: 'Following', recall: 0.4 },

@@ -214,7 +214,7 @@ describe('a student', () => {
     const items = screen.getAllByRole('listitem').map((one) => one.textContent);
     expect(
       items.some((text) =>
-        /\(1 missed, 1 behind\) · the next lesson starts from it · 4 min.*: never met it.*: knew it/.test(text),
+        /\(1 missed, 1 not sure yet\) · the next lesson starts from it · 4 min.*: never met it.*: knew it/.test(text),
       ),
     ).toBe(true);
     expect(

@@ -448,6 +448,11 @@ function Sketch({ body, isWrong, form }: { body: string; isWrong: boolean; form:
         if (course === undefined || form?.id !== course.form.id) return <Waiting />;
         return (
           <div className={query.isPlaceholderData ? 'opacity-60' : ''} aria-busy={query.isFetching}>
+            {query.isPlaceholderData ? (
+              <p role="status" className="text-sm">
+                {t('terms.sketchOld')}
+              </p>
+            ) : null}
             <Outlook course={{ ...course, form }} meetings={term.meetings} />
             <Warnings title={t('app.warnings')} lines={term.warnings.map(sentence)} />
             <Weave form={form} course={course.id} meetings={term.meetings} closures={term.closures} isSketch />

@@ -49,14 +49,16 @@ export function Outlook({ course, meetings, term }: { course: Course; meetings: 
       {forecast.says === null ? null : <p className="font-serif text-lg font-medium">{sentence(forecast.says)}</p>}
       {term === undefined ? null : <WhatIf course={course} term={term} />}
       <p>
-        {reach === 0
-          ? t('terms.comesToNothing')
-          : t('terms.comesTo', {
-              reach: numberTo(form.entries, reach),
-              of: numberTo(form.entries, form.entries.length),
-              movements: forecast.movements,
-              holds: forecast.holds,
-            })}{' '}
+        {course.keeps.length > 0
+          ? t('terms.keptHolds', { holds: forecast.holds, count: forecast.movements })
+          : reach === 0
+            ? t('terms.comesToNothing')
+            : t('terms.comesTo', {
+                reach: numberTo(form.entries, reach),
+                of: numberTo(form.entries, form.entries.length),
+                movements: forecast.movements,
+                holds: forecast.holds,
+              })}{' '}
         {forecast.showingHolds === null || course.showingOn === null ? null : forecast.showingHolds ? (
           t('terms.showingYes', { on: day(course.showingOn, 'weekday'), mean: percent(forecast.showingMean) })
         ) : (

@@ -426,6 +426,24 @@ test('what a term would come to is sketched before it is laid, and nothing in it
   expect(server.got('POST', '/api/terms')).toHaveLength(0);
 });
 
+test('a form with lessons of its own is taken as it is, unless one wants it cut to the class', async () => {
+  server.answers = {
+    ...server.answers,
+    'GET /api/groups': [{ id: 'group', name: 'Evening', termId: null, formId: 'form', students: 3 }],
+    'POST /api/terms/preview': { meetings: [], warnings: [], lessons: 22, lessonsTaken: 22, lessonsCut: 19 },
+  };
+  showAt('/terms/new', [{ path: '/terms/new', Component: NewTermPlace }]);
+  await pick(await screen.findByLabelText('Lessons'), 'Cut to this class (19)');
+  await waitFor(() => {
+    expect(server.got('POST', '/api/terms/preview').at(-1)?.body).toMatchObject({ takesLessons: false });
+  });
+  await pick(screen.getByLabelText('Lessons'), "The form's own, as they are (22 left)");
+  await userEvent.click(screen.getByRole('button', { name: 'Lay the term' }));
+  await waitFor(() => {
+    expect(server.got('POST', '/api/terms').map((one) => one.body)).toMatchObject([{ takesLessons: true }]);
+  });
+});
+
 test('a draft of a term is its group’s: another group begins anew, and one’s own comes back', async () => {
   const group = (id: string, name: string) => ({ id, name, termId: null, formId: 'form', students: 3 });
   server.answers = {
