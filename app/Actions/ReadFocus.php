@@ -52,8 +52,9 @@ final class ReadFocus
             $bites,
             array_map(fn (string $student, float $chance): ExpectedStudent => new ExpectedStudent($student, $chance, (float) ($trust[$student] ?? 1.0), $this->known($set->ids(), $tracks[$student] ?? [], $today)), array_keys($comes), array_values($comes)),
             $this->history($group, $set->ids()),
-            $group->focuses,
+            max(1, $group->focuses),
             array_map(static fn (PlacedForm $form) => $form->form, $forms),
+            $group->focuses === Group::WHOLE_FAMILY,
         );
     }
 

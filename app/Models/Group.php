@@ -18,7 +18,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $form_id  of the form it learns next
  * @property Form $form
  * @property string|null $principle_set_id  of the principles it works on
- * @property int $focuses  principles a meeting
+ * @property int $focuses  principles a meeting, or {@see WHOLE_FAMILY}
  * @property bool $is_room_cold
  * @property float|null $practice_minutes  a day at home
  * @property int|null $practice_days  between two meetings
@@ -29,6 +29,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 final class Group extends Model
 {
     use BelongsToSchool;
+
+    /** Instead of a number of principles: a whole family of them, for a week. */
+    public const WHOLE_FAMILY = 0;
 
     protected $guarded = [];
 

@@ -283,6 +283,14 @@ test('gorvan:audit tells of a circle where an import refuses it', function () {
     expect(artisan(['gorvan:audit', 'given.txt', '--json'], "id,title,returns\na,A,b\nb,B,a\n")[1])->toContain('which comes later');
 });
 
+test('gorvan:focus works by families where it is asked to, and begins nothing on a showing or its eve', function () {
+    $problem = ['students' => 3, 'principles' => [['id' => 'a', 'family' => 'Body'], ['id' => 'b', 'family' => 'Body', 'after' => ['a']], ['id' => 'c', 'family' => 'Mind']],
+        'meetings' => [['on' => '2026-01-05'], ['on' => '2026-01-08'], ['on' => '2026-01-12'], ['on' => '2026-01-19', 'showing' => true]]];
+    $told = fn (array $with): array => array_map(static fn (array $one): array => array_column($one['focus'], 'new', 'principle'), json_decode(artisan(['gorvan:focus', 'given.txt', '--json'], json_encode([...$problem, ...$with]))[1], true)['meetings']);
+    expect($told(['by_family' => true]))->toBe([['a' => true, 'b' => true], ['a' => false, 'b' => false], ['a' => false, 'b' => false], ['a' => false, 'b' => false]])
+        ->and(array_keys($told([])[0]))->toBe(['a']);
+});
+
 test('gorvan:focus prints the focus of each meeting, with what it was chosen by', function () {
     $problem = ['students' => 3, 'principles' => [['id' => 'a'], ['id' => 'b', 'after' => ['a']]], 'bites' => [['principle' => 'a', 'entry' => 'e1', 'strength' => 2]],
         'meetings' => [['on' => '2026-01-07', 'entries' => ['e1', 'e2']], ['on' => '2026-01-14', 'entries' => ['e1']]]];

@@ -110,6 +110,15 @@ test('a group that works on a set has a focus planned for every meeting, new one
     $this->putJson("/api/groups/{$this->group->id}/principles", ['set' => $set['id'], 'focuses' => 4])->assertUnprocessable();
 });
 
+test('a group can work on a whole family at a time, for a week', function () {
+    $set = ($this->take)();
+    $this->putJson("/api/groups/{$this->group->id}/principles", ['set' => $set['id'], 'focuses' => 0])->assertNoContent();
+    $family = collect($set['principles'])->where('family', $set['principles'][0]['family'])->pluck('title')->all();
+    $focuses = focusesOf($this->getJson("/api/terms/{$this->term->id}")->assertOk()->json());
+    expect(count($family))->toBeGreaterThan(1)->and($focuses[0])->toBe($family)
+        ->and($this->getJson("/api/groups/{$this->group->id}")->json('principles.focuses'))->toBe(0);
+});
+
 test('a principle that is taken out is gone from the plan and stays in the record', function () {
     $set = ($this->take)('five');
     $this->putJson("/api/groups/{$this->group->id}/principles", ['set' => $set['id'], 'focuses' => 1])->assertNoContent();

@@ -197,7 +197,7 @@ final class GroupController extends Controller
     #[Puts('/api/groups/{group}/principles', 'choosePrinciples', 'Chosen', takes: ['set' => 'string|null', 'focuses' => 'integer'], status: 204)]
     public function choosePrinciples(Request $request, Group $group, ChoosePrinciples $choose): Response
     {
-        $given = $request->validate(['set' => ['present', 'nullable', 'uuid'], 'focuses' => ['required', 'integer', 'min:1', 'max:'.FocusChooser::MOST]]);
+        $given = $request->validate(['set' => ['present', 'nullable', 'uuid'], 'focuses' => ['required', 'integer', 'min:'.Group::WHOLE_FAMILY, 'max:'.FocusChooser::MOST]]);
         $set = $given['set'] === null ? null : PrincipleSet::find($given['set']) ?? throw Refused::because(Message::of('principles.unknown'), 'set');
         $choose($group, $set, (int) $given['focuses']);
 

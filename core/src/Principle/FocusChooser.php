@@ -61,6 +61,68 @@ final readonly class FocusChooser
     }
 
     /**
+     * A whole family, where a group works by families: each is one candidate, with the mean need and bite of its open members. What a
+     * member comes after in its own family comes along with it. A principle of no family is one by itself.
+     *
+     * @param  callable(string): float  $today
+     * @param  callable(string): float  $ahead
+     * @param  list<string>  $tonight
+     * @return list<ChosenFocus> its members, in their order
+     */
+    public function chooseFamily(FocusHistory $history, callable $today, callable $ahead, array $tonight, bool $isQuiet = false): array
+    {
+        $best = [];
+        $most = -1.0;
+        $mayBeNew = ! $isQuiet && ! $history->lastWasNew;
+        foreach ($this->families() as $family) {
+            $members = $this->open($family, $history, $today, $isQuiet);
+            $isNew = array_filter($members, static fn (string $id): bool => ! $history->isNew($id)) === [];
+            if ($members === [] || ($isNew && ! $mayBeNew)) {
+                continue;
+            }
+            $mayBeNew = $mayBeNew && ! $isNew;
+            $chosen = array_map(fn (string $id): ChosenFocus => $this->focus($id, $history, $ahead, $tonight), $members);
+            $mean = static fn (callable $of): float => array_sum(array_map($of, $chosen)) / count($chosen);
+            $worth = $mean(static fn (ChosenFocus $one): float => 1.0 - $one->mean) * $mean(static fn (ChosenFocus $one): float => $one->bite);
+            if ($worth > $most + self::EQUAL) {
+                [$best, $most] = [$chosen, $worth];
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * The members of some principles' family that a meeting can work on.
+     *
+     * @param  list<Principle>  $family
+     * @param  callable(string): float  $today
+     * @return list<string> ids
+     */
+    public function open(array $family, FocusHistory $history, callable $today, bool $isQuiet = false): array
+    {
+        $own = array_map(static fn (Principle $one): string => $one->id, $family);
+        $open = array_filter($family, fn (Principle $one): bool => ! ($isQuiet && $history->isNew($one->id)) && $this->isOpen($one, $history, $today, $own));
+
+        return array_values(array_map(static fn (Principle $one): string => $one->id, $open));
+    }
+
+    /**
+     * The families of the set in the order of their first principle.
+     *
+     * @return array<string, list<Principle>> by their title; one of no family by its id
+     */
+    public function families(): array
+    {
+        $families = [];
+        foreach ($this->set->principles as $principle) {
+            $families[$principle->family ?? "\n$principle->id"][] = $principle;
+        }
+
+        return $families;
+    }
+
+    /**
      * A principle as a focus, whoever chose it.
      *
      * @param  callable(string): float  $ahead
@@ -73,10 +135,13 @@ final readonly class FocusChooser
         return new ChosenFocus($principle, $history->isNew($principle), $ahead($principle), self::bite($own, $tonight), self::shows($own, $tonight));
     }
 
-    /** @param  callable(string): float  $today */
-    private function isOpen(Principle $principle, FocusHistory $history, callable $today): bool
+    /**
+     * @param  callable(string): float  $today
+     * @param  list<string>  $along  what is worked on along with it
+     */
+    private function isOpen(Principle $principle, FocusHistory $history, callable $today, array $along = []): bool
     {
-        foreach ($principle->after as $id) {
+        foreach (array_diff($principle->after, $along) as $id) {
             if ($history->isNew($id) || $today($id) < self::OPENS_AT) {
                 return false;
             }

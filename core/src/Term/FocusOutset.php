@@ -17,6 +17,7 @@ final readonly class FocusOutset
      * @param  list<ExpectedStudent>  $students  what each remembers of the principles, by place in the set from 1; none: invented ones
      * @param  int  $most  principles a meeting
      * @param  array<string, Form>  $forms  by course, for what is said of their entries
+     * @param  bool  $byFamily  whether a whole family is worked on, for a week
      */
     public function __construct(
         public PrincipleSet $set,
@@ -25,6 +26,7 @@ final readonly class FocusOutset
         public FocusHistory $history = new FocusHistory,
         public int $most = 1,
         public array $forms = [],
+        public bool $byFamily = false,
     ) {
     }
 }

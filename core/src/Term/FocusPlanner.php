@@ -27,6 +27,9 @@ final readonly class FocusPlanner
     /** Parts a course from an entry in it: two forms of a term may use the same ids. */
     private const OF = "\n";
 
+    /** Day 0 was a Thursday: so many days later than the Monday its week began on. */
+    private const MONDAY = 3;
+
     public function __construct(private MemoryModel $model = new MemoryModel)
     {
     }
@@ -46,6 +49,8 @@ final readonly class FocusPlanner
         $history = $outset->history;
         $taught = Evidence::taught();
         $laid = [];
+        $week = null;
+        $family = null;
         foreach ($meetings as $at => $meeting) {
             if (! isset($entries[$at])) {
                 continue;
@@ -54,9 +59,19 @@ final readonly class FocusPlanner
             $tonight = self::keyed($entries[$at]);
             $ahead = static fn (string $id): float => $class->meanRecall($place[$id] + 1, $next);
             $byHand = self::byHand($meeting, $outset);
-            $chosen = $byHand === null
-                ? $chooser->choose($history, static fn (string $id): float => $class->meanRecall($place[$id] + 1, $day), $ahead, $tonight, $outset->most, in_array($at, $quiet, true))
-                : array_map(static fn (string $id): ChosenFocus => $chooser->focus($id, $history, $ahead, $tonight), $byHand);
+            $today = static fn (string $id): float => $class->meanRecall($place[$id] + 1, $day);
+            $isQuiet = in_array($at, $quiet, true);
+            // A family is worked on for a week, from Monday on.
+            $isSameWeek = $week === intdiv($day + self::MONDAY, 7);
+            $chosen = match (true) {
+                $byHand !== null => null,
+                ! $outset->byFamily => $chooser->choose($history, $today, $ahead, $tonight, $outset->most, $isQuiet),
+                $isSameWeek && $family !== null => array_map(static fn (string $id): ChosenFocus => $chooser->focus($id, $history, $ahead, $tonight), $chooser->open($chooser->families()[$family], $history, $today, $isQuiet)),
+                default => $chooser->chooseFamily($history, $today, $ahead, $tonight, $isQuiet),
+            } ?? array_map(static fn (string $id): ChosenFocus => $chooser->focus($id, $history, $ahead, $tonight), $byHand ?? []);
+            if ($outset->byFamily && $byHand === null) {
+                [$week, $family] = [intdiv($day + self::MONDAY, 7), $chosen === [] ? $family : self::familyOf($outset, $chosen[0]->principle)];
+            }
             $laid[$at] = array_map(static fn (ChosenFocus $one): PlannedFocus => PlannedFocus::of($one, self::why($outset, $history, $one, $byHand !== null)), $chosen);
             $present = $class->present($meeting->key ?? $meeting->on);
             foreach ($chosen as $one) {
@@ -66,6 +81,12 @@ final readonly class FocusPlanner
         }
 
         return $laid;
+    }
+
+    /** The key of the family a principle is of ({@see FocusChooser::families()}). */
+    private static function familyOf(FocusOutset $outset, string $id): string
+    {
+        return $outset->set->principle($id)->family ?? "\n$id";
     }
 
     /** @return list<string>|null null where nothing is set, or what was set has gone since */
@@ -83,6 +104,7 @@ final readonly class FocusPlanner
         [$title, $numbers] = self::said($outset, $one->shows);
         $reason = match (true) {
             $isByHand => Message::of('focus.by_hand'),
+            $outset->byFamily && ($outset->set->principle($one->principle)->family ?? null) !== null => Message::of($one->isNew ? 'focus.family_new' : 'focus.family', family: (string) $outset->set->principle($one->principle)?->family, percent: (int) round(100 * $one->mean)),
             $one->isNew && $history->last === null => Message::of('focus.first'),
             $one->isNew => Message::of('focus.after', count: $history->inARow, title: $outset->set->principle((string) $history->last)->title ?? ''),
             default => Message::of($one->mean < TrackStanding::HOLD_RECALL ? 'focus.slipping' : 'focus.kept', percent: (int) round(100 * $one->mean)),

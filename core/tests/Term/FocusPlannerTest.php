@@ -68,6 +68,44 @@ test('the reason says what speaks for a focus, and where tonight shows it most',
         ->and(Said::of($laid[2][0]->why))->toBe('new, after 2 meetings on P1');
 });
 
+/** @return array<int, list<PlannedFocus>> of a set in two families and a principle of none, two meetings a week, Monday and Thursday */
+function byFamily(array $quiet = [], array $with = [], array $pins = []): array
+{
+    $set = PrincipleSet::of('Set', null, ['Body', 'Mind'], [
+        new Principle('b1', 'B1', 'Body'), new Principle('b2', 'B2', 'Body', after: ['b1']),
+        new Principle('m1', 'M1', 'Mind', after: ['b2']), new Principle('m2', 'M2', 'Mind'), new Principle('own', 'Own'),
+    ]);
+    $dates = array_map(fn (int $at) => new TermMeeting(date('Y-m-d', strtotime('2026-01-05 +'.(7 * intdiv($at, 2) + 3 * ($at % 2)).' days')), 60, pins: new MeetingPins(...($pins[$at] ?? []))), range(0, 7));
+
+    return (new FocusPlanner)->lay('seed', new FocusOutset(...['set' => $set, 'students' => ExpectedStudent::invented(1, 1.0), 'byFamily' => true, ...$with]), $dates, array_fill(0, 8, ['c' => ['a', 'b']]), $quiet);
+}
+
+test('a whole family is worked on for a week, from Monday on; what comes before within it comes along', function () {
+    $laid = chosenFocuses(byFamily());
+    // The first family in order, both its members at once, on both meetings of its week.
+    expect($laid)->toStartWith('b1*+b2* b1+b2 ')
+        // Then the next: all of it that is open, also what comes after the first.
+        ->and($laid)->toContain('m1*+m2* m1+m2')
+        ->and(array_map(fn (string $one): array => array_map(fn (string $p): string => trim($p, '*'), explode('+', $one)), explode(' ', $laid)))->each->toBeIn([['b1', 'b2'], ['m1', 'm2'], ['m2'], ['own']]);
+    foreach (array_chunk(array_map(fn (string $one): string => str_replace('*', '', $one), explode(' ', $laid)), 2) as [$monday, $thursday]) {
+        expect($thursday)->toBe($monday);
+    }
+    expect(Said::of(byFamily()[0][0]->why))->toBe('new, with the family Body this week');
+});
+
+test('on a showing’s evening and its eve nothing in principles is new, also of a family', function () {
+    $laid = byFamily(quiet: [2, 3]);
+    foreach ([2, 3] as $at) {
+        expect(array_filter($laid[$at], fn (PlannedFocus $one): bool => $one->isNew))->toBe([]);
+    }
+    expect(byFamily(quiet: [0])[0])->toBe([]);
+});
+
+test('a focus by hand stands beside families: the week goes on with its own', function () {
+    $laid = explode(' ', chosenFocuses(byFamily(pins: [2 => ['principles' => ['own']]])));
+    expect($laid[0])->toBe('b1*+b2*')->and($laid[2])->toBe('own*')->and($laid[3])->not->toBe('')->not->toContain('*'); // nothing is new after what was new by hand
+});
+
 test('the same class gives the same focuses, and another seed other draws', function () {
     $with = ['students' => ExpectedStudent::invented(7)];
     expect(focuses($with))->toEqual(focuses($with));

@@ -15,6 +15,9 @@ import { KeepingLegend } from '../../pictures/KeepingLegend';
 import { KeepingMap } from '../../pictures/KeepingMap';
 import { GroupTabs } from './GroupTabs';
 
+/** As the server has it: no number of principles, but a whole family of them. */
+const WHOLE_FAMILY = '0';
+
 /** The principles of a group: which set it works on, where everyone stands, and what slips. */
 export function GroupPrinciplesPlace() {
   const { t } = useTranslation();
@@ -151,7 +154,10 @@ function Choosing({ group, data }: { group: string; data: GroupKeepings }) {
                   onValue={(focuses) => {
                     choose.mutate({ ...is, focuses: Number(focuses) });
                   }}
-                  of={['1', '2', '3'].map((value) => ({ value, text: value }))}
+                  of={[
+                    ...['1', '2', '3'].map((value) => ({ value, text: value })),
+                    ...(data.principles.families.length > 0 ? [{ value: WHOLE_FAMILY, text: t('principles.group.family') }] : []),
+                  ]}
                 />
               </div>
               <TextLink to={`/principles/${data.principles.setId}`} isAlone className="py-2">
