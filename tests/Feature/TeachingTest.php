@@ -183,3 +183,21 @@ test('who will be far from it at the end is named where the term is looked at', 
     $far = fn (): array => $this->getJson("/api/terms/$term->id")->json('courses.0.forecast.far');
     expect($far())->toHaveCount(1)->and($far()[0])->studentId->toBe($students[2]['id'])->name->toBe($students[2]['name'])->behind->toBeGreaterThan(2);
 });
+
+test('an order of a run-through is picked for an evening, planned, shown, and taken back', function () {
+    ['user' => $user, 'term' => $term] = $this->school('Long', "# Long\n".implode("\n", array_map(fn (int $at) => "$at. Reed $at", range(1, 24))));
+    auth()->forgetGuards();
+    $this->flushSession();
+    $this->actingAs($user);
+    $meetings = $this->meetings($term);
+    $show = fn (): array => $this->getJson("/api/terms/$term->id")->assertOk()->json();
+    $course = $show()['courses'][0]['id'];
+    $part = fn (): array => collect($show()['meetings'])->firstWhere('id', $meetings[4]->id)['courses'][0];
+    expect($part()['order'])->toBe('as_written');
+    $change = $this->postJson("/api/terms/$term->id/changes", ['version' => $show()['version'], 'changes' => [['what' => 'run_order', 'meeting' => $meetings[4]->id, 'course' => $course, 'order' => 'backwards']]])->assertCreated();
+    expect($part()['order'])->toBe('backwards');
+    expect($this->getJson("/api/meetings/{$meetings[4]->id}")->json('meeting.courses.0.order'))->toBe('backwards');
+    $this->postJson("/api/plan-changes/{$change->json('id')}/take-back")->assertSuccessful();
+    expect($part()['order'])->toBe('as_written');
+    $this->postJson("/api/terms/$term->id/changes", ['version' => $show()['version'], 'changes' => [['what' => 'run_order', 'meeting' => $meetings[4]->id, 'course' => $course, 'order' => 'sideways']]])->assertUnprocessable();
+});

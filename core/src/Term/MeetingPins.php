@@ -7,6 +7,7 @@ namespace Gorvan\Core\Term;
 use Gorvan\Core\Reading\Fields;
 use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Written;
+use Gorvan\Core\Record\RunOrder;
 use stdClass;
 
 /** What the teacher fixed of a meeting: the planner keeps it, and plans around it (engine 9). */
@@ -23,6 +24,7 @@ final readonly class MeetingPins implements Written
      * @param  list<string>  $rough  courses of which all is gone through tonight, roughly, followed along where it is not taught
      * @param  array<string, bool>  $gives  courses whose next lesson is given here whatever holds it back; asked beside a plan, and never kept
      * @param  list<string>|null  $principles  the focus by hand, the first one first; none for a meeting without one; null to leave it to the plan
+     * @param  array<string, RunOrder>  $orders  in which order what is known is run through, by course
      */
     public function __construct(
         public bool $nothingNew = false,
@@ -35,6 +37,7 @@ final readonly class MeetingPins implements Written
         public ?array $principles = null,
         public array $rough = [],
         public array $gives = [],
+        public array $orders = [],
     ) {
     }
 
@@ -57,6 +60,7 @@ final readonly class MeetingPins implements Written
             $node->optional('focus')?->text(Fields::LONG),
             $node->optional('principles') === null ? null : Fields::ids($node->optional('principles')),
             Fields::ids($node->optional('rough')),
+            orders: self::by($node->optional('orders'), static fn (JsonNode $one): RunOrder => $one->oneOf(RunOrder::class)),
         );
     }
 
@@ -87,6 +91,7 @@ final readonly class MeetingPins implements Written
             'with' => $this->with === [] ? null : (object) $this->with,
             'focus' => $this->focus,
             'rough' => $this->rough,
+            'orders' => $this->orders === [] ? null : (object) array_map(static fn (RunOrder $one): string => $one->value, $this->orders),
         ], $this->principles === null ? [] : ['principles' => $this->principles]);
     }
 
@@ -124,6 +129,9 @@ final readonly class MeetingPins implements Written
 
         foreach ($this->rough as $course) {
             $listed[] = ['what' => 'rough', 'course' => $course];
+        }
+        foreach ($this->orders as $course => $order) {
+            $listed[] = ['what' => 'run_order', 'course' => $course, 'value' => $order->value];
         }
         if ($this->focus !== null) {
             $listed[] = ['what' => 'focus_words', 'value' => $this->focus];

@@ -17,6 +17,7 @@ use Gorvan\Core\Lesson\SideStretches;
 use Gorvan\Core\Memory\MemoryState;
 use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Reading\JsonNode;
+use Gorvan\Core\Record\RunOrder;
 use Gorvan\Core\Term\Approach;
 use Gorvan\Core\Term\Change\PlanCosts;
 use Gorvan\Core\Term\Course;
@@ -407,6 +408,22 @@ test('a set that is practised whole runs whole from the first class, one piece d
         ->and(array_keys(part($plan->meetings[9])->review[0]->why))->toContain('weakest');
     $short = laid(weeks(6, 75), $course, outset: ['cut' => $course->cut(new LessonCutter, [75], [])]);
     expect(Said::all([...$short->warnings, $short->courses[0]->says]))->not->toContain('left for the next term')->toContain('of 8 pieces come after this term');
+});
+
+test('a run-through goes in the order that is picked for its evening: what is known, and then what is new tonight as it is written', function () {
+    $form = evenForm(24);
+    $course = courseOf($form);
+    $plain = laid(weeks(10), $course);
+    $picked = fn (RunOrder $order): TermPlan => laid(weeks(10, pins: [5 => new MeetingPins(orders: ['c' => $order])]), $course);
+    $known = array_diff(part($plain->meetings[5])->runThrough, part($plain->meetings[5])->given());
+    $places = fn (array $ids): array => array_map(fn (string $id): int => (int) $form->positionOf($id), array_values($ids));
+    $backwards = part($picked(RunOrder::Backwards)->meetings[5]);
+    expect(count($known))->toBeGreaterThan(1)->and($backwards->order)->toBe(RunOrder::Backwards)
+        ->and($places(array_diff($backwards->runThrough, $backwards->given())))->toBe(array_reverse($places($known)))
+        ->and(array_slice($backwards->runThrough, -count($backwards->given())))->toBe($backwards->given())
+        // The other evenings are as they were, and a plan read again goes the same way.
+        ->and(part($picked(RunOrder::Backwards)->meetings[4])->runThrough)->toBe(part($plain->meetings[4])->runThrough)
+        ->and(MeetingPins::read(JsonNode::parse(json_encode((new MeetingPins(orders: ['c' => RunOrder::Shuffled]))->toData(), JSON_THROW_ON_ERROR)))->orders)->toBe(['c' => RunOrder::Shuffled]);
 });
 
 test('a rough round is gone through on the evening it is asked for, followed along, and leaves nothing in memory', function () {

@@ -9,6 +9,7 @@ use Gorvan\Core\Reading\Instant;
 use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Malformed;
 use Gorvan\Core\Reading\NotAllowed;
+use Gorvan\Core\Record\RunOrder;
 use Gorvan\Core\Term\Box;
 
 /** Reads the changes a page sends: `{"what": …}` and what that kind of change needs. */
@@ -40,13 +41,14 @@ final class TermChangeReader
             'lesson' => new PinLesson($id('course'), $node->required('number')->whole(1, 600), $node->optional('meeting')?->text(Fields::SHORT)),
             'nothing_new' => new SayNothingNew($id(), $isSaid),
             'rough' => new SayRough($id(), $id('course'), $isSaid),
+            'run_order' => new SayRunOrder($id(), $id('course'), $node->optional('order')?->oneOf(RunOrder::class)),
             'spend_reserve' => new SpendReserve($id(), $isSaid),
             'focus' => new SayFocus($id(), self::text($node, 'words', self::LONGEST_FOCUS)),
             'principles' => new SetFocus($id(), $node->optional('principles') === null ? null : Fields::ids($node->optional('principles')), $node->optional('week')?->bool() ?? false),
             'box' => new FixBox($id(), $node->required('box')->oneOf(Box::class)->value, $node->optional('minutes')?->whole(0, self::MOST_MINUTES)),
             'review_out' => new LeaveOutOfReview($id(), $id('course'), Fields::ids($node->required('entries')), $isSaid),
             'review_in' => new PutIntoReview($id(), $id('course'), Fields::ids($node->required('entries'))),
-            default => throw NotAllowed::wanted($what->path, ['move', 'minutes', 'cancel', 'restore', 'add', 'close', 'room', 'lesson', 'nothing_new', 'rough', 'spend_reserve', 'focus', 'principles', 'box', 'review_out', 'review_in'], $what->text()),
+            default => throw NotAllowed::wanted($what->path, ['move', 'minutes', 'cancel', 'restore', 'add', 'close', 'room', 'lesson', 'nothing_new', 'rough', 'run_order', 'spend_reserve', 'focus', 'principles', 'box', 'review_out', 'review_in'], $what->text()),
         };
     }
 

@@ -160,6 +160,8 @@ final class EveningPlanner
     /** The minutes of new work, run-through and review, and what is run through in them. */
     private function share(Decision $decision, int $once): void
     {
+        $picked = $this->pins()->orders[$this->course->id] ?? null;
+        $this->order = $picked ?? $this->order;
         $walk = $this->walk;
         $new = $walk->minutesOf($this->lessons);
         if ($this->isRound) {
@@ -186,7 +188,7 @@ final class EveningPlanner
             $isShowing, $this->course->keepsAlive() => $passage,
             default => $walk->runThrough($this->lessons, $this->minutes->runThrough * 60.0, $isLonger || $this->fixedRun !== null),
         };
-        if ($this->turn === self::OTHER_ORDER && $this->isAll($this->runThrough)) {
+        if ($picked === null && $this->turn === self::OTHER_ORDER && $this->isAll($this->runThrough)) {
             $this->order = RunThroughOrder::another($this->form, $walk->inMotion($this->runThrough));
             $this->notes[] = Message::of('plan.polish_'.$this->order->value);
         }
@@ -340,7 +342,10 @@ final class EveningPlanner
         $passage = $this->runThrough;
         $positions = array_values(array_filter($passage === null ? [] : ($this->isRound ? $this->walk->counted($passage) : $this->walk->inMotion($passage)), $known));
 
-        return RunThroughOrder::of($this->form, $positions, $this->order, "{$this->course->id}|{$this->walk->calendar->meetings[$this->at]->on}");
+        // What is new tonight is no material for another order: it comes after what is known, as it is written.
+        $new = array_values(array_filter($positions, fn (int $position): bool => ! $this->isRound && ! $this->walk->isTaught($position)));
+
+        return [...RunThroughOrder::of($this->form, array_values(array_diff($positions, $new)), $this->order, "{$this->course->id}|{$this->walk->calendar->meetings[$this->at]->on}"), ...$new];
     }
 
     /**

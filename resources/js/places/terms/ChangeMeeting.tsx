@@ -105,6 +105,19 @@ export function ChangeMeeting({ term, meeting, course, onPropose }: Props) {
               ...all.map((number) => ({ value: String(number), text: t('terms.lessonN', { number }) })),
             ]}
           />
+          <Select
+            label={t('terms.runOrder')}
+            value={(meeting.pins.orders as Record<string, string> | undefined)?.[course.id] ?? ''}
+            onValue={(value) => {
+              onPropose([
+                { what: 'run_order', meeting: meeting.id, course: course.id, ...(value === '' ? {} : { order: value }) },
+              ]);
+            }}
+            of={[
+              { value: '', text: t('terms.runOrderByPlan') },
+              ...RUN_ORDERS.map((value) => ({ value, text: t(`terms.runOrders.${value}`) })),
+            ]}
+          />
           <section aria-label={t('terms.reviewed')}>
             <h3 className="text-lg">{t('terms.reviewed')}</h3>
             <ul className="m-0 list-none p-0">
@@ -175,6 +188,9 @@ function ReviewIn({ course, upTo, onPut }: { course: Course; upTo: number; onPut
     </Form>
   );
 }
+
+/** In which order a run-through can go. */
+const RUN_ORDERS = ['as_written', 'from_section', 'shuffled', 'backwards'] as const;
 
 const when = meetingFields.extend({ to: z.iso.date(), focus: z.string().max(500) });
 

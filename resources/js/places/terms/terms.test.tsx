@@ -1,3 +1,4 @@
+import { choose as pick } from '../../../../tests/pages/choose';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
@@ -88,6 +89,18 @@ test('what the term comes to is said in words, with the numbers behind Why', asy
   expect(screen.getByText(/Left for the next term: lessons 3/)).toBeTruthy();
   const far = screen.getByRole('link', { name: 'Mara' }).parentElement;
   expect(far?.textContent).toBe('Far from it by then: Mara (6 movements behind), Tom (1 movement behind)');
+});
+
+test('an order is picked for the run-through of an evening, and left to the plan again', async () => {
+  show();
+  await userEvent.click(await screen.findByText('As a table'));
+  await userEvent.click(screen.getByRole('button', { name: 'Change Tue 20 Jan' }));
+  await pick(await screen.findByLabelText('Run through what is known'), 'backwards, movement by movement');
+  await waitFor(() => {
+    expect(of('POST', '/api/terms/{term}/changes/preview').map((one) => one.body)).toEqual([
+      { changes: [{ what: 'run_order', meeting: 'one', course: 'course', order: 'backwards' }] },
+    ]);
+  });
 });
 
 test('a change is looked at before it is made: words, cost, ghosts; taken over once, though pressed twice', async () => {
