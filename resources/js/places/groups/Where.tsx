@@ -122,7 +122,10 @@ function Reason({ student, numbers }: { student: Student; numbers: (positions: n
   }
   const said = new Set(student.why.map((one) => one.position));
   const others = (positions: number[]) => positions.filter((one) => !said.has(one));
-  const [holes, behind, missed] = [others(student.holes), others(student.behind), others(student.missed)];
+  const missed = others(student.missed);
+  // What was missed is said as that, and not as unsure besides.
+  const unsure = (some: number[]) => others(some).filter((one) => !missed.includes(one));
+  const [holes, behind] = [unsure(student.holes), unsure(student.behind)];
   const parts = [
     ...[...alike].map(([known, positions]) => `${numbers(positions)} ${known}`),
     ...(holes.length > 0 ? [t('groups.holes', { entries: numbers(holes) })] : []),

@@ -115,13 +115,13 @@ describe('readiness', () => {
         body: group({
           nextLesson: null,
           lessonsLeft: 12,
-          students: [student('Ada', { ready: 'ready', holding: 0, behind: [2, 3] })],
+          students: [student('Ada', { ready: 'ready', holding: 0, behind: [2, 3, 4], missed: [4] })],
         }),
       },
     ];
     open('/groups/group');
     expect(await screen.findByText('No lesson is planned for the classes to come; 12 are left.')).toBeTruthy();
-    expect(screen.getByText('not sure yet of 2–3')).toBeTruthy();
+    expect(screen.getByText('not sure yet of 2–3 · missed 4')).toBeTruthy();
     expect(screen.queryByText(/behind/)).toBeNull();
   });
 
