@@ -39,7 +39,7 @@ final class ChangeCourses
             foreach ($courses as $course) {
                 $course->update(['share' => $course->share * (1 - $share)]);
             }
-            $made = $term->courses()->create(['form_id' => $form->id, 'ordinal' => $courses->count() + 1, 'pins' => (object) [], ...$is]);
+            $made = $term->courses()->create(['form_id' => $form->id, 'ordinal' => $courses->count() + 1, 'pins' => (object) [], 'cut' => ['lessons' => [], 'of_form' => $form->own_lessons !== null], ...$is]);
             $this->recut($made->setRelation('term', $term));
         });
     }

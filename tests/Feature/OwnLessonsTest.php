@@ -125,6 +125,16 @@ test('a course over a part of a form gives it lessons to its end, numbered from 
         ->and(($this->lessons)(($this->lay)($this->other)['courses'][0]['id']))->toBe($all);
 });
 
+test('a form that comes into a running term has its own lessons there too', function () {
+    ($this->lay)($this->one, ['pace' => ['movements' => 3]]);
+    $short = $this->inside(auth()->user()->school, fn () => app(SaveForm::class)(app(ReadForm::class)("# Short\n1. One\n2. Two\n3. Three")->form)->id);
+    $this->inside(auth()->user()->school, fn () => Group::findOrFail($this->other)->update(['form_id' => $short]));
+    $term = ($this->lay)($this->other);
+    $this->postJson("/api/terms/{$term['term']['id']}/courses", ['form' => $this->form, 'approach' => 'piece', 'share' => 0.4])->assertCreated();
+    $added = $this->getJson("/api/terms/{$term['term']['id']}")->json('courses.1.id');
+    expect(($this->lessons)($added))->toBe(($this->lessons)())->and(($this->whose)($added))->toBeNull();
+});
+
 test('forms that took turns go on taking them in the next term', function () {
     $short = $this->postJson('/api/forms', ['title' => 'Short', 'text' => "1. One\n2. Two\n3. Three"])->json('form.id') ?? $this->inside(auth()->user()->school, fn () => app(SaveForm::class)(app(ReadForm::class)("# Short\n1. One\n2. Two\n3. Three")->form)->id);
     $term = ($this->lay)($this->one);

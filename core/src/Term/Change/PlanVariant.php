@@ -124,6 +124,6 @@ final readonly class PlanVariant
         // As it would be kept, so that taking it over gives the very plan that was compared.
         $ids = array_map(static fn (Lesson $lesson): array => $course->form->idsOf(new Passage($lesson->from, $lesson->to)), $cut->lessons);
 
-        return $outset->with(['course' => $paced, 'cut' => $cutter->kept($course->form, $paced->scope($outset->learned), $ids)]);
+        return $outset->with(['course' => $paced, 'cut' => $cutter->kept($course->form, $paced->scope($outset->learned), $ids, $cut->lessons[0]->number ?? 1)]);
     }
 }
