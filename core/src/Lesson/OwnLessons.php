@@ -9,23 +9,49 @@ use Gorvan\Core\Form\Passage;
 
 /**
  * The lessons that are a form's own (engine 4): "lesson 6" means one thing. They are kept by the ids of their entries; an entry
- * that came since belongs to the lesson before it. Pure.
+ * that came since, or was moved out of its lesson, belongs to the lesson it stands in. Pure.
  */
 final class OwnLessons
 {
     /** @return array<int, Passage> by number from 1, every entry once and in order; none where the form keeps none */
     public static function of(Form $form): array
     {
-        $starts = [];
-        foreach ($form->lessons as $ids) {
-            $first = $form->positionsOf($ids)[0] ?? null;
-            if ($first !== null) {
-                $starts[] = $first;
+        $lessonOf = [];
+        foreach ($form->lessons as $number => $ids) {
+            foreach ($form->positionsOf($ids) as $position) {
+                $lessonOf[$position] = $number;
             }
         }
-        sort($starts);
+        ksort($lessonOf);
+        $starts = [];
+        foreach (self::inOrder($lessonOf) as $position => $number) {
+            $starts[$number] ??= $position;
+        }
 
-        return $starts === [] ? [] : self::from(array_unique([1, ...array_slice($starts, 1)]), $form->count());
+        return $starts === [] ? [] : self::from([1, ...array_slice(array_values($starts), 1)], $form->count());
+    }
+
+    /**
+     * The most entries whose lessons come one after the other: what is not among them was moved out of its lesson.
+     *
+     * @param  array<int, int>  $lessonOf  by position, in order
+     * @return array<int, int>
+     */
+    private static function inOrder(array $lessonOf): array
+    {
+        $best = []; // by the lesson they end in: positions
+        foreach ($lessonOf as $position => $number) {
+            $longest = [];
+            foreach ($best as $last => $run) {
+                if ($last <= $number && count($run) > count($longest)) {
+                    $longest = $run;
+                }
+            }
+            $best[$number] = [...$longest, $position];
+        }
+        $runs = array_map(count(...), $best);
+
+        return $runs === [] ? [] : array_intersect_key($lessonOf, array_flip($best[array_search(max($runs), $runs, true)]));
     }
 
     /**

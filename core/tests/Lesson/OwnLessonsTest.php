@@ -52,9 +52,20 @@ test('what is taken out of a form is in no lesson, what is moved belongs where i
     $less = (new RemoveEntries(['e05', 'e06', 'e07', 'e08']))->apply($form);
     expect(ownSpans(OwnLessons::of($less)))->toBe([1 => [1, 4], 2 => [5, 8]])
         ->and((new FormFileReader)->read((new FormFileWriter)->write($less))->form->lessons)->toHaveCount(2);
+    // The last of the third lesson comes to stand in the first, and then the first of it in the second: the others stay where they were.
     $moved = (new MoveEntry('e12', 'e02'))->apply($form);
-    $positions = array_merge(...array_map(static fn (Passage $one): array => $one->positions(), OwnLessons::of($moved)));
-    expect($positions)->toBe(range(1, 12));
+    expect(ownSpans(OwnLessons::of($moved)))->toBe([1 => [1, 5], 2 => [6, 9], 3 => [10, 12]]);
+    $again = (new MoveEntry('e09', 'e06'))->apply($form);
+    expect(ownSpans(OwnLessons::of($again)))->toBe([1 => [1, 4], 2 => [5, 9], 3 => [10, 12]]);
+    mt_srand(28);
+    for ($round = 0; $round < 200; $round++) {
+        $any = $form;
+        for ($n = 0; $n < 4; $n++) {
+            [$one, $after] = [sprintf('e%02d', mt_rand(1, 12)), sprintf('e%02d', mt_rand(1, 12))];
+            $any = $one === $after ? $any : (new MoveEntry($one, $after))->apply($any);
+        }
+        expect(array_merge(...array_map(static fn (Passage $one): array => $one->positions(), OwnLessons::of($any))))->toBe(range(1, 12));
+    }
 });
 
 test('a target takes the lessons it lies in, with their numbers, and of one that goes on its part', function () {
