@@ -201,3 +201,29 @@ test('an order of a run-through is picked for an evening, planned, shown, and ta
     expect($part()['order'])->toBe('as_written');
     $this->postJson("/api/terms/$term->id/changes", ['version' => $show()['version'], 'changes' => [['what' => 'run_order', 'meeting' => $meetings[4]->id, 'course' => $course, 'order' => 'sideways']]])->assertUnprocessable();
 });
+
+test('teaching past a lesson’s end, and several lessons on one evening, read as what happened', function (int $lessons, int $more) {
+    ['user' => $user, 'term' => $term] = $this->school('Long', "# Long\n".implode("\n", array_map(fn (int $at) => "$at. Reed $at", range(1, 30))));
+    auth()->forgetGuards();
+    $this->flushSession();
+    $this->actingAs($user);
+    $show = fn (): array => $this->getJson("/api/terms/$term->id")->assertOk()->json();
+    $course = $show()['courses'][0];
+    $cut = $this->getJson("/api/forms/{$course['form']['id']}?course={$course['id']}")->json('lessons');
+    $to = $cut[$lessons - 1]['to'] + $more;
+    $meeting = $this->meetings($term)[0];
+    $this->clockAt($meeting->on.'T21:00:00+01:00');
+    $taught = array_map(static fn (int $at): string => sprintf('e%02d', $at), range(1, $to));
+    $this->postJson("/api/meetings/$meeting->id/log", [...$this->asPlanned($meeting), 'did' => [['what' => 'taught', 'entries' => $taught]]])->assertNoContent();
+    $term = $show();
+    // The evening shows what it gave, and the next begins after it: the rest of a lesson that was begun, else the next one.
+    $next = collect($term['meetings'][1]['courses'][0]['lessons'])->first();
+    expect($term['meetings'][0])->isHeld->toBeTrue()->lesson->toBe(['from' => 1, 'to' => $to])->taughtAfter->toBe($to)
+        ->and($next['from'])->toBe($to + 1)->and($next['number'])->toBe(collect($cut)->first(fn (array $one): bool => $one['to'] > $to)['number']);
+    // Nothing of what was given is given again, or left for the next term; nothing says so either.
+    $planned = collect($term['meetings'])->slice(1)->flatMap(fn (array $one): array => $one['courses'][0]['lessons']);
+    expect($planned->min('from'))->toBe($to + 1)
+        ->and(array_intersect($term['courses'][0]['forecast']['left'], array_column(array_filter($cut, fn (array $one): bool => $one['to'] <= $to), 'number')))->toBe([]);
+    $left = collect($this->getJson("/api/terms/{$term['term']['id']}/changes")->assertOk()->json())->pluck('moved')->flatten(1)->filter(fn (array $one): bool => str_ends_with($one['code'], 'lesson_left'))->pluck('with.what.with.number');
+    expect($left->filter(fn (int $number): bool => $cut[$number - 1]['to'] <= $to)->all())->toBe([]);
+})->with(['two movements past the first lesson' => [1, 2], 'four lessons on one evening' => [4, 0]]);
