@@ -227,3 +227,23 @@ test('teaching past a lesson’s end, and several lessons on one evening, read a
     $left = collect($this->getJson("/api/terms/{$term['term']['id']}/changes")->assertOk()->json())->pluck('moved')->flatten(1)->filter(fn (array $one): bool => str_ends_with($one['code'], 'lesson_left'))->pluck('with.what.with.number');
     expect($left->filter(fn (int $number): bool => $cut[$number - 1]['to'] <= $to)->all())->toBe([]);
 })->with(['two movements past the first lesson' => [1, 2], 'four lessons on one evening' => [4, 0]]);
+
+test('two evenings that fall out, one of them the showing’s: it is said, where they are cancelled and where it is only asked about', function () {
+    ['user' => $user, 'term' => $term] = $this->school('Long', "# Long\n".implode("\n", array_map(fn (int $at) => "$at. Reed $at", range(1, 30))));
+    auth()->forgetGuards();
+    $this->flushSession();
+    $this->actingAs($user);
+    config(['queue.default' => 'sync']);
+    $show = fn (): array => $this->getJson("/api/terms/$term->id")->assertOk()->json();
+    $course = $show()['courses'][0]['id'];
+    $meetings = $this->meetings($term);
+    $this->clockAt($meetings[3]->on.'T12:00:00+01:00');
+    $this->patchJson("/api/courses/$course", ['showing' => ['on' => $meetings[4]->on, 'to' => 6]])->assertOk();
+    $question = $this->postJson("/api/terms/$term->id/questions", ['kind' => 'compare', 'course' => $course, 'plans' => [['lost' => 0], ['lost' => 2]]])->assertCreated()->json('id');
+    $plans = collect($this->getJson("/api/terms/$term->id/questions")->json())->firstWhere('id', $question)['answer']['plans'];
+    expect(array_column($plans[0]['warnings'], 'code'))->not->toContain('plan.showing_falls_out')->and(array_column($plans[1]['warnings'], 'code'))->toContain('plan.showing_falls_out');
+    $cancel = array_map(static fn (int $at): array => ['what' => 'cancel', 'meeting' => $meetings[$at]->id, 'reason' => 'snow'], [3, 4]);
+    expect((string) $this->postJson("/api/terms/$term->id/changes/preview", ['changes' => $cancel])->assertOk()->getContent())->toContain('showing_falls_out');
+    $this->postJson("/api/terms/$term->id/changes", ['version' => $show()['version'], 'changes' => $cancel])->assertCreated();
+    expect($show()['courses'][0]['showingFallenOut'])->toBe($meetings[4]->on)->and(array_column($show()['warnings'], 'code'))->toContain('plan.showing_falls_out');
+});
