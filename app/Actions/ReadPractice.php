@@ -81,11 +81,11 @@ final class ReadPractice
         return $group->practice_days ?? PracticeRequest::DAYS;
     }
 
-    /** The last one that has begun: what tonight will be is not taken home yet. */
+    /** The last one that has begun or is logged: what tonight will be is not taken home yet. */
     private function lastMeeting(Group $group): ?Meeting
     {
         /** @var Meeting|null $last */
-        $last = Meeting::with('term')->where('starts_at', '<=', now())->where('state', '<>', 'cancelled')->whereIn('term_id', Term::where('group_id', $group->id)->select('id'))->orderByDesc('starts_at')->first();
+        $last = Meeting::with('term')->where(static fn ($either) => $either->where('starts_at', '<=', now())->orWhereHas('logs', static fn ($logs) => $logs->standing()))->where('state', '<>', 'cancelled')->whereIn('term_id', Term::where('group_id', $group->id)->select('id'))->orderByDesc('starts_at')->first();
 
         return $last;
     }

@@ -28,3 +28,17 @@ test('movements with one history have one recall: taught on one day, and met on 
         expect($recalls->only($positions->all())->unique())->toHaveCount(1);
     }
 });
+
+test('as soon as a class is logged the sheet is about the days after it, also where it is logged before it began', function () {
+    ['user' => $user, 'term' => $term, 'group' => $group] = $this->school();
+    $this->actingAs($user);
+    $meetings = $this->meetings($term);
+    $log = fn (int $at) => $this->postJson("/api/meetings/{$meetings[$at]->id}/log", $this->asPlanned($meetings[$at]))->assertNoContent();
+    $this->clockAt($meetings[0]->on.'T21:00:00+01:00');
+    $log(0);
+    $week = fn (): array => array_intersect_key($this->getJson("/api/groups/$group->id/practice")->assertOk()->json(), ['on' => 1, 'next' => 1]);
+    $this->clockAt($meetings[1]->on.'T12:00:00+01:00');
+    expect($week())->toBe(['on' => $meetings[0]->on, 'next' => $meetings[1]->on]);
+    $log(1); // at noon, for the evening
+    expect($week())->toBe(['on' => $meetings[1]->on, 'next' => $meetings[2]->on]);
+});
