@@ -39,6 +39,11 @@ final class OwnLessons
      */
     private static function inOrder(array $lessonOf): array
     {
+        $sorted = $lessonOf;
+        asort($sorted); // stable, so what lies in order stays as it is
+        if ($sorted === $lessonOf) {
+            return $lessonOf;
+        }
         $best = []; // by the lesson they end in: positions
         foreach ($lessonOf as $position => $number) {
             $longest = [];
