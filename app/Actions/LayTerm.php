@@ -11,7 +11,6 @@ use App\Models\Group;
 use App\Models\Term;
 use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Lesson\CutScope;
-use Gorvan\Core\Lesson\Lesson;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Lesson\OwnLessons;
 use Gorvan\Core\Reading\BadInput;
@@ -152,8 +151,7 @@ final class LayTerm
         $learned = $this->taught->by($group->id, $placed, $this->school->today());
         $course = $this->paced->paced($group, $placed, $row->course($placed), $row->kept($this->cutter, $placed, $learned));
         $taught = array_fill_keys($learned, true);
-        $isLeft = static fn (Lesson $lesson): bool => array_filter(range($lesson->from, $lesson->to), static fn (int $at): bool => $placed->form->at($at)->kind->countsInForm() && ! isset($taught[$at])) !== [];
-        $left = fn (CoreCourse $of): int => count(array_filter($of->cut($this->cutter, $dates->minutes(), $learned)->lessons, $isLeft));
+        $left = fn (CoreCourse $of): int => count($of->cut($this->cutter, $dates->minutes(), $learned)->left($placed->form, $taught));
         $taking = $course->with(['takesLessons' => true]);
 
         return [$taking->taken() === [] ? null : $left($taking), $left($course->with(['takesLessons' => false]))];

@@ -41,12 +41,16 @@ final class TryCut
         return new TriedCut($placed->form, $paced->scope($learned), $paced->cut($this->cutter, $minutes, $learned), $paced->minutesPerLoad());
     }
 
-    /** The form's own lessons, while no other size is tried than the one they are kept in; else null. */
-    public function asKept(Form $row, PlacedForm $placed, ?CourseRow $course, LessonSize $size): ?TriedCut
+    /**
+     * What a size comes to on the workbench: the form's own lessons, while no other is tried than the one they are kept in.
+     *
+     * @throws \Gorvan\Core\Lesson\CutImpossible
+     */
+    public function sized(Form $row, PlacedForm $placed, ?CourseRow $course, LessonSize $size): TriedCut
     {
         return $course === null && $placed->form->lessons !== [] && $size == $row->size()
             ? new TriedCut($placed->form, CutScope::whole($placed->form), $this->kept($row, $placed, null), LessonSize::MINUTES_PER_LOAD)
-            : null;
+            : $this($placed, $course, $size);
     }
 
     /** The lessons a form or a course has now. */

@@ -25,6 +25,14 @@ beforeEach(function () {
     $this->course = ($this->show)()['courses'][0]['id'];
     $this->say = fn (array $what) => $this->patchJson("/api/courses/$this->course", $what);
     $this->settled = fn (): ?string => $this->inside($this->user->school, fn () => Course::findOrFail($this->course)->settled_for);
+    $this->long = function (int $movements): Term {
+        ['user' => $user, 'term' => $term] = $this->school('Long', "# Long\n".implode("\n", array_map(fn (int $at) => "$at. Reed $at", range(1, $movements))));
+        auth()->forgetGuards();
+        $this->flushSession();
+        $this->actingAs($user);
+
+        return $term;
+    };
     $this->given = fn (): array => array_map(fn (array $one) => array_sum(array_map(fn (array $lesson) => $lesson['to'] - $lesson['from'] + 1, $one['courses'][0]['lessons'] ?? [])), ($this->show)()['meetings']);
 });
 
@@ -170,10 +178,7 @@ test('a log that leaves the plan’s minutes as they were teaches no pace, and o
 });
 
 test('who will be far from it at the end is named where the term is looked at', function () {
-    ['user' => $user, 'term' => $term] = $this->school('Long', "# Long\n".implode("\n", array_map(fn (int $at) => "$at. Reed $at", range(1, 40))));
-    auth()->forgetGuards();
-    $this->flushSession();
-    $this->actingAs($user);
+    $term = ($this->long)(40);
     $students = collect($this->getJson("/api/groups/$term->group_id")->json('students'));
     foreach (array_slice($this->meetings($term), 0, 6) as $meeting) {
         $this->clockAt($meeting->on.'T21:00:00+01:00');
@@ -185,10 +190,7 @@ test('who will be far from it at the end is named where the term is looked at', 
 });
 
 test('an order of a run-through is picked for an evening, planned, shown, and taken back', function () {
-    ['user' => $user, 'term' => $term] = $this->school('Long', "# Long\n".implode("\n", array_map(fn (int $at) => "$at. Reed $at", range(1, 24))));
-    auth()->forgetGuards();
-    $this->flushSession();
-    $this->actingAs($user);
+    $term = ($this->long)(24);
     $meetings = $this->meetings($term);
     $show = fn (): array => $this->getJson("/api/terms/$term->id")->assertOk()->json();
     $course = $show()['courses'][0]['id'];
@@ -203,10 +205,7 @@ test('an order of a run-through is picked for an evening, planned, shown, and ta
 });
 
 test('teaching past a lesson’s end, and several lessons on one evening, read as what happened', function (int $lessons, int $more) {
-    ['user' => $user, 'term' => $term] = $this->school('Long', "# Long\n".implode("\n", array_map(fn (int $at) => "$at. Reed $at", range(1, 30))));
-    auth()->forgetGuards();
-    $this->flushSession();
-    $this->actingAs($user);
+    $term = ($this->long)(30);
     $show = fn (): array => $this->getJson("/api/terms/$term->id")->assertOk()->json();
     $course = $show()['courses'][0];
     $cut = $this->getJson("/api/forms/{$course['form']['id']}?course={$course['id']}")->json('lessons');
@@ -229,10 +228,7 @@ test('teaching past a lesson’s end, and several lessons on one evening, read a
 })->with(['two movements past the first lesson' => [1, 2], 'four lessons on one evening' => [4, 0]]);
 
 test('two evenings that fall out, one of them the showing’s: it is said, where they are cancelled and where it is only asked about', function () {
-    ['user' => $user, 'term' => $term] = $this->school('Long', "# Long\n".implode("\n", array_map(fn (int $at) => "$at. Reed $at", range(1, 30))));
-    auth()->forgetGuards();
-    $this->flushSession();
-    $this->actingAs($user);
+    $term = ($this->long)(30);
     config(['queue.default' => 'sync']);
     $show = fn (): array => $this->getJson("/api/terms/$term->id")->assertOk()->json();
     $course = $show()['courses'][0]['id'];

@@ -29,7 +29,7 @@ final class CutController extends Controller
         $placed = $form->placed();
         $kept = ($course ?? $form)->size();
         $size = SentSize::tried($request->query->all()) ?? $kept;
-        $tried = $try->asKept($form, $placed, $course, $size) ?? $try($placed, $course, $size);
+        $tried = $try->sized($form, $placed, $course, $size);
         $free = $try($placed, $course, $size, isFree: true);
 
         return new JsonResponse(new WorkbenchData(SizeData::of($kept), $tried->minutesPerLoad, CutData::of($placed->form, $try->kept($form, $placed, $course), $free->cut), CutData::of($tried->form, $tried->cut, $free->cut), CutData::of($free->form, $free->cut, $free->cut)));
@@ -42,7 +42,7 @@ final class CutController extends Controller
         $placed = $form->placed();
         $moving = $request->validate(['moving' => ['nullable', 'integer', 'min:1', 'max:'.max(1, $placed->form->count() - 1)]])['moving'] ?? null;
         $size = SentSize::tried($request->query->all()) ?? ($course ?? $form)->size();
-        $tried = $try->asKept($form, $placed, $course, $size) ?? $try($placed, $course, $size);
+        $tried = $try->sized($form, $placed, $course, $size);
 
         return new JsonResponse(PricesData::of($cutter->prices($tried->form, $tried->cut, $tried->scope, $moving === null ? null : (int) $moving)));
     }

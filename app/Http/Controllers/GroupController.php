@@ -112,7 +112,7 @@ final class GroupController extends Controller
             array_map(static fn (array $one): StudentData => StudentData::of($one[0], $one[1], $given, $recap), $everyone),
             GroupPrinciplesData::of($group),
             array_map(LessonTakenData::of(...), LessonTaken::of($placed->form, $lessons, array_column($everyone, 1), $given)),
-            $course === null || $course->keeps !== null ? null : count(array_filter($lessons, static fn (Passage $one): bool => array_diff($placed->form->positionsOf($placed->form->countedIdsOf($one)), $given) !== [])),
+            $course === null || $course->keeps !== null ? null : count($cut->left($placed->form, array_fill_keys($given, true))),
         ));
     }
 

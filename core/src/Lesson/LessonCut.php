@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gorvan\Core\Lesson;
 
 use Gorvan\Core\Form\EntryLoad;
+use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\Passage;
 
 /** A form cut into lessons, with everything the cut was decided by. */
@@ -54,6 +55,20 @@ final readonly class LessonCut
         $loads = array_map(static fn (Lesson $lesson): float => $lesson->load, $this->lessons);
 
         return $loads === [] ? [0.0, 0.0] : [min($loads), max($loads)];
+    }
+
+    /**
+     * The lessons of which something that counts was not taught.
+     *
+     * @param  array<int, mixed>  $taught  by position
+     * @return list<Lesson>
+     */
+    public function left(Form $form, array $taught): array
+    {
+        return array_values(array_filter($this->lessons, static fn (Lesson $lesson): bool => array_filter(
+            range($lesson->from, $lesson->to),
+            static fn (int $at): bool => ! isset($taught[$at]) && $form->at($at)->kind->countsInForm(),
+        ) !== []));
     }
 
     /** How many lessons end where it is not good to stop. */

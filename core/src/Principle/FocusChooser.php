@@ -116,10 +116,16 @@ final readonly class FocusChooser
     {
         $families = [];
         foreach ($this->set->principles as $principle) {
-            $families[$principle->family ?? "\n$principle->id"][] = $principle;
+            $families[self::familyOf($principle)][] = $principle;
         }
 
         return $families;
+    }
+
+    /** What {@see families()} has the family of a principle under. */
+    public static function familyOf(Principle $principle): string
+    {
+        return $principle->family ?? "\n$principle->id";
     }
 
     /**

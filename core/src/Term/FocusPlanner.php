@@ -70,7 +70,8 @@ final readonly class FocusPlanner
                 default => $chooser->chooseFamily($history, $today, $ahead, $tonight, $isQuiet),
             } ?? array_map(static fn (string $id): ChosenFocus => $chooser->focus($id, $history, $ahead, $tonight), $byHand ?? []);
             if ($outset->byFamily && $byHand === null) {
-                [$week, $family] = [intdiv($day + self::MONDAY, 7), $chosen === [] ? $family : self::familyOf($outset, $chosen[0]->principle)];
+                $first = $chosen === [] ? null : $outset->set->principle($chosen[0]->principle);
+                [$week, $family] = [intdiv($day + self::MONDAY, 7), $first === null ? $family : FocusChooser::familyOf($first)];
             }
             $laid[$at] = array_map(static fn (ChosenFocus $one): PlannedFocus => PlannedFocus::of($one, self::why($outset, $history, $one, $byHand !== null)), $chosen);
             $present = $class->present($meeting->key ?? $meeting->on);
@@ -81,12 +82,6 @@ final readonly class FocusPlanner
         }
 
         return $laid;
-    }
-
-    /** The key of the family a principle is of ({@see FocusChooser::families()}). */
-    private static function familyOf(FocusOutset $outset, string $id): string
-    {
-        return $outset->set->principle($id)->family ?? "\n$id";
     }
 
     /** @return list<string>|null null where nothing is set, or what was set has gone since */

@@ -477,15 +477,9 @@ final class CourseWalk
     /** @return list<int> numbers of the lessons of which something is not given at all */
     public function left(): array
     {
-        if ($this->outset->course->keepsAlive()) {
-            return [];
-        }
-        $fresh = array_filter(
-            $this->outset->cut->lessons,
-            fn (Lesson $lesson): bool => array_filter($this->counted(new Passage($lesson->from, $lesson->to)), fn (int $position): bool => ! isset($this->taught[$position])) !== [],
-        );
+        $course = $this->outset->course;
 
-        return array_values(array_map(static fn (Lesson $lesson): int => $lesson->number, $fresh));
+        return $course->keepsAlive() ? [] : array_map(static fn (Lesson $lesson): int => $lesson->number, $this->outset->cut->left($course->form, $this->taught));
     }
 
     /** @return list<int> numbers of the lessons of an outline whose detail is still to come */
