@@ -157,7 +157,7 @@ final class PlanCommand extends FileCommand
             'why' => $course->why === null ? null : Words::of($course->why),
             'review' => array_map(static fn (PlannedReview $one): array => [...$span($one->entries), 'passes' => $one->passes, 'minutes' => $one->minutes, 'value' => $one->why['value'] ?? null], $course->review),
             'run_through' => $course->runThrough === [] ? null : [...$span($course->runThrough), 'times' => $course->times, 'order' => $course->order->value],
-            'shown' => array_map(static fn (Passage $one): array => ['from' => $one->from, 'to' => $one->to], Passage::covering($form->positionsOf($course->shown))),
+            'shown' => array_map(static fn (Passage $one): array => ['from' => $one->from, 'to' => $one->to], $form->passagesOf($course->shown)),
             'forecast' => ['taught' => $course->forecast?->taught, 'recall' => $course->forecast?->recall],
         ];
     }

@@ -100,6 +100,17 @@ test('nothing new, the focus in words, a box, a passage out and one in: each is 
         ->and($is['courses'][0]['why']['code'])->toBe('plan.why.nothing_new');
 });
 
+test('movements are picked one by one for an evening, come out as that, and can be taken back', function () {
+    $pick = fn (string ...$entries): array => [['what' => 'review_picked', 'meeting' => $this->ids[3], 'course' => $this->course, 'entries' => $entries]];
+    $picked = fn (): array => array_column(array_filter(($this->meeting)(3)['courses'][0]['review'], fn (array $one): bool => $one['isPicked']), 'from');
+    ($this->change)($pick('e04', 'e01'))->assertCreated();
+    expect($picked())->toBe([1, 4])->and(($this->meeting)(3)['pins']['picked'])->toBe([$this->course => ['e04', 'e01']]);
+    ($this->change)([['what' => 'review_out', 'meeting' => $this->ids[3], 'course' => $this->course, 'entries' => ['e01']]])->assertCreated();
+    expect($picked())->toBe([4]);
+    ($this->change)($pick())->assertCreated();
+    expect($picked())->toBe([]);
+});
+
 test('a change is taken back whole; pressed twice it is taken back once; and not once somebody went on', function () {
     $before = ($this->show)()['meetings'];
     $id = ($this->change)([['what' => 'cancel', 'meeting' => $this->ids[1]], ['what' => 'add', 'id' => (string) Str::uuid7(), 'on' => '2026-01-10', 'at' => '10:00', 'minutes' => 60]])->json('id');

@@ -213,6 +213,15 @@ test('the class book finds by day, movement, number and word, and nothing that w
     expect($row)->toMatchArray(['isCorrected' => true, 'present' => 4, 'guests' => ['Una Webb']])->and($row['did'][0])->toMatchArray(['what' => 'shown', 'note' => 'in rough shape']);
 });
 
+test('the class book says what lay apart as it lay, and in which order it was run through', function () {
+    ($this->log)(0, ['did' => [['what' => 'taught', 'entries' => ['e01', 'e02', 'e04']], ['what' => 'run_through', 'entries' => ['e01', 'e02'], 'order' => 'backwards']]]);
+    $entries = array_column($this->getJson("/api/forms/{$this->form->id}")->json('entries'), null, 'key');
+    $called = fn (string $key): string => ltrim("{$entries[$key]['number']} {$entries[$key]['title']}");
+    $did = $this->getJson("/api/groups/{$this->group->id}/book")->json('classes.0.did');
+    expect($did[0]['stretches'])->toBe([['first' => $called('e01'), 'last' => $called('e02')], ['first' => $called('e04'), 'last' => null]])
+        ->and($did[0]['order'])->toBeNull()->and($did[1]['order'])->toBe('backwards');
+});
+
 test('the class book goes on page by page, each class once', function () {
     foreach (range(0, 2) as $number) {
         ($this->log)($number, ['did' => [['what' => 'taught', 'entries' => ['e01']]]]);

@@ -95,6 +95,7 @@ export function coursePart(change: Partial<MeetingCourse> = {}): MeetingCourse {
     review: [],
     runThrough: null,
     times: 1,
+    run: [],
     order: 'as_written',
     shown: [],
     why: null,
@@ -150,6 +151,7 @@ export function review(change: Partial<Review> = {}): Review {
     instead: null,
     isPinned: false,
     isFirstNext: false,
+    isPicked: false,
     ...change,
   };
 }

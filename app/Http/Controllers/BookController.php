@@ -9,6 +9,7 @@ use App\Actions\ReplanGroup;
 use App\Http\Data\BookData;
 use App\Http\Data\BookDoing;
 use App\Http\Data\BookRow;
+use App\Http\Data\BookStretch;
 use App\Http\Data\GroupSummary;
 use App\Http\OpenApi\Makes;
 use App\Http\OpenApi\Reads;
@@ -18,6 +19,7 @@ use App\Models\LoggedClass;
 use App\Models\PlacedForm;
 use App\Models\Principle;
 use Gorvan\Core\Form\Form as CoreForm;
+use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Record\Doing;
 use Gorvan\Core\Record\Guest;
 use Illuminate\Http\JsonResponse;
@@ -75,13 +77,18 @@ final class BookController extends Controller
     private function doing(Doing $doing): BookDoing
     {
         $form = $this->form($doing->form);
-        $passage = $form?->passageOf($doing->entries !== [] ? $doing->entries : array_filter([$doing->at, $doing->from, $doing->to]));
+        // A join that was improvised reaches from one entry to another; what was gone through may lie apart.
+        $passages = match (true) {
+            $form === null => [],
+            $doing->entries !== [] => $form->passagesOf($doing->entries),
+            default => array_filter([$form->passageOf(array_filter([$doing->at, $doing->from, $doing->to]))]),
+        };
 
         return new BookDoing(
             $doing->what->value,
             $form?->title,
-            $form === null || $passage === null ? null : self::called($form, $passage->from),
-            $form === null || $passage === null || $passage->from === $passage->to ? null : self::called($form, $passage->to),
+            $form === null ? [] : array_map(static fn (Passage $one): BookStretch => new BookStretch(self::called($form, $one->from), $one->from === $one->to ? null : self::called($form, $one->to)), array_values($passages)),
+            $doing->order?->value,
             $doing->minutes,
             $doing->box,
             $doing->note,

@@ -11,7 +11,7 @@ use OpenApi\Attributes as OA;
 final readonly class BookDoing
 {
     /**
-     * @param  string|null  $first  what the first entry is called, and `last` the last; null where it names none
+     * @param  list<BookStretch>  $stretches  what was touched; none where it names no entry
      * @param  list<string>  $principles  titles of those that were the focus
      */
     public function __construct(
@@ -19,10 +19,10 @@ final readonly class BookDoing
         public string $what,
         #[OA\Property]
         public ?string $formTitle,
-        #[OA\Property]
-        public ?string $first,
-        #[OA\Property]
-        public ?string $last,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: BookStretch::class))]
+        public array $stretches,
+        #[OA\Property(enum: ['from_section', 'shuffled', 'backwards'], description: 'of a run-through, where it was not as it is written')]
+        public ?string $order,
         #[OA\Property]
         public ?float $minutes,
         #[OA\Property]

@@ -18,6 +18,7 @@ final readonly class MeetingCourse
     /**
      * @param  list<PlannedLessonData>  $lessons
      * @param  list<ReviewData>  $review
+     * @param  list<int>  $run
      * @param  list<PassageData>  $shown
      */
     public function __construct(
@@ -33,6 +34,8 @@ final readonly class MeetingCourse
         public array $review,
         #[OA\Property]
         public ?PassageData $runThrough,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'), description: 'what the run-through goes through, in its order, by position')]
+        public array $run,
         #[OA\Property(ref: MessageData::class, nullable: true)]
         public ?Message $why,
         #[OA\Property(description: 'how often the run-through goes round')]
@@ -65,10 +68,11 @@ final readonly class MeetingCourse
             PassageData::of($form->passageOf($plan->recap)),
             array_values(array_filter(array_map(static fn (PlannedReview $one): ?ReviewData => ReviewData::of($one, $form), $plan->review))),
             PassageData::of($form->passageOf($plan->runThrough)),
+            array_values(array_filter(array_map($form->positionOf(...), $plan->runThrough))),
             $plan->why,
             $plan->times,
             $plan->order->value,
-            array_map(static fn (Passage $one): PassageData => new PassageData($one->from, $one->to), Passage::covering($form->positionsOf($plan->shown))),
+            array_map(static fn (Passage $one): PassageData => new PassageData($one->from, $one->to), $form->passagesOf($plan->shown)),
             $plan->forecast->movements ?? $plan->forecast?->taught,
             $plan->forecast?->recall,
         );

@@ -39,6 +39,8 @@ final readonly class ReviewData
         public bool $isPinned,
         #[OA\Property]
         public bool $isFirstNext,
+        #[OA\Property(description: 'by itself, closed by its rest')]
+        public bool $isPicked,
     ) {
     }
 
@@ -62,6 +64,7 @@ final readonly class ReviewData
             ReviewInstead::of($item->why['instead'] ?? null, $form),
             ($item->why['pinned'] ?? false) === true,
             ($item->why['first_next'] ?? false) === true,
+            ($item->why['picked'] ?? false) === true,
         );
     }
 }

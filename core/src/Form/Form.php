@@ -134,6 +134,27 @@ final readonly class Form
         return $positions === [] ? null : new Passage($positions[0], $positions[count($positions) - 1]);
     }
 
+    /**
+     * The fewest passages over some entries; extras between them part none, and those that are not in the form are in none.
+     *
+     * @param  iterable<string>  $ids
+     * @return list<Passage>
+     */
+    public function passagesOf(iterable $ids): array
+    {
+        $passages = [];
+        foreach ($this->positionsOf($ids) as $position) {
+            $last = $passages === [] ? null : $passages[count($passages) - 1];
+            $joins = $last !== null && array_filter($last->to + 1 < $position ? range($last->to + 1, $position - 1) : [], fn (int $between): bool => $this->at($between)->kind->countsInForm()) === [];
+            if ($last !== null && $joins) {
+                array_pop($passages);
+            }
+            $passages[] = new Passage($last !== null && $joins ? $last->from : $position, $position);
+        }
+
+        return $passages;
+    }
+
     /** @return list<string> ids of the entries of a passage, extras too */
     public function idsOf(?Passage $passage): array
     {

@@ -25,6 +25,7 @@ final readonly class MeetingPins implements Written
      * @param  array<string, bool>  $gives  courses whose next lesson is given here whatever holds it back; asked beside a plan, and never kept
      * @param  list<string>|null  $principles  the focus by hand, the first one first; none for a meeting without one; null to leave it to the plan
      * @param  array<string, RunOrder>  $orders  in which order what is known is run through, by course
+     * @param  array<string, list<string>>  $picked  entries that are reviewed tonight one by one, each closed by its rest, by course
      */
     public function __construct(
         public bool $nothingNew = false,
@@ -38,6 +39,7 @@ final readonly class MeetingPins implements Written
         public array $rough = [],
         public array $gives = [],
         public array $orders = [],
+        public array $picked = [],
     ) {
     }
 
@@ -61,6 +63,7 @@ final readonly class MeetingPins implements Written
             $node->optional('principles') === null ? null : Fields::ids($node->optional('principles')),
             Fields::ids($node->optional('rough')),
             orders: self::by($node->optional('orders'), static fn (JsonNode $one): RunOrder => $one->oneOf(RunOrder::class)),
+            picked: self::by($node->optional('picked'), Fields::ids(...)),
         );
     }
 
@@ -89,6 +92,7 @@ final readonly class MeetingPins implements Written
             'boxes' => $this->boxes === [] ? null : (object) $this->boxes,
             'without' => $this->without === [] ? null : (object) $this->without,
             'with' => $this->with === [] ? null : (object) $this->with,
+            'picked' => $this->picked === [] ? null : (object) $this->picked,
             'focus' => $this->focus,
             'rough' => $this->rough,
             'orders' => $this->orders === [] ? null : (object) array_map(static fn (RunOrder $one): string => $one->value, $this->orders),
@@ -126,7 +130,9 @@ final readonly class MeetingPins implements Written
                 $listed[] = ['what' => 'review_in', 'course' => $course, 'entries' => $entries];
             }
         }
-
+        foreach ($this->picked as $course => $entries) {
+            $listed[] = ['what' => 'review_picked', 'course' => $course, 'entries' => $entries];
+        }
         foreach ($this->rough as $course) {
             $listed[] = ['what' => 'rough', 'course' => $course];
         }

@@ -311,6 +311,19 @@ test('of a course of which the term gives nothing, no movement 0 is said, and it
         ->and(Said::all($plan->warnings))->not->toContain('movement 0')->not->toContain('no evening');
 });
 
+test('movements that are picked are reviewed one by one, in the order of the form; what is not known by then, or has no room, is said', function () {
+    $pins = fn (string ...$entries): MeetingPins => new MeetingPins(picked: ['c' => $entries]);
+    $plan = laid(weeks(12, pins: [6 => $pins('e5', 'e1', 'e39')]), courseOf(evenForm(40)))->meetings[6];
+    $picked = array_values(array_filter(part($plan)->review, fn (PlannedReview $one): bool => ($one->why['picked'] ?? false) === true));
+    $others = array_merge(...array_map(fn (PlannedReview $one): array => ($one->why['picked'] ?? false) === true ? [] : $one->entries, part($plan)->review));
+    expect(array_map(fn (PlannedReview $one): array => [$one->entries, $one->passes, $one->minutes], $picked))->toBe([[['e1'], 3, 2.25], [['e5'], 3, 2.25]]) // 3 x 12 s and setting up, rounded up to quarters each
+        ->and(array_intersect($others, ['e1', 'e5']))->toBe([])->and(Said::all($plan->notes))->toContain('E39 is not taught by then');
+    $all = $pins(...array_map(fn (int $at): string => "e$at", range(1, 14)));
+    $full = laid(weeks(12, 45, pins: [10 => $all]), courseOf(evenForm(40)))->meetings[10];
+    $minutes = array_sum(array_map(fn (PlannedReview $one): float => $one->minutes, part($full)->review));
+    expect($minutes)->toBeLessThanOrEqual($full->boxes['review'])->and(Said::all($full->notes))->toContain('No minutes are left to review');
+});
+
 test('who of the class is far from it is named, by whole movements, and comes through the file', function () {
     $known = fn (array $positions) => array_fill_keys($positions, new KnownEntry(new MemoryState(60.0, 5.0), Day::number('2026-01-01')));
     $students = [new ExpectedStudent('often', 1.0), new ExpectedStudent('seldom', 0.15), new ExpectedStudent('mostly', 0.9), new ExpectedStudent('always', 1.0, 1.0, $known([1]))];

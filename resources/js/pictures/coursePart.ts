@@ -1,6 +1,12 @@
-import type { Entry, Meeting, MeetingCourse } from '../api/client';
+import type { Entry, Meeting, MeetingCourse, Passage } from '../api/client';
 
 export type Part = Omit<MeetingCourse, 'courseId' | 'formTitle'>;
+
+/** In which order a run-through can go. */
+export const RUN_ORDERS = ['as_written', 'from_section', 'shuffled', 'backwards'] as const;
+
+/** Every position of a passage, in order. */
+export const positionsIn = ({ from, to }: Passage) => Array.from({ length: to - from + 1 }, (_, at) => from + at);
 
 /** What a meeting holds of one course: what is planned, or, of the first course of one that was held, what was taught. */
 export function partOf(meeting: Meeting, course: string): Part {
@@ -11,6 +17,7 @@ export function partOf(meeting: Meeting, course: string): Part {
     recap: meeting.recap,
     review: meeting.review,
     runThrough: meeting.runThrough,
+    run: meeting.runThrough ? positionsIn(meeting.runThrough) : [],
     times: 1,
     order: 'as_written',
     shown: [],

@@ -22,6 +22,7 @@ final readonly class LeaveOutOfReview implements TermChange
         return $draft->put($meeting->pinned([
             'without' => array_filter([...$meeting->pins->without, $this->course => $out]),
             'with' => array_filter([...$meeting->pins->with, $this->course => $in]),
+            'picked' => array_filter([...$meeting->pins->picked, $this->course => array_values(array_diff($meeting->pins->picked[$this->course] ?? [], $this->entries))]),
         ]));
     }
 }

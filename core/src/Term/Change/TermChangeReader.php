@@ -48,7 +48,8 @@ final class TermChangeReader
             'box' => new FixBox($id(), $node->required('box')->oneOf(Box::class)->value, $node->optional('minutes')?->whole(0, self::MOST_MINUTES)),
             'review_out' => new LeaveOutOfReview($id(), $id('course'), Fields::ids($node->required('entries')), $isSaid),
             'review_in' => new PutIntoReview($id(), $id('course'), Fields::ids($node->required('entries'))),
-            default => throw NotAllowed::wanted($what->path, ['move', 'minutes', 'cancel', 'restore', 'add', 'close', 'room', 'lesson', 'nothing_new', 'rough', 'run_order', 'spend_reserve', 'focus', 'principles', 'box', 'review_out', 'review_in'], $what->text()),
+            'review_picked' => new PickForReview($id(), $id('course'), Fields::ids($node->optional('entries'))),
+            default => throw NotAllowed::wanted($what->path, ['move', 'minutes', 'cancel', 'restore', 'add', 'close', 'room', 'lesson', 'nothing_new', 'rough', 'run_order', 'spend_reserve', 'focus', 'principles', 'box', 'review_out', 'review_in', 'review_picked'], $what->text()),
         };
     }
 

@@ -51,6 +51,11 @@ final class EveningPlanner
 
     private const OTHER_ORDER = 2;
 
+    /** Why the teacher's own stand in a review: a passage, or movements one by one, each closed by its rest. */
+    private const PINNED = 'pinned';
+
+    private const PICKED = 'picked';
+
     public CourseMinutes $minutes;
 
     public ReviewProblem $problem;
@@ -249,7 +254,18 @@ final class EveningPlanner
         $isIn = [];
         $put = function (Passage $passage, ?string $why) use (&$left, &$fixed, &$isIn): void {
             $positions = $this->walk->counted($passage);
-            if ($positions === [] || array_filter($positions, fn (int $position): bool => isset($isIn[$position]) || ! $this->walk->isTaught($position)) !== []) {
+            if ($positions === [] || array_filter($positions, static fn (int $position): bool => isset($isIn[$position])) !== []) {
+                return;
+            }
+            $isAsked = in_array($why, [self::PINNED, self::PICKED], true);
+            if (array_filter($positions, fn (int $position): bool => ! $this->walk->isTaught($position)) !== []) {
+                $isAsked && $this->note('plan.not_known_yet', title: $this->form->at($positions[0])->title);
+
+                return;
+            }
+            if ($isAsked && $left < ReviewProblem::SET_UP) {
+                $this->note('plan.no_room_for', title: $this->form->at($positions[0])->title);
+
                 return;
             }
             [$passes, $minutes] = ReviewPlanner::fixed($this->walk, $passage, $left, $this->day, $why === null);
@@ -266,7 +282,10 @@ final class EveningPlanner
         }
         foreach ($this->pins()->with[$this->course->id] ?? [] as $entries) {
             $passage = $this->form->passageOf($entries);
-            $passage !== null && $put($passage, 'pinned');
+            $passage !== null && $put($passage, self::PINNED);
+        }
+        foreach ($this->form->positionsOf($this->pins()->picked[$this->course->id] ?? []) as $position) {
+            $put(new Passage($position, $position), self::PICKED);
         }
         if ($isPolish && $this->isWhole && $this->walk->queued() === []) {
             $weakest = $this->weakestPiece();

@@ -149,6 +149,16 @@ test('a passage is in or out of a review, never both', function () {
     expect($freed->meeting('b')->pins->isEmpty())->toBeTrue();
 });
 
+test('movements are picked for a review, all of them at once; none takes them back, and leaving one out takes out that one', function () {
+    $pick = fn (string ...$entries): array => ['what' => 'review_picked', 'meeting' => 'b', 'course' => 'long', 'entries' => $entries];
+    $out = ['what' => 'review_out', 'meeting' => 'b', 'course' => 'long', 'entries' => ['e3']];
+    $picked = changed(tuesdays(), $out, $pick('e3', 'e1', 'e3'));
+    expect($picked->meeting('b')->pins->picked)->toBe(['long' => ['e3', 'e1']])->and($picked->meeting('b')->pins->without)->toBe([])
+        ->and(changed($picked, $pick('e2'))->meeting('b')->pins->picked)->toBe(['long' => ['e2']])
+        ->and(changed($picked, $out)->meeting('b')->pins->picked)->toBe(['long' => ['e1']])
+        ->and(changed($picked, $pick())->meeting('b')->pins->isEmpty())->toBeTrue();
+});
+
 test('boxes that are fixed fit into their evening, whichever of the two was said last', function () {
     $box = fn (string $box, ?int $minutes) => ['what' => 'box', 'meeting' => 'b', 'box' => $box, 'minutes' => $minutes];
     $draft = changed(tuesdays(), $box('new', 40), $box('close', 20));

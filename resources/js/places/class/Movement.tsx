@@ -28,6 +28,11 @@ interface Props {
   onTurn: () => void;
 }
 
+function wayThrough(step: Step) {
+  if (step.isAlone) return step.passes > 1 ? 'class.alone' : 'class.aloneOnce';
+  return step.passes > 1 ? 'class.passage' : 'class.passageOnce';
+}
+
 /** What is done now, with its cues and cautions, to be read from two metres. */
 export function Movement({ page, form, run, step, card, following, isTurned, onTurn }: Props) {
   const { t } = useTranslation();
@@ -47,7 +52,7 @@ export function Movement({ page, form, run, step, card, following, isTurned, onT
           <p className="text-[clamp(1rem,3vmin,1.6rem)] text-soft">
             {step === undefined
               ? t(`class.hint.${run.box}`)
-              : t(step.passes > 1 ? 'class.passage' : 'class.passageOnce', {
+              : t(wayThrough(step), {
                   from: entryCall(form?.entries[step.passage.from - 1]),
                   to: entryCall(form?.entries[step.passage.to - 1]),
                   pass: step.pass,

@@ -2,7 +2,18 @@ import 'fake-indexeddb/auto';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
-import { careNeed, cell, cueCard, form, meeting, page, student, studentCare } from '../../../../tests/pages/sample';
+import {
+  careNeed,
+  cell,
+  coursePart,
+  cueCard,
+  form,
+  meeting,
+  page,
+  review,
+  student,
+  studentCare,
+} from '../../../../tests/pages/sample';
 import { server } from '../../../../tests/pages/server';
 import { showAt } from '../../../../tests/pages/show';
 import type { ClassLog, ClassPage, CueCard, MeetingPage, Watch } from '../../api/client';
@@ -114,6 +125,28 @@ test('a foot switch goes through the movements pass by pass, then on to the next
   expect(box()).toBe('Review');
   key('ArrowUp');
   expect(movement()).toBe('1 Movement 1');
+});
+
+test('what was picked is done by itself and closed by its rest; a run-through goes in the order that was picked', async () => {
+  const picked = [3, 1].map((from) => review({ from, to: from, passes: 2, isPicked: true }));
+  const run = { runThrough: { from: 1, to: 3 }, run: [3, 2, 1], order: 'backwards' as const };
+  const is = evening(0);
+  server.answers['GET /api/meetings/{meeting}'] = {
+    ...is,
+    meeting: { ...is.meeting, courses: [coursePart({ review: picked, ...run })] },
+  };
+  await start();
+  for (let box = 0; box < 3; box++) key('Enter');
+  const gone = (steps: number) =>
+    Array.from({ length: steps }, () => {
+      const said = `${screen.getByTestId('box').textContent}: ${screen.getByTestId('movement').textContent}`;
+      const isAlone = screen.queryByText(/by itself, closed by its rest/) !== null;
+      key('PageDown');
+      return isAlone ? `${said}, and rest` : said;
+    });
+  expect(gone(4)).toEqual([3, 3, 1, 1].map((at) => `Review: ${String(at)} Movement ${String(at)}, and rest`));
+  key('Enter'); // nothing is new
+  expect(gone(3)).toEqual([3, 2, 1].map((at) => `Run-through: ${String(at)} Movement ${String(at)}`));
 });
 
 test('M turns one movement and not the next', async () => {

@@ -1,6 +1,6 @@
 import type { CueCard, MeetingPage, Passage } from '../../api/client';
 import type { ClassPage } from '../../api/client';
-import { partOf } from '../../pictures/coursePart';
+import { partOf, positionsIn } from '../../pictures/coursePart';
 import type { BoxName } from '../../pictures/Timeline';
 
 /** One entry of what a box holds, in its turn. */
@@ -11,31 +11,34 @@ export interface Step {
   /** Which time it is gone through, from 1, of how many. */
   pass: number;
   passes: number;
+  /** It is done by itself, and closed by its rest. */
+  isAlone: boolean;
 }
 
 /** What a box holds, entry by entry, pass by pass, in order. Boxes without entries hold none. Pure. */
 export function stepsOf(page: MeetingPage, box: BoxName): Step[] {
-  const gone = (courseId: string, passage: Passage | null, passes: number): Step[] =>
+  const gone = (courseId: string, passage: Passage | null, passes: number, isAlone = false, order?: number[]): Step[] =>
     passage === null
       ? []
       : Array.from({ length: passes }, (_, nth) => nth + 1).flatMap((pass) =>
-          Array.from({ length: passage.to - passage.from + 1 }, (_, at) => ({
+          (order ?? positionsIn(passage)).map((position) => ({
             courseId,
-            position: passage.from + at,
+            position,
             passage: { from: passage.from, to: passage.to },
             pass,
             passes,
+            isAlone,
           })),
         );
   return page.courses.flatMap(({ courseId }) => {
     const part = partOf(page.meeting, courseId);
     switch (box) {
       case 'review':
-        return part.review.flatMap((item) => gone(courseId, item, item.passes));
+        return part.review.flatMap((item) => gone(courseId, item, item.passes, item.isPicked));
       case 'new':
         return [...gone(courseId, part.recap, 1), ...part.lessons.flatMap((lesson) => gone(courseId, lesson, 1))];
       case 'run_through':
-        return gone(courseId, part.runThrough, part.times);
+        return gone(courseId, part.runThrough, part.times, false, part.run);
       default:
         return [];
     }

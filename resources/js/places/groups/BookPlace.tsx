@@ -91,7 +91,9 @@ export function BookPlace() {
 
 function Entry({ of }: { of: BookClass }) {
   const { t } = useTranslation();
-  const done = of.did.filter((one) => one.first !== null || one.box !== null || one.note !== null || one.principles.length > 0);
+  const done = of.did.filter(
+    (one) => one.stretches.length > 0 || one.box !== null || one.note !== null || one.principles.length > 0,
+  );
   const stretch = (first: string | null, last: string | null) =>
     first === null ? '' : last === null ? first : t('book.stretch', { first, last });
   return (
@@ -115,7 +117,8 @@ function Entry({ of }: { of: BookClass }) {
                   ? t('log.leftOut', { box: t(`boxes.${one.box as 'new'}`) })
                   : t(`log.what.${one.what as 'taught'}`)}
               </span>{' '}
-              {stretch(one.first, one.last)}
+              {one.stretches.map(({ first, last }) => stretch(first, last)).join(', ')}
+              {one.order === null ? '' : ` · ${t(`plan.orders.${one.order}`)}`}
               {one.principles.join(', ')}
               {one.note === null ? '' : ` · ${one.note}`}
             </li>

@@ -7,7 +7,9 @@ import { Button, CrossButton, TextArea, TextField } from '../../kit/controls';
 import { Tick } from '../../kit/Tick';
 import { dropDraft, keepDraft, readDraft } from '../../kit/draft';
 import { Heading } from '../../kit/page';
+import { Select } from '../../kit/Select';
 import { Segmented } from '../../kit/Segmented';
+import { RUN_ORDERS } from '../../pictures/coursePart';
 import { type CellState, Ribbon } from '../../pictures/Ribbon';
 import { stretchTo } from '../../pictures/stretch';
 import { usePassageWords } from '../meeting/PlanList';
@@ -288,6 +290,7 @@ function Row({ part, form, isNamed, isLocked, onChange, onRemove }: RowProps) {
             {isNamed ? <span className="text-soft"> · {form.title}</span> : null}
           </>
         )}
+        {part.what === 'run_through' ? <RunOrder part={part} isLocked={isLocked} onChange={onChange} /> : null}
         {part.note === '' ? null : <span className="text-soft"> · {part.note}</span>}
       </span>
       <span className="flex items-center gap-1">
@@ -325,6 +328,26 @@ function Row({ part, form, isNamed, isLocked, onChange, onRemove }: RowProps) {
         )}
       </span>
     </li>
+  );
+}
+
+/** In which order it was gone through. */
+function RunOrder({ part, isLocked, onChange }: Pick<RowProps, 'part' | 'isLocked' | 'onChange'>) {
+  const { t } = useTranslation();
+  const order = part.others.order ?? 'as_written';
+  if (isLocked) return order === 'as_written' ? null : <span className="text-soft"> · {t(`plan.orders.${order}`)}</span>;
+  return (
+    <Select
+      label={t('log.order')}
+      isBare
+      isSmall
+      value={order}
+      onValue={(value) => {
+        const others = Object.fromEntries(Object.entries(part.others).filter(([key]) => key !== 'order'));
+        onChange({ others: value === 'as_written' ? others : { ...others, order: value as typeof order } });
+      }}
+      of={RUN_ORDERS.map((value) => ({ value, text: t(`plan.orders.${value}`) }))}
+    />
   );
 }
 

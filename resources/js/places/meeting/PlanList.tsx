@@ -213,21 +213,37 @@ function ReviewPart({ part, form }: { part: Part; form: Form }) {
   const { t } = useTranslation();
   const words = usePassageWords(form);
   if (part.review.length === 0) return <p className="text-soft">{t('plan.noReview')}</p>;
+  const picked = part.review.filter((item) => item.isPicked);
   return (
     <ul className="m-0 flex list-none flex-col gap-1 p-0">
-      {part.review.map((item) => (
-        <li key={item.from}>
-          <strong>{words.numbers(item)}</strong> {words.titles(item)}
+      {picked.length === 0 ? null : (
+        <li>
+          <strong>{picked.map(words.numbers).join(' · ')}</strong> {t('plan.oneByOne')}
           <span className="text-soft">
             {' '}
-            · {t('plan.passes', { count: item.passes })}, {inMinutes(item.minutes, 1)} ·{' '}
-            {item.meanRecall === null
-              ? t('plan.meanRecallNone')
-              : t(howMany(item.meanRecall), { recall: number(100 * item.meanRecall, 0) })}
-          </span>{' '}
-          <WhyReview item={item} words={words} />
+            · {t('plan.passes', { count: Math.max(...picked.map((item) => item.passes)) })},{' '}
+            {inMinutes(
+              picked.reduce((sum, item) => sum + item.minutes, 0),
+              1,
+            )}
+          </span>
         </li>
-      ))}
+      )}
+      {part.review.map((item) =>
+        item.isPicked ? null : (
+          <li key={item.from}>
+            <strong>{words.numbers(item)}</strong> {words.titles(item)}
+            <span className="text-soft">
+              {' '}
+              · {t('plan.passes', { count: item.passes })}, {inMinutes(item.minutes, 1)} ·{' '}
+              {item.meanRecall === null
+                ? t('plan.meanRecallNone')
+                : t(howMany(item.meanRecall), { recall: number(100 * item.meanRecall, 0) })}
+            </span>{' '}
+            <WhyReview item={item} words={words} />
+          </li>
+        ),
+      )}
     </ul>
   );
 }

@@ -12,7 +12,7 @@ import { sided } from '../../kit/sided';
 import { WithForms } from '../../kit/WithForms';
 import { useAddressed } from '../../kit/useAddressed';
 import { sentence } from '../../messages/say';
-import { partOf } from '../../pictures/coursePart';
+import { partOf, positionsIn } from '../../pictures/coursePart';
 import { CareHead } from '../care/CareHead';
 import { formsBy, namedForm } from './formsBy';
 import { PlanList } from './PlanList';
@@ -85,8 +85,7 @@ function Sheet({ page, forms }: { page: MeetingPage; forms: Form[] }) {
 /** The positions of everything a course touches tonight, and of what is new. */
 function tonight(page: MeetingPage, course: string): { all: number[]; fresh: Set<number> } {
   const part = partOf(page.meeting, course);
-  const positions = (passages: (Passage | null)[]) =>
-    passages.flatMap((one) => (one === null ? [] : Array.from({ length: one.to - one.from + 1 }, (_, at) => one.from + at)));
+  const positions = (passages: (Passage | null)[]) => passages.flatMap((one) => (one === null ? [] : positionsIn(one)));
   const fresh = new Set(positions(part.lessons));
   const all = [...new Set([...fresh, ...positions([part.recap, part.runThrough, ...part.review])])].sort((a, b) => a - b);
   return { all, fresh };

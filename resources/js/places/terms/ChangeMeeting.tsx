@@ -1,16 +1,19 @@
 import { zodResolver } from '@hookform/resolvers/zod';
+import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { useTranslation } from '../../messages';
 import type { Course, Meeting, Term } from '../../api/client';
 import { Button, ButtonLink, TextField } from '../../kit/controls';
 import { Tick } from '../../kit/Tick';
 import { entryChoices } from '../../kit/entryName';
+import { Fold } from '../../kit/Fold';
 import { Form } from '../../kit/Form';
 import { FormDate, FormSelect, FormTime } from '../../kit/formFields';
 import { wall } from '../../kit/format';
 import { z } from '../../kit/schema';
 import { Select } from '../../kit/Select';
-import { partOf } from '../../pictures/coursePart';
+import { partOf, RUN_ORDERS } from '../../pictures/coursePart';
+import { PickMovements } from '../../pictures/PickMovements';
 import { sentence } from '../../messages/say';
 import { usePassageWords } from '../meeting/PlanList';
 import { meetingFields } from './meetingFields';
@@ -36,6 +39,7 @@ export function ChangeMeeting({ term, meeting, course, onPropose }: Props) {
   const all = [...new Set([...left, ...(course.forecast?.left ?? [])])].sort((a, b) => a - b);
   const keysOf = (from: number, to: number) =>
     course.form.entries.filter((entry) => entry.position >= from && entry.position <= to).map((entry) => entry.key);
+  const pickedKeys = (meeting.pins.picked as Record<string, string[]> | undefined)?.[course.id] ?? [];
   if (!meeting.isOpen) {
     return (
       <div className="flex flex-col gap-3">
@@ -115,7 +119,7 @@ export function ChangeMeeting({ term, meeting, course, onPropose }: Props) {
             }}
             of={[
               { value: '', text: t('terms.runOrderByPlan') },
-              ...RUN_ORDERS.map((value) => ({ value, text: t(`terms.runOrders.${value}`) })),
+              ...RUN_ORDERS.map((value) => ({ value, text: t(`plan.orders.${value}`) })),
             ]}
           />
           <section aria-label={t('terms.reviewed')}>
@@ -145,6 +149,15 @@ export function ChangeMeeting({ term, meeting, course, onPropose }: Props) {
               upTo={taughtTo(term, meeting, course.id)}
               onPut={(from, to) => {
                 onPropose([{ what: 'review_in', meeting: meeting.id, course: course.id, entries: keysOf(from, to) }]);
+              }}
+            />
+            <PickForReview
+              key={pickedKeys.join(' ')}
+              course={course}
+              upTo={taughtTo(term, meeting, course.id)}
+              picked={pickedKeys}
+              onPick={(entries) => {
+                onPropose([{ what: 'review_picked', meeting: meeting.id, course: course.id, entries }]);
               }}
             />
           </section>
@@ -189,8 +202,43 @@ function ReviewIn({ course, upTo, onPut }: { course: Course; upTo: number; onPut
   );
 }
 
-/** In which order a run-through can go. */
-const RUN_ORDERS = ['as_written', 'from_section', 'shuffled', 'backwards'] as const;
+/** Movements that need not lie together, each done by itself and closed by its rest. */
+function PickForReview({
+  course,
+  upTo,
+  picked,
+  onPick,
+}: {
+  course: Course;
+  upTo: number;
+  picked: string[];
+  onPick: (entries: string[]) => void;
+}) {
+  const { t } = useTranslation();
+  const entries = course.form.entries.slice(0, upTo);
+  const [chosen, setChosen] = useState(
+    () => new Set(entries.filter((entry) => picked.includes(entry.key)).map((entry) => entry.position)),
+  );
+  return (
+    <Fold title={t('terms.reviewPick')} look="link" isOpen={picked.length > 0}>
+      <PickMovements
+        form={{ entries, sections: course.form.sections }}
+        label={t('terms.reviewPick')}
+        value={chosen}
+        onValue={setChosen}
+      />
+      <Button
+        className="mt-2"
+        disabled={chosen.size === 0 && picked.length === 0}
+        onClick={() => {
+          onPick(entries.filter((entry) => chosen.has(entry.position)).map((entry) => entry.key));
+        }}
+      >
+        {t('terms.reviewPickDo')}
+      </Button>
+    </Fold>
+  );
+}
 
 const when = meetingFields.extend({ to: z.iso.date(), focus: z.string().max(500) });
 

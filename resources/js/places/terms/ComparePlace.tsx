@@ -418,6 +418,7 @@ function woven(plan: Compared, course: Course, term: Term): Meeting[] {
                   instead: null,
                   isPinned: false,
                   isFirstNext: false,
+                  isPicked: false,
                 },
               ];
         });
@@ -441,6 +442,7 @@ function woven(plan: Compared, course: Course, term: Term): Meeting[] {
               recap: spanOf(own?.recap ?? []),
               review,
               runThrough: spanOf(own?.runThrough ?? []),
+              run: [],
               times: 1,
               order: 'as_written',
               shown: [],

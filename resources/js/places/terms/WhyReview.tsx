@@ -16,6 +16,7 @@ export function WhyReview({ item, words, names = {} }: Props) {
   return (
     <Why about={t('whyReview.about', { passage: words.numbers(item) })}>
       {item.isFirstNext ? <p>{t('whyReview.firstNext')}</p> : null}
+      {item.isPicked ? <p>{t('whyReview.picked')}</p> : null}
       {item.isPinned ? <p>{t('whyReview.pinned')}</p> : null}
       {item.with !== null ? <p>{t('whyReview.recall', { without: percent(item.without), with: percent(item.with) })}</p> : null}
       {item.most !== null && names[item.most] !== undefined ? <p>{t('whyReview.most', { name: names[item.most] })}</p> : null}

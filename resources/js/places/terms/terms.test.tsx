@@ -103,6 +103,25 @@ test('an order is picked for the run-through of an evening, and left to the plan
   });
 });
 
+test('movements that need not lie together are picked for an evening, one by one', async () => {
+  show();
+  await userEvent.click(await screen.findByText('As a table'));
+  await userEvent.click(screen.getByRole('button', { name: 'Change Tue 20 Jan' }));
+  await userEvent.click(await screen.findByRole('button', { name: /^One by one: movements/ }));
+  const button = screen.getByRole<HTMLButtonElement>('button', { name: 'Review these one by one' });
+  expect(button.disabled).toBe(true);
+  for (const name of ['3. Movement 3', '1. Movement 1']) {
+    screen.getByRole('button', { name }).focus();
+    await userEvent.keyboard(' ');
+  }
+  await userEvent.click(button);
+  await waitFor(() => {
+    expect(of('POST', '/api/terms/{term}/changes/preview').map((one) => one.body)).toEqual([
+      { changes: [{ what: 'review_picked', meeting: 'one', course: 'course', entries: ['e1', 'e3'] }] },
+    ]);
+  });
+});
+
 test('a change is looked at before it is made: words, cost, ghosts; taken over once, though pressed twice', async () => {
   const { container } = show();
   await userEvent.click(await screen.findByText('As a table'));
