@@ -56,7 +56,7 @@ final class ChangeCutting
     public function size(Form $form, LessonSize $size): array
     {
         return DB::transaction(function () use ($form, $size): array {
-            $form->update(self::columns($size, 'target'));
+            $form->update([...self::columns($size, 'target'), 'load_minutes' => $size->minutesPerLoad, 'lesson_movements' => $size->movements]);
             $score = $form->placed()->form;
 
             return ($this->keep)($form, OwnLessons::kept($score, $form->freshly($this->cutter, $score)->lessons));
@@ -64,13 +64,13 @@ final class ChangeCutting
     }
 
     /**
-     * The columns in which a form or a course keeps a size.
+     * The columns in which a form or a course keeps a size; the pace it says is kept apart from it.
      *
      * @param  string  $load  the one of the load
      * @return array<string, float|int|null>
      */
     public static function columns(LessonSize $size, string $load): array
     {
-        return [$load => $size->load, 'lesson_count' => $size->count, 'lesson_minutes' => $size->minutes, 'load_minutes' => $size->minutesPerLoad, 'lambda' => $size->lambda];
+        return [$load => $size->load, 'lesson_count' => $size->count, 'lesson_minutes' => $size->minutes, 'lambda' => $size->lambda];
     }
 }

@@ -13,6 +13,8 @@ use Gorvan\Core\Lesson\CutScope;
 use Gorvan\Core\Lesson\LessonCut;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Lesson\LessonSize;
+use Gorvan\Core\Term\PaceSentence;
+use Gorvan\Core\Term\SaidPace;
 
 /** Cuts a form, or a course of it, in a size that is only tried: nothing is kept. */
 final class TryCut
@@ -30,15 +32,15 @@ final class TryCut
     {
         if ($course === null) {
             $form = $isFree ? $placed->form->with(['entries' => array_map(static fn (Entry $entry): Entry => $entry->cut === null ? $entry : $entry->with(['cut' => null]), $placed->form->entries)]) : $placed->form;
-            $cut = $this->cutter->weighing($size->lambda)->cut($form, $size->target(), $size->count);
+            $cut = $this->cutter->weighing($size->lambda)->cut($form, $size->in($form)->target(), $size->count);
 
             return new TriedCut($form, CutScope::whole($form), $cut, LessonSize::MINUTES_PER_LOAD);
         }
-        $paced = ($this->paced)($course, $placed)->with(['size' => $size, ...($isFree ? ['pins' => []] : []), ...($isFree || $size != $course->size() ? ['takesLessons' => false] : [])]);
+        $paced = ($this->paced)($course, $placed)->with(['size' => $size, 'said' => SaidPace::after($size, $course->said()), ...($isFree ? ['pins' => []] : []), ...($isFree || ! $size->isAs($course->size()) ? ['takesLessons' => false] : [])]);
         $learned = $this->paced->learned($course, $placed);
         $minutes = array_values(Meeting::where('term_id', $course->term_id)->where('state', '<>', 'cancelled')->pluck('minutes')->all());
 
-        return new TriedCut($placed->form, $paced->scope($learned), $paced->cut($this->cutter, $minutes, $learned), $paced->minutesPerLoad());
+        return new TriedCut($placed->form, $paced->scope($learned), $paced->cut($this->cutter, $minutes, $learned), $paced->minutesPerLoad(), PaceSentence::of($paced->paced($minutes, $learned)));
     }
 
     /**
@@ -48,7 +50,7 @@ final class TryCut
      */
     public function sized(Form $row, PlacedForm $placed, ?CourseRow $course, LessonSize $size): TriedCut
     {
-        return $course === null && $placed->form->lessons !== [] && $size == $row->size()
+        return $course === null && $placed->form->lessons !== [] && $size->isAs($row->size())
             ? new TriedCut($placed->form, CutScope::whole($placed->form), $this->kept($row, $placed, null), LessonSize::MINUTES_PER_LOAD)
             : $this($placed, $course, $size);
     }

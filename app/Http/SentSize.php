@@ -7,13 +7,13 @@ namespace App\Http;
 use Gorvan\Core\Lesson\LessonSize;
 use Illuminate\Support\Facades\Validator;
 
-/** The size of lessons as a page sends it: how many, their load, or their minutes, and what a good place to stop weighs. */
+/** The size of lessons as a page sends it: how many, their load, movements or minutes, and what a good place to stop weighs. */
 final class SentSize
 {
     /** How it is described. */
-    public const SHAPE = ['load?' => 'number|null', 'count?' => 'integer|null', 'minutes?' => 'number|null', 'minutesPerLoad?' => 'number|null', 'lambda?' => 'number|null'];
+    public const SHAPE = ['load?' => 'number|null', 'count?' => 'integer|null', 'minutes?' => 'number|null', 'minutesPerLoad?' => 'number|null', 'movements?' => 'number|null', 'lambda?' => 'number|null'];
 
-    private const KEYS = ['load', 'count', 'minutes', 'minutesPerLoad', 'lambda'];
+    private const KEYS = ['load', 'count', 'minutes', 'minutesPerLoad', 'movements', 'lambda'];
 
     /**
      * @param  array<string, mixed>  $sent
@@ -27,11 +27,12 @@ final class SentSize
             'count' => ['nullable', 'integer', 'min:1', 'max:600', 'prohibits:minutes'],
             'minutes' => ['nullable', 'numeric'],
             'minutesPerLoad' => ['nullable', 'numeric'],
+            'movements' => ['nullable', 'numeric', 'prohibits:load,count,minutes,minutesPerLoad'],
             'lambda' => ['nullable', 'numeric'],
         ]);
         $number = static fn (string $key): ?float => isset($given[$key]) ? (float) $given[$key] : null;
 
-        return new LessonSize($number('load'), isset($given['count']) ? (int) $given['count'] : null, $number('minutes'), $number('minutesPerLoad'), $number('lambda'));
+        return new LessonSize($number('load'), isset($given['count']) ? (int) $given['count'] : null, $number('minutes'), $number('minutesPerLoad'), $number('lambda'), $number('movements'));
     }
 
     /**

@@ -110,10 +110,12 @@ final class Course extends Model
         return $this->pace === null ? null : SaidPace::read(JsonNode::parse($this->pace));
     }
 
-    /** How large its lessons should be, where the teacher says it. */
+    /** How large its lessons should be, where the teacher says it, with the pace that was said. */
     public function size(): LessonSize
     {
-        return new LessonSize($this->lesson_load, $this->lesson_count, $this->lesson_minutes, $this->load_minutes, $this->lambda);
+        $said = $this->said();
+
+        return new LessonSize($this->lesson_load, $this->lesson_count, $this->lesson_minutes, $said === null ? $this->load_minutes : $said->minutes, $this->lambda, $said?->movements);
     }
 
     /** Whether it takes the lessons of its form as they are; else it has a cut of its own. */

@@ -27,6 +27,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int|null $lesson_count
  * @property float|null $lesson_minutes
  * @property float|null $load_minutes
+ * @property float|null $lesson_movements
  * @property float|null $lambda
  * @property Collection<int, Entry> $entries
  * @property int $lessons  of its own cut, for lists
@@ -41,7 +42,7 @@ final class Form extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['document' => 'object', 'target' => 'float', 'lesson_count' => 'integer', 'lesson_minutes' => 'float', 'load_minutes' => 'float', 'lambda' => 'float', 'version' => 'integer', 'lessons' => 'integer', 'load' => 'float', 'own_lessons' => 'array'];
+        return ['document' => 'object', 'target' => 'float', 'lesson_count' => 'integer', 'lesson_minutes' => 'float', 'load_minutes' => 'float', 'lesson_movements' => 'float', 'lambda' => 'float', 'version' => 'integer', 'lessons' => 'integer', 'load' => 'float', 'own_lessons' => 'array'];
     }
 
     /** @return HasMany<Entry, $this> in the order of the form; those taken out of it are not among them */
@@ -110,7 +111,7 @@ final class Form extends Model
     /** How large its lessons should be, where the teacher says it. */
     public function size(): LessonSize
     {
-        return new LessonSize($this->target, $this->lesson_count, $this->lesson_minutes, $this->load_minutes, $this->lambda);
+        return new LessonSize($this->target, $this->lesson_count, $this->lesson_minutes, $this->load_minutes, $this->lambda, $this->lesson_movements);
     }
 
     /**
@@ -125,7 +126,7 @@ final class Form extends Model
         $form = ($placed ?? $this->placed())->form;
         $own = OwnLessons::of($form);
 
-        return $own === [] ? $this->freshly($cutter, $form) : $cutter->weighing($this->lambda)->kept($form, CutScope::whole($form), OwnLessons::kept($form, $own), target: $this->size()->target());
+        return $own === [] ? $this->freshly($cutter, $form) : $cutter->weighing($this->lambda)->kept($form, CutScope::whole($form), OwnLessons::kept($form, $own), target: $this->size()->in($form)->target());
     }
 
     /**
@@ -137,6 +138,6 @@ final class Form extends Model
     {
         $size = $this->size();
 
-        return $cutter->weighing($size->lambda)->cut($form, $size->target(), $size->count);
+        return $cutter->weighing($size->lambda)->cut($form, $size->in($form)->target(), $size->count);
     }
 }

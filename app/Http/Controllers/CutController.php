@@ -20,7 +20,7 @@ use Illuminate\Http\Request;
 /** The workbench on which a form, or a course of it, is cut into lessons. */
 final class CutController extends Controller
 {
-    private const QUERY = ['course' => 'string', 'load' => 'number', 'count' => 'integer', 'minutes' => 'number', 'minutesPerLoad' => 'number', 'lambda' => 'number'];
+    private const QUERY = ['course' => 'string', 'load' => 'number', 'count' => 'integer', 'minutes' => 'number', 'minutesPerLoad' => 'number', 'movements' => 'number', 'lambda' => 'number'];
 
     #[Reads('/api/forms/{form}/workbench', 'workbench', 'The lessons as they are, as tried, and without a hand in them', WorkbenchData::class, query: self::QUERY)]
     public function show(Request $request, Form $form, TryCut $try): JsonResponse
@@ -32,7 +32,7 @@ final class CutController extends Controller
         $tried = $try->sized($form, $placed, $course, $size);
         $free = $try($placed, $course, $size, isFree: true);
 
-        return new JsonResponse(new WorkbenchData(SizeData::of($kept), $tried->minutesPerLoad, CutData::of($placed->form, $try->kept($form, $placed, $course), $free->cut), CutData::of($tried->form, $tried->cut, $free->cut), CutData::of($free->form, $free->cut, $free->cut)));
+        return new JsonResponse(new WorkbenchData(SizeData::of($kept), $tried->minutesPerLoad, $tried->pace, CutData::of($placed->form, $try->kept($form, $placed, $course), $free->cut), CutData::of($tried->form, $tried->cut, $free->cut), CutData::of($free->form, $free->cut, $free->cut)));
     }
 
     #[Reads('/api/forms/{form}/prices', 'cutPrices', 'What one notch costs at each join, the free ones chosen anew', PricesData::class, query: [...self::QUERY, 'moving' => 'integer'])]

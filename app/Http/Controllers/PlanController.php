@@ -170,7 +170,8 @@ final class PlanController extends Controller
             $is['cut'] = [...$course->cut ?? ['lessons' => []], 'of_form' => $given['takesLessons'] ?? false];
         }
         if (isset($given['size'])) {
-            $is = [...$is, ...ChangeCutting::columns(SentSize::of((array) $given['size']), 'lesson_load')];
+            $size = SentSize::of((array) $given['size']);
+            $is = [...$is, ...ChangeCutting::columns($size, 'lesson_load'), 'load_minutes' => null, 'pace' => Course::paceColumn(SaidPace::after($size, $course->course($course->form->placed())->said()))];
         }
         if (isset($given['joins']) || ($given['isFree'] ?? false) === true) {
             $form = $course->form->placed()->form;

@@ -21,12 +21,14 @@ final readonly class SizeData
         #[OA\Property]
         public ?float $minutesPerLoad,
         #[OA\Property]
+        public ?float $movements,
+        #[OA\Property]
         public ?float $lambda,
     ) {
     }
 
     public static function of(LessonSize $size): self
     {
-        return new self($size->load, $size->count, $size->minutes, $size->minutesPerLoad, $size->lambda);
+        return new self($size->load, $size->count, $size->minutes, $size->minutesPerLoad, $size->movements, $size->lambda);
     }
 }

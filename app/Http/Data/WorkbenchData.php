@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
+use Gorvan\Core\Reading\Message;
 use OpenApi\Attributes as OA;
 
 /** The lessons as they are, as they would be in the size that is tried, and without any pin or bar of a hand. */
@@ -15,6 +16,8 @@ final readonly class WorkbenchData
         public SizeData $size,
         #[OA\Property]
         public float $minutesPerLoad,
+        #[OA\Property(ref: MessageData::class, nullable: true, description: 'how fast the course goes in the size that is tried; null of no course')]
+        public ?Message $pace,
         #[OA\Property]
         public CutData $kept,
         #[OA\Property]

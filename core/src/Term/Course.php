@@ -102,7 +102,7 @@ final readonly class Course
     /** The pace that was said: of the course, or on the workbench beside the size of its lessons. */
     public function said(): ?SaidPace
     {
-        return $this->said ?? ($this->size->minutesPerLoad === null ? null : SaidPace::minutes($this->size->minutesPerLoad));
+        return $this->said ?? SaidPace::ofSize($this->size);
     }
 
     /**

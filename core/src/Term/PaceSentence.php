@@ -50,6 +50,20 @@ final class PaceSentence
         }]);
     }
 
+    /** How fast a course goes, and where that is from: said, learned from its lessons, or usual for its approach. */
+    public static function of(Course $course): Message
+    {
+        $kind = $course->approach->mainRound();
+        $with = ['pace' => self::movements($course->pace->movements ?? 1.0), 'minutes' => round($course->minutesPerLoad($kind), 1)];
+        $lessons = ($course->paces[$kind->value] ?? null)->lessons ?? 0;
+
+        return match (true) {
+            $course->said() !== null => Message::of('pace.is_said', ...$with),
+            $lessons > 0 => Message::of('pace.is_learned', ...$with, count: $lessons),
+            default => Message::of('pace.is_usual', ...$with),
+        };
+    }
+
     /** An amount of movements an evening, as a teacher says it: "2 to 3 movements". */
     public static function movements(float $movements): Message
     {

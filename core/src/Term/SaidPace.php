@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Term;
 
+use Gorvan\Core\Lesson\LessonSize;
 use Gorvan\Core\Reading\Contradiction;
 use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Written;
@@ -16,9 +17,9 @@ use stdClass;
 final readonly class SaidPace implements Written
 {
     /** Movements an evening, in tenths. */
-    public const LEAST_MOVEMENTS = 0.1;
+    public const LEAST_MOVEMENTS = LessonSize::LEAST_MOVEMENTS;
 
-    public const MOST_MOVEMENTS = 20.0;
+    public const MOST_MOVEMENTS = LessonSize::MOST_MOVEMENTS;
 
     /** Minutes a unit of load. */
     public const LEAST_MINUTES = 0.5;
@@ -39,6 +40,25 @@ final readonly class SaidPace implements Written
     public static function minutes(float $minutes): self
     {
         return new self(null, max(self::LEAST_MINUTES, min(self::MOST_MINUTES, $minutes)));
+    }
+
+    /** The pace a size of lessons says; null where it says none. */
+    public static function ofSize(LessonSize $size): ?self
+    {
+        return match (true) {
+            $size->movements !== null => self::movements($size->movements),
+            $size->minutesPerLoad !== null => self::minutes($size->minutesPerLoad),
+            default => null,
+        };
+    }
+
+    /**
+     * The pace that stands once a size is said: its own; how many lessons or how much of them says nothing of the pace, and leaves what
+     * was said; whoever says neither goes as usual again.
+     */
+    public static function after(LessonSize $size, ?self $before): ?self
+    {
+        return self::ofSize($size) ?? ($size->count !== null || $size->load !== null ? $before : null);
     }
 
     /** @throws \Gorvan\Core\Reading\BadInput with the JSON path; one of the two is said, not both */

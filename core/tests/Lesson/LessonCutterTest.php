@@ -290,7 +290,7 @@ test('one lesson has no notch, and a passage is priced inside itself alone', fun
 });
 
 test('a size is a count, a load, or minutes over the minutes of a unit', function () {
-    expect((new LessonSize(minutes: 20.0))->target())->toBe(2.5)
+    expect((new LessonSize(minutes: 15.0))->target())->toBe(2.5) // 6 minutes a unit, as piece by piece
         ->and((new LessonSize(minutes: 20.0))->target(5.0))->toBe(4.0)
         ->and((new LessonSize(minutes: 20.0, minutesPerLoad: 10.0))->target(5.0))->toBe(2.0)
         ->and((new LessonSize(load: 3.0, minutes: 20.0))->target())->toBe(3.0)

@@ -89,6 +89,7 @@ export interface TriedSize {
   count?: number;
   minutes?: number;
   minutesPerLoad?: number;
+  movements?: number;
   lambda?: number;
 }
 export const sizeAsked = (course: string | null, size: TriedSize) => ({ ...ofCourse(course), ...size });

@@ -13,6 +13,7 @@ import { Slider } from '../../kit/Slider';
 import { usePaused } from '../../kit/usePaused';
 import { Why } from '../../kit/Why';
 import { type Held, Ribbon } from '../../pictures/Ribbon';
+import { sentence } from '../../messages/say';
 import { FormPages } from '../forms/FormPages';
 import { usePassageWords } from '../meeting/PlanList';
 import { wholeMinutes } from './lesson';
@@ -35,11 +36,12 @@ export function WorkbenchPlace() {
   );
 }
 
-type By = 'usual' | 'minutes' | 'count' | 'load';
+type By = 'usual' | 'movements' | 'minutes' | 'count' | 'load';
 
 /** What is typed, as it is typed. */
 interface Draft {
   by: By;
+  movements: string;
   minutes: string;
   perLoad: string;
   count: string;
@@ -49,10 +51,17 @@ interface Draft {
 
 const text = (value: number | null) => (value === null ? '' : number(value));
 
+function sayingOf({ count, load, minutes, minutesPerLoad, movements }: Workbench['size']): By {
+  if (count !== null) return 'count';
+  if (load !== null) return 'load';
+  if (minutes !== null || minutesPerLoad !== null) return 'minutes';
+  return movements === null ? 'usual' : 'movements';
+}
+
 function draftOf({ size, kept }: Workbench): Draft {
-  const by = size.count !== null ? 'count' : size.load !== null ? 'load' : size.minutes !== null ? 'minutes' : 'usual';
   return {
-    by,
+    by: sayingOf(size),
+    movements: text(size.movements),
     minutes: text(size.minutes),
     perLoad: text(size.minutesPerLoad),
     count: text(size.count),
@@ -65,9 +74,17 @@ const said = (value: string) => (value.trim() === '' || Number.isNaN(Number(valu
 
 /** The size a draft says; a field that is still empty says nothing. */
 function sizeOf(draft: Draft): TriedSize {
-  const [minutes, perLoad, count, load] = [draft.minutes, draft.perLoad, draft.count, draft.load].map(said);
+  const [movements, minutes, perLoad, count, load] = [
+    draft.movements,
+    draft.minutes,
+    draft.perLoad,
+    draft.count,
+    draft.load,
+  ].map(said);
   return {
-    ...(draft.by === 'minutes' && minutes != null ? { minutes, ...(perLoad == null ? {} : { minutesPerLoad: perLoad }) } : {}),
+    ...(draft.by === 'movements' && movements != null ? { movements } : {}),
+    ...(draft.by === 'minutes' && minutes != null ? { minutes } : {}),
+    ...(draft.by === 'minutes' && perLoad != null ? { minutesPerLoad: perLoad } : {}),
     ...(draft.by === 'count' && count != null ? { count } : {}),
     ...(draft.by === 'load' && load != null ? { load } : {}),
     lambda: draft.lambda,
@@ -131,9 +148,16 @@ function Bench({ form, saved, course }: { form: Form; saved: Workbench; course: 
             onValue={(by) => {
               set({ by });
             }}
-            of={(['usual', 'minutes', 'count', 'load'] as const).map((by) => ({ value: by, text: t(`lessons.by.${by}`) }))}
+            of={(['usual', 'movements', 'minutes', 'count', 'load'] as const).map((by) => ({ value: by, text: t(`lessons.by.${by}`) }))}
           />
           {draft.by === 'usual' ? <p>{t('lessons.usual', { minutes: wholeMinutes(minutes(shown.tried.target)) })}</p> : null}
+          {draft.by === 'movements' ? (
+            <Numeric
+              label={t(course === null ? 'lessons.movements' : 'lessons.movementsEvening')}
+              value={draft.movements}
+              onValue={(value) => set({ movements: value })}
+            />
+          ) : null}
           {draft.by === 'minutes' ? (
             <div className="grid grid-cols-2 gap-3">
               <Numeric label={t('lessons.minutes')} value={draft.minutes} onValue={(value) => set({ minutes: value })} />
@@ -156,6 +180,7 @@ function Bench({ form, saved, course }: { form: Form; saved: Workbench; course: 
               onValue={(value) => set({ load: value })}
             />
           ) : null}
+          {shown.pace === null ? null : <p>{sentence(shown.pace)}</p>}
           <Slider
             label={t('lessons.lambda')}
             min={0}

@@ -26,8 +26,9 @@ const cut = (ends: number[], change: Partial<Cut> = {}): Cut => ({
   ...change,
 });
 const bench = (change: Partial<Workbench> = {}): Workbench => ({
-  size: { load: null, count: null, minutes: null, minutesPerLoad: null, lambda: null },
+  size: { load: null, count: null, minutes: null, minutesPerLoad: null, movements: null, lambda: null },
   minutesPerLoad: 8,
+  pace: null,
   kept: cut([2, 4, 6]),
   tried: cut([2, 4, 6]),
   free: cut([2, 4, 6]),
@@ -134,6 +135,31 @@ describe('the size of the lessons', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Keep these lessons' }));
     await waitFor(() => {
       expect(server.got('PUT', '/api/forms/{form}/cutting').map((one) => one.body)).toEqual([{ count: 2, lambda: 0.5 }]);
+    });
+  });
+
+  test('can be said in movements an evening; how fast a course goes is said in words', async () => {
+    server.answers['GET /api/forms/{form}/workbench'] = bench({
+      pace: { code: 'pace.is_usual', with: { pace: { code: 'pace.movements_between', with: { from: 2, to: 3 } }, minutes: 6 } },
+    });
+    server.answers['PATCH /api/courses/{course}'] = { id: 'change', at: '', cause: { code: 'cause.changed', with: {} }, moved: [] };
+    open('?course=c');
+    expect(
+      await screen.findByText(
+        '2 to 3 movements an evening; a simple movement takes 6 minutes, as is usual for this way of teaching.',
+      ),
+    ).toBeTruthy();
+    await userEvent.click(screen.getByRole('radio', { name: 'Movements' }));
+    await userEvent.type(screen.getByLabelText('Movements an evening'), '2.5');
+    const keep = screen.getByRole<HTMLButtonElement>('button', { name: 'Keep these lessons' });
+    await waitFor(() => {
+      expect(keep.disabled).toBe(false);
+    });
+    await userEvent.click(keep);
+    await waitFor(() => {
+      expect(server.got('PATCH', '/api/courses/{course}').map((one) => one.body)).toEqual([
+        { size: { movements: 2.5, lambda: 0.5 } },
+      ]);
     });
   });
 
