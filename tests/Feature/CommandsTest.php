@@ -169,6 +169,27 @@ test('gorvan:plan prints a term for a class that starts with nothing, and what e
     }
 });
 
+test('gorvan:plan keeps a running order of its own, and gives nothing new where it has no part for it', function () {
+    $form = implode("\n", array_map(fn (int $at) => "$at. Reed $at", range(1, 24)));
+    $term = ['from' => '2026-01-06', 'to' => '2026-03-24', 'timezone' => 'Europe/Berlin', 'pattern' => [['weekday' => 'Tue', 'at' => '19:00', 'minutes' => 75]]];
+    $plan = function (array ...$order) use ($form, $term): array {
+        [$exit, $out] = artisan(['gorvan:plan', 'reeds.txt', 'term.json', '--json'], $form, 'reeds.txt', ['term.json' => json_encode([...$term, 'order' => $order])]);
+        expect($exit)->toBe(0);
+
+        return json_decode($out, true);
+    };
+    $around = [['kind' => 'warm_up', 'minutes' => 25], ['kind' => 'run_through'], ['kind' => 'focus'], ['kind' => 'review']];
+    $own = $plan(...[...$around, ['kind' => 'new'], ['kind' => 'close', 'minutes' => 4]]);
+    foreach ($own['meetings'] as $meeting) {
+        $boxes = array_column($meeting['boxes'], 'minutes', 'kind');
+        expect(array_values(array_diff(array_keys($boxes), ['free'])))->toBe(['warm_up', 'run_through', 'review', 'new', 'close'])
+            ->and([$boxes['warm_up'], $boxes['close'], array_sum($boxes)])->toBe([25, 4, 75]);
+    }
+    expect($own['reach'])->toBe(24);
+    $nothing = $plan(...$around);
+    expect($nothing['reach'])->toBeNull()->and(array_merge(...array_column($nothing['meetings'], 'lessons')))->toBe([]);
+});
+
 test('what is wrong is one line on standard error, nothing on standard output, exit 2', function (array $arguments, ?string $file, string $says) {
     [$exit, $out, $errors] = artisan([...$arguments, '--json'], $file);
     expect($exit)->toBe(2)->and($out)->toBe('')->and(substr_count(trim($errors), "\n"))->toBe(0)->and($errors)->toContain($says);

@@ -30,6 +30,11 @@ final class Contradiction extends BadInput
         return new self($place, Message::of('contradiction.showing_outside', on: $on, from: $from, to: $to));
     }
 
+    public static function closeIsLast(string $place): self
+    {
+        return new self($place, Message::of('contradiction.close_last'));
+    }
+
     public static function pace(string $place): self
     {
         return new self($place, Message::of('contradiction.pace'));

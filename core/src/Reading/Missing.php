@@ -37,6 +37,11 @@ final class Missing extends BadInput
         return new self('1', Message::of('missing.title_column'));
     }
 
+    public static function parts(string $place): self
+    {
+        return new self($place, Message::of('missing.parts'));
+    }
+
     public static function pattern(string $place): self
     {
         return new self($place, Message::of('missing.pattern'));

@@ -106,13 +106,17 @@ final readonly class Course
     }
 
     /**
-     * Minutes of new work of a usual evening, not rounded.
+     * Minutes of new work of a usual evening, not rounded: half of what its middle has, where that is less than usual.
      *
      * @param  list<int>  $minutes  of the term's meetings
      */
-    public function newMinutes(array $minutes): float
+    public function newMinutes(array $minutes, ?RunningOrder $order = null): float
     {
-        return self::NEW_SHARE * self::median($minutes === [] ? [self::USUAL_MEETING] : $minutes) * $this->share;
+        $minutes = $minutes === [] ? [self::USUAL_MEETING] : $minutes;
+        $usual = self::NEW_SHARE * self::median($minutes);
+        $middle = $order === null ? null : self::median(array_map(static fn (int $one): float => $order->middleOf($one), $minutes));
+
+        return ($middle === null ? $usual : min($usual, $middle / 2)) * $this->share;
     }
 
     /**
@@ -121,7 +125,7 @@ final readonly class Course
      * @param  list<int>  $minutes  of the term's meetings
      * @param  list<int>  $learned  positions the group was taught before this course
      */
-    public function paced(array $minutes, array $learned = [], LoadModel $loads = new LoadModel): self
+    public function paced(array $minutes, array $learned = [], ?RunningOrder $order = null, LoadModel $loads = new LoadModel): self
     {
         $load = 0.0;
         $movements = 0;
@@ -135,7 +139,7 @@ final readonly class Course
         $usual = $bare->minutesPerLoad($this->approach->mainRound());
         $asked = $this->size->count !== null ? $load / $this->size->count : $this->size->target($this->said()->minutes ?? $usual);
 
-        return $this->with(['pace' => CoursePace::of($this->said(), $this->newMinutes($minutes), $load, $movements, $usual, $asked > 0.0 ? $asked : null)]);
+        return $this->with(['pace' => CoursePace::of($this->said(), $this->newMinutes($minutes, $order), $load, $movements, $usual, $asked > 0.0 ? $asked : null)]);
     }
 
     /** Whole minutes a lesson takes, rounded up (engine 8). Pure. */
@@ -245,7 +249,7 @@ final readonly class Course
         return new CutScope($this->target, $learned, $pins);
     }
 
-    /** @param  non-empty-list<int>  $minutes */
+    /** @param  non-empty-list<int>|non-empty-list<float>  $minutes */
     private static function median(array $minutes): float
     {
         sort($minutes);

@@ -12,9 +12,6 @@ use Gorvan\Core\Reading\Message;
  */
 final readonly class MeetingBoxes
 {
-    /** What the parts weigh beside each other, review, new work and run-through as one. */
-    private const SHARES = ['settle' => 4, 'warm_up' => 18, 'focus' => 10, 'middle' => 62, 'close' => 6];
-
     /** Of the middle, where no lesson is known yet. */
     private const MIDDLE = ['review' => 4, 'new' => 5, 'run_through' => 1];
 
@@ -38,7 +35,7 @@ final readonly class MeetingBoxes
     public static function unplanned(int $total, bool $hasFocus = true): self
     {
         $weights = [];
-        foreach (self::shares($hasFocus) as $box => $share) {
+        foreach (RunningOrder::usual($hasFocus)->shares() as $box => $share) {
             $weights += $box === 'middle' ? array_map(static fn (int $of): int => $of * $share, self::MIDDLE) : [$box => $share * array_sum(self::MIDDLE)];
         }
         $minutes = self::shared($total, $weights);
@@ -59,13 +56,16 @@ final readonly class MeetingBoxes
             'review' => $sum(static fn (CourseMinutes $course): int => $course->review),
             'new' => $sum(static fn (CourseMinutes $course): int => $course->new),
             'run_through' => $sum(static fn (CourseMinutes $course): int => $course->runThrough),
-            // What nobody has work for comes before the close.
-            ...array_filter(['free' => $sum(static fn (CourseMinutes $course): int => $course->free)]),
         ];
+        // What nobody has work for comes after the middle.
+        $free = array_filter([Box::Free->value => $sum(static fn (CourseMinutes $course): int => $course->free)]);
+        $inside = array_intersect($frame->order, RunningOrder::IN_THE_MIDDLE);
         $minutes = [];
-        foreach ($frame->minutes as $box => $of) {
-            $minutes += $box === 'middle' ? $middle : [$box => $of];
+        foreach ($frame->order as $at => $box) {
+            $minutes[$box] = $middle[$box] ?? $frame->minutes[$box] ?? 0;
+            $minutes += $at === array_key_last($inside) ? $free : [];
         }
+        $minutes += $free;
         $unsaid = static fn (string $box): bool => ! isset($frame->fixed[$box]);
 
         return new self($frame->total, $minutes, $courses, [...$frame->notes, ...self::empty(array_filter($frame->minutes, $unsaid, ARRAY_FILTER_USE_KEY))]);
@@ -77,20 +77,10 @@ final readonly class MeetingBoxes
         return $title === null ? $note : Message::of('plan.in_course', title: $title, what: $note);
     }
 
-    /**
-     * What stands beside each other in a meeting; a group that works on no principles has no focus.
-     *
-     * @return array<string, int>
-     */
-    public static function shares(bool $hasFocus = true): array
-    {
-        return $hasFocus ? self::SHARES : array_diff_key(self::SHARES, ['focus' => true]);
-    }
-
     /** @return array<string, int> what settle, warm-up, focus and close weigh beside each other and the middle (engine 8, *default*) */
     public static function percents(bool $hasFocus = true): array
     {
-        $shares = self::shares($hasFocus);
+        $shares = RunningOrder::usual($hasFocus)->shares();
         $all = array_sum($shares);
 
         return array_map(static fn (int $share): int => (int) round(100 * $share / $all), array_diff_key($shares, ['middle' => true]));

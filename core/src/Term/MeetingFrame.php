@@ -12,14 +12,13 @@ use Gorvan\Core\Reading\Message;
  */
 final readonly class MeetingFrame
 {
-    private const IN_THE_MIDDLE = ['review', 'new', 'run_through'];
-
     /**
      * @param  array<string, int>  $minutes  settle, warm-up, focus, `middle` and close, as far as they are in the meeting's order
      * @param  array<string, int>  $fixed  what the teacher said, by the name of the {@see Box}, as it is kept
      * @param  list<Message>  $notes  where it could not be kept
+     * @param  list<string>  $order  its parts
      */
-    private function __construct(public int $total, public array $minutes, public array $fixed, public array $notes)
+    private function __construct(public int $total, public array $minutes, public array $fixed, public array $notes, public array $order)
     {
     }
 
@@ -27,20 +26,21 @@ final readonly class MeetingFrame
      * @param  int  $total  minutes, 1 or more
      * @param  array<string, int>  $fixed  minutes the teacher said, by the name of the {@see Box}
      */
-    public static function of(int $total, array $fixed = [], bool $hasFocus = true): self
+    public static function of(int $total, array $fixed = [], ?RunningOrder $running = null): self
     {
-        $shares = MeetingBoxes::shares($hasFocus);
-        if (! $hasFocus) {
-            unset($fixed['focus']);
-        }
-        $order = array_merge(...array_map(static fn (string $box): array => $box === 'middle' ? self::IN_THE_MIDDLE : [$box], array_keys($shares)));
+        $running ??= RunningOrder::usual();
+        $shares = $running->shares();
+        $order = $running->order();
+        // A part that the order does not hold has no minutes, whatever was said of it.
+        $fixed = array_replace($running->minutes(), array_intersect_key($fixed, array_fill_keys($order, 0)));
+        $none = array_intersect_key($fixed, array_fill_keys(array_diff(RunningOrder::IN_THE_MIDDLE, $order), 0));
         $fixed = array_replace(array_intersect_key(array_fill_keys($order, 0), $fixed), array_intersect_key($fixed, array_fill_keys($order, 0)));
         [$fixed, $notes] = self::within($total, $fixed);
-        $around = array_diff_key($fixed, array_fill_keys(self::IN_THE_MIDDLE, 0));
-        $inside = (int) array_sum(array_intersect_key($fixed, array_fill_keys(self::IN_THE_MIDDLE, 0)));
+        $around = array_diff_key($fixed, array_fill_keys(RunningOrder::IN_THE_MIDDLE, 0));
+        $inside = (int) array_sum(array_intersect_key($fixed, array_fill_keys(RunningOrder::IN_THE_MIDDLE, 0)));
         $left = $total - (int) array_sum($around);
         $weights = array_diff_key($shares, $around);
-        $minutes = MeetingBoxes::shared($left, $weights);
+        $minutes = ($weights === [] ? [] : MeetingBoxes::shared($left, $weights)) + [RunningOrder::MIDDLE => 0];
         if ($minutes['middle'] < $inside) {
             // Only what exceeds the middle shrinks the others, in proportion.
             $others = array_diff_key($weights, ['middle' => 0]);
@@ -50,7 +50,7 @@ final readonly class MeetingFrame
         $minutes['middle'] += $left - (int) array_sum($minutes);
         $minutes += $around;
 
-        return new self($total, array_map(static fn (string $box): int => $minutes[$box], array_combine(array_keys($shares), array_keys($shares))), $fixed, $notes);
+        return new self($total, array_map(static fn (string $box): int => $minutes[$box], array_combine([...array_keys($shares), RunningOrder::MIDDLE], [...array_keys($shares), RunningOrder::MIDDLE])), $fixed + $none, $notes, $order);
     }
 
     /**

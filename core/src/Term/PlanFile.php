@@ -22,7 +22,7 @@ final readonly class PlanFile
 {
     public const SEED = 'gorvan';
 
-    private const KEYS = ['from', 'to', 'timezone', 'pattern', 'closures', 'seed', 'attendance', 'target', 'showing', 'lesson_target', 'pace', 'rhythm', 'spread', 'reserve', 'look_back', 'known', 'keep', 'courses', 'turns'];
+    private const KEYS = ['from', 'to', 'timezone', 'pattern', 'closures', 'seed', 'attendance', 'target', 'showing', 'lesson_target', 'pace', 'rhythm', 'spread', 'reserve', 'look_back', 'known', 'keep', 'courses', 'turns', 'order'];
 
     private const COURSE_KEYS = ['target', 'keep', 'known', 'approach', 'pace', 'share', 'showing'];
 
@@ -45,6 +45,7 @@ final readonly class PlanFile
         public string $seed,
         public float $attendance,
         public array $warnings,
+        public ?RunningOrder $order = null,
     ) {
     }
 
@@ -58,6 +59,7 @@ final readonly class PlanFile
         $many = $root->optional('courses');
         $nodes = $many === null ? [$root] : $many->itemsAtMost(self::MOST_COURSES);
         $courses = $known = $warnings = [];
+        $order = $root->optional('order') === null ? null : RunningOrder::read($root->optional('order'))->withoutFocus();
         foreach ($nodes === [] ? [$root] : $nodes as $n => $node) {
             array_push($warnings, ...($node === $root ? [] : $node->unknown(self::COURSE_KEYS)));
             $keeps = self::passages($node->optional('keep'), $form);
@@ -79,7 +81,7 @@ final readonly class PlanFile
                 keeps: array_map($form->idsOf(...), $keeps),
                 takesLessons: $lessonTarget === null,
             );
-            $courses[] = $course->paced($minutes, $known[$n]);
+            $courses[] = $course->paced($minutes, $known[$n], $order);
         }
         $turns = Fields::each($root->optional('turns'), static fn (JsonNode $one): int => $one->whole(0, count($courses) - 1));
 
@@ -92,6 +94,7 @@ final readonly class PlanFile
             $root->optional('seed')?->text(Fields::SHORT) ?? self::SEED,
             $root->optional('attendance')?->number(0, 1) ?? ExpectedStudent::USUALLY_COMES,
             [...$dates->warnings, ...$warnings],
+            $order,
         );
     }
 
@@ -122,7 +125,7 @@ final readonly class PlanFile
             $this->known[$n],
             array_map(fn (ExpectedStudent $one): ExpectedStudent => new ExpectedStudent($one->id, $one->comes, $one->trust, array_fill_keys($this->known[$n], new KnownEntry($state, $before))), ExpectedStudent::invented($students, $this->attendance)),
             learned: $this->known[$n],
-        ), $this->courses, array_keys($this->courses)), turns: $this->turns);
+        ), $this->courses, array_keys($this->courses)), turns: $this->turns, order: $this->order);
     }
 
     /** @return list<Passage> */

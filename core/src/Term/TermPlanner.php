@@ -82,16 +82,17 @@ final readonly class TermPlanner
      */
     private function walk(TermRequest $request, array $spread, ?callable $goesOn): array
     {
-        $calendar = new TermCalendar($request->meetings);
+        $order = $request->order();
+        $calendar = new TermCalendar($request->meetings, null, $order->bringsNew());
         $own = TermTurns::of($request->meetings, array_map(static fn (CourseOutset $outset): Course => $outset->course, $request->courses), $request->turns);
-        $walks = array_map(static fn (CourseOutset $outset, bool $is, ?array $of): CourseWalk => new CourseWalk($request->seed, $outset->with(['course' => $outset->course->with(['spread' => $is])]), $of === null ? $calendar : new TermCalendar($request->meetings, $of)), $request->courses, $spread, $own);
+        $walks = array_map(static fn (CourseOutset $outset, bool $is, ?array $of): CourseWalk => new CourseWalk($request->seed, $outset->with(['course' => $outset->course->with(['spread' => $is])]), $of === null ? $calendar : new TermCalendar($request->meetings, $of, $calendar->bringsNew)), $request->courses, $spread, $own);
         $planned = $reviews = $warnings = [];
         foreach ($request->meetings as $at => $meeting) {
             if ($meeting->isOpen) {
                 if ($goesOn !== null) {
                     $goesOn();
                 }
-                $planner = new MeetingPlanner($walks, $calendar, $at, $request->hasFocus());
+                $planner = new MeetingPlanner($walks, $calendar, $at, $order);
                 $planned[$at] = $planner->plan();
                 $reviews[$at] = $planner->problems;
                 array_push($warnings, ...self::missedPins($meeting, $planned[$at]));

@@ -14,8 +14,9 @@ final readonly class TermRequest
      * @param  WarmUpOutset|null  $warmUps  null where there are none to choose from
      * @param  bool  $hasFocus  the group works on principles, also where a question leaves them aside
      * @param  list<int>  $turns  whose evening it is, by place in the courses, over and over; none where all share each evening
+     * @param  RunningOrder|null  $order  of its classes; null for the usual one
      */
-    public function __construct(public string $seed, public array $meetings, public array $courses, public ?FocusOutset $focus = null, public ?WarmUpOutset $warmUps = null, public array $turns = [], public bool $hasFocus = false)
+    public function __construct(public string $seed, public array $meetings, public array $courses, public ?FocusOutset $focus = null, public ?WarmUpOutset $warmUps = null, public array $turns = [], public bool $hasFocus = false, public ?RunningOrder $order = null)
     {
     }
 
@@ -23,6 +24,14 @@ final readonly class TermRequest
     public function hasFocus(): bool
     {
         return $this->hasFocus || $this->focus !== null;
+    }
+
+    /** In which order its classes go. */
+    public function order(): RunningOrder
+    {
+        $order = $this->order ?? RunningOrder::usual();
+
+        return $this->hasFocus() ? $order : $order->withoutFocus();
     }
 
     /** The same without what a question does not ask for: principles and warm-ups are not chosen, and their minutes stay. */

@@ -2,17 +2,20 @@
 
 declare(strict_types=1);
 
+use Gorvan\Core\Reading\BadInput;
+use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Term\Box;
 use Gorvan\Core\Term\CourseMinutes;
 use Gorvan\Core\Term\CourseNeed;
 use Gorvan\Core\Term\MeetingBoxes;
 use Gorvan\Core\Term\MeetingFrame;
+use Gorvan\Core\Term\RunningOrder;
 use Gorvan\Core\Tests\Said;
 
 /** A meeting with one course, by the minutes of its new work and its run-through. */
 function boxes(int $total, float $new, float $run, array $fixed = [], bool $hasFocus = true): MeetingBoxes
 {
-    $frame = MeetingFrame::of($total, $fixed, $hasFocus);
+    $frame = MeetingFrame::of($total, $fixed, RunningOrder::usual($hasFocus));
     $own = static fn (string $box): ?int => $frame->fixed[$box] ?? null;
 
     return MeetingBoxes::planned($frame, [CourseMinutes::around($frame->minutes['middle'], new CourseNeed(1.0, $new, $run, null, MeetingBoxes::mostRunThrough($total, 1.0), $own('review'), $own('new'), $own('run_through')))]);
@@ -43,6 +46,30 @@ test('a group that works on no principles has no focus, and what it would have g
     expect(boxes(75, 24, 5, hasFocus: false)->all())->toBe(['settle' => 3, 'warm_up' => 15, 'review' => 23, 'new' => 24, 'run_through' => 5, 'close' => 5])
         ->and(array_keys(MeetingBoxes::unplanned(75, false)->all()))->not->toContain('focus')
         ->and(boxes(60, 10, 2, ['focus' => 9], false)->all())->not->toHaveKey('focus');
+});
+
+test('a running order of its own: parts with minutes keep them, shares weigh beside each other, and all stand in its order', function () {
+    $order = fn (array ...$parts): RunningOrder => RunningOrder::read(JsonNode::of(array_map(fn (array $part): object => (object) $part, $parts), '$.order'));
+    $laid = function (int $total, RunningOrder $order, array $fixed = []): array {
+        $frame = MeetingFrame::of($total, $fixed, $order);
+        $own = fn (string $box): ?int => $frame->fixed[$box] ?? null;
+
+        return MeetingBoxes::planned($frame, [CourseMinutes::around($frame->minutes['middle'], new CourseNeed(1.0, 20.0, 4.0, null, 15, $own('review'), $own('new'), $own('run_through')))])->all();
+    };
+    $long = $order(['kind' => 'warm_up', 'minutes' => 20], ['kind' => 'run_through'], ['kind' => 'new'], ['kind' => 'review'], ['kind' => 'close', 'share' => 10]);
+    // 70 minutes less 20 are 50: the middle 62 and the close 10 of 72.
+    expect($laid(70, $long))->toBe(['warm_up' => 20, 'run_through' => 4, 'new' => 20, 'review' => 19, 'close' => 7])
+        ->and($long->middleOf(70))->toEqualWithDelta(50 * 62 / 72, 1e-9)
+        ->and($laid(70, $long, ['warm_up' => 10, 'settle' => 9]))->toBe(['warm_up' => 10, 'run_through' => 4, 'new' => 20, 'review' => 28, 'close' => 8])
+        // Review alone says its share, and stands for the middle; what is not in the order has no minutes, and what it leaves is open.
+        ->and($laid(60, $order(['kind' => 'review', 'share' => 30], ['kind' => 'settle', 'share' => 30])))->toBe(['review' => 30, 'settle' => 30])
+        ->and($laid(60, $order(['kind' => 'settle', 'minutes' => 40], ['kind' => 'new'])))->toBe(['settle' => 40, 'new' => 20])
+        ->and($order(['kind' => 'review'], ['kind' => 'settle'])->bringsNew())->toBeFalse()->and($order(['kind' => 'new', 'minutes' => 0])->bringsNew())->toBeFalse()
+        ->and($laid(75, RunningOrder::usual()))->toBe(boxes(75, 20.0, 4.0)->all());
+    $wrong = fn (array ...$parts) => fn () => $order(...$parts);
+    expect($wrong(['kind' => 'close'], ['kind' => 'settle']))->toThrow(BadInput::class, '$.order[0].kind')
+        ->and($wrong(['kind' => 'settle'], ['kind' => 'settle']))->toThrow(BadInput::class, '$.order[1].kind')
+        ->and($wrong(['kind' => 'talk']))->toThrow(BadInput::class, '$.order[0].kind')->and($wrong())->toThrow(BadInput::class, '$.order');
 });
 
 test('new work is rounded up, the run-through stays within 15 % and leaves review a fifth, review has the rest', function () {

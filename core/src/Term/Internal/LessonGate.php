@@ -59,6 +59,7 @@ final readonly class LessonGate
             return $this->withoutLessons($at);
         }
         $held = match (true) {
+            ! $this->calendar->bringsNew => Decision::holds(Message::of('plan.why.no_new_part')),
             $pins->bringsNothing() => Decision::holds(Message::of('plan.why.nothing_new')),
             isset($pins->gives[$course->id]) => Decision::gives($next, Message::of('plan.why.pinned', number: $next->number)),
             $pinned !== null && $pinned > $next->number => Decision::gives($next, Message::of('plan.why.before_pinned', number: $next->number, pinned: $pinned)),

@@ -11,6 +11,7 @@ use Gorvan\Core\Term\MeetingFrame;
 use Gorvan\Core\Term\MeetingKind;
 use Gorvan\Core\Term\MeetingPlan;
 use Gorvan\Core\Term\ReviewProblem;
+use Gorvan\Core\Term\RunningOrder;
 
 /**
  * Plans one meeting to the minute (engine 8), and lets it happen to the simulated class.
@@ -29,14 +30,14 @@ final class MeetingPlanner
     public array $problems = [];
 
     /** @param  non-empty-list<CourseWalk>  $walks */
-    public function __construct(private readonly array $walks, private readonly TermCalendar $calendar, private readonly int $at, private readonly bool $hasFocus)
+    public function __construct(private readonly array $walks, private readonly TermCalendar $calendar, private readonly int $at, private readonly RunningOrder $order)
     {
     }
 
     public function plan(): MeetingPlan
     {
         $meeting = $this->calendar->meetings[$this->at];
-        $frame = MeetingFrame::of($meeting->minutes, $meeting->pins->boxes, $this->hasFocus);
+        $frame = MeetingFrame::of($meeting->minutes, $meeting->pins->boxes, $this->order);
         $shares = $this->shares();
         $middles = $frame->middles($shares);
         $fixed = [$frame->fixedIn(Box::Review, $shares), $frame->fixedIn(Box::New, $shares), $frame->fixedIn(Box::RunThrough, $shares)];

@@ -41,8 +41,9 @@ final readonly class TermCalendar
     /**
      * @param  list<TermMeeting>  $meetings  of the term
      * @param  list<int>|null  $own  where courses take turns; null for all
+     * @param  bool  $bringsNew  the running order of its classes has a place for something new
      */
-    public function __construct(public array $meetings, ?array $own = null)
+    public function __construct(public array $meetings, ?array $own = null, public bool $bringsNew = true)
     {
         $this->days = array_map(static fn (TermMeeting $meeting): int => Day::number($meeting->on), $meetings);
         $this->own = $own ?? array_keys($meetings);
@@ -123,7 +124,7 @@ final readonly class TermCalendar
      */
     public function evenings(Course $course): array
     {
-        return array_values(array_filter($this->own, fn (int $at): bool => ! $this->meetings[$at]->pins->bringsNothing() && $this->holds($at, $course) === null));
+        return array_values(array_filter($this->own, fn (int $at): bool => $this->bringsNew && ! $this->meetings[$at]->pins->bringsNothing() && $this->holds($at, $course) === null));
     }
 
     private function following(int $at): ?int
