@@ -27,7 +27,7 @@ use Illuminate\Support\Facades\DB;
 final class PlanTerm
 {
     /** The format of plans that is written; older ones are made anew when they are next looked at. */
-    public const FORMAT = 2;
+    public const FORMAT = 3;
 
     /** Plans made anew for no other reason are no news: no difference is told, and calendars keep their numbers. */
     public const QUIETLY = 'cause.format';

@@ -6,10 +6,12 @@ namespace App\Actions;
 
 use App\Models\Course;
 use App\Models\CurrentSchool;
+use App\Models\KeptLesson;
 use App\Models\LoggedClass;
 use App\Models\PlacedForm;
 use App\Models\Student;
 use App\Models\Term;
+use Gorvan\Core\Lesson\Content\LeadUps;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Memory\Tracks;
 use Gorvan\Core\Reading\Day;
@@ -67,6 +69,9 @@ final class ReadPlanning
         [$evenings, $before] = $this->evenings($term, $placed);
         $history = CourseHistory::of($evenings, $placed->form, $cut, $before);
 
+        $lessons = KeptLesson::where('form_id', $row->form_id)->where(static fn ($either) => $either->where('course_id', $row->id)->orWhereNull('course_id'))->orderBy('created_at')->orderBy('id')->get();
+        [$leadUps, $partners] = LeadUps::toHand($placed->form, array_values($lessons->map(static fn (KeptLesson $one) => $one->written())->all()));
+
         return new CourseOutset(
             $course,
             $cut,
@@ -80,6 +85,8 @@ final class ReadPlanning
             $this->school->get()->recall_factor ?? 1.0,
             $history->given,
             row: $history->row,
+            leadUps: $leadUps,
+            partners: $partners,
         );
     }
 

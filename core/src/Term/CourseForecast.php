@@ -12,7 +12,7 @@ use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Reading\Written;
 use stdClass;
 
-/** What a course should come to on its day: that of the showing, or a week after the last meeting (engine 9). */
+/** What a course should come to: a week after the last meeting, and before that at its showing (engine 9). */
 final readonly class CourseForecast implements Written
 {
     /** A movement holds, and a passage does at a showing, at this mean recall. */
@@ -130,9 +130,11 @@ final readonly class CourseForecast implements Written
         $pace = $node->optional('pace');
         $says = $node->optional('says');
 
+        $day = Day::number(Instant::day($node->required('day')));
+
         return new self(
             $node->required('course')->text(Fields::SHORT),
-            Day::number(Instant::day($node->required('day'))),
+            $day,
             $node->optional('reach')?->whole(1, 600),
             $node->required('movements')->whole(0, 600),
             $node->required('holds')->whole(0, 600),
@@ -141,7 +143,7 @@ final readonly class CourseForecast implements Written
             $weakest,
             $whole('low'),
             $whole('left'),
-            $showing === null ? null : ShowingForecast::read($showing),
+            $showing === null ? null : ShowingForecast::read($showing, $day),
             $minutes,
             $whole('undetailed'),
             $through === null ? null : Day::number(Instant::day($through)),

@@ -22,6 +22,8 @@ final readonly class CourseOutset
      * @param  list<Passage>  $row  what was taught since a meeting that brought nothing new
      * @param  bool  $heldBack  the last meeting held the next lesson back for what the class remembers
      * @param  float  $reading  the school's factor by which recall is read (engine 19)
+     * @param  array<string, list<string>>  $leadUps  titles of what leads up to an entry, by its id
+     * @param  list<string>  $partners  entries that have a drill for two
      */
     public function __construct(
         public Course $course,
@@ -37,6 +39,8 @@ final readonly class CourseOutset
         public float $given = 0.0,
         public bool $heldBack = false,
         public array $row = [],
+        public array $leadUps = [],
+        public array $partners = [],
     ) {
     }
 

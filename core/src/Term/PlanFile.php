@@ -6,6 +6,7 @@ namespace Gorvan\Core\Term;
 
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\Passage;
+use Gorvan\Core\Lesson\Content\LeadUps;
 use Gorvan\Core\Lesson\LessonCut;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Lesson\LessonSize;
@@ -125,6 +126,7 @@ final readonly class PlanFile
             $this->known[$n],
             array_map(fn (ExpectedStudent $one): ExpectedStudent => new ExpectedStudent($one->id, $one->comes, $one->trust, array_fill_keys($this->known[$n], new KnownEntry($state, $before))), ExpectedStudent::invented($students, $this->attendance)),
             learned: $this->known[$n],
+            leadUps: LeadUps::toHand($course->form, [])[0],
         ), $this->courses, array_keys($this->courses)), turns: $this->turns, order: $this->order);
     }
 

@@ -12,6 +12,8 @@ use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Form\Repetition;
 use Gorvan\Core\Form\Section;
+use Gorvan\Core\Lesson\Content\LeadUps;
+use Gorvan\Core\Lesson\Content\WrittenLesson;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Lesson\SideStretches;
 use Gorvan\Core\Memory\MemoryState;
@@ -272,8 +274,29 @@ test('a part of a lesson that was left out is what is given next', function () {
     expect(part($plan->meetings[0])->lesson?->entries[0])->toBe('e3')->and(part($plan->meetings[0])->lesson?->number)->toBe(1);
 });
 
+test('what leads up to tonight’s movements, and partner work from them, comes before their questions where minutes are open', function () {
+    $form = evenForm(12);
+    $entries = [$form->at(1)->with(['drills' => ['Bow step at the wall']]), ...array_slice($form->entries, 1)];
+    $written = [
+        WrittenLesson::read(JsonNode::parse('{"id":"l","kind":"new","entries":["e1"],"drills":[{"id":"d","title":"Weight to the heel","parent":"e1"},{"id":"x","title":"Not tonight","parent":"e12"}],"partner":{"entry":"e2","steps":[{"id":"s","title":"Contact"}]}}')),
+    ];
+    [$leadUps, $partners] = LeadUps::toHand($form->with(['entries' => $entries]), $written);
+    expect($leadUps)->toBe(['e1' => ['Bow step at the wall', 'Weight to the heel'], 'e12' => ['Not tonight']])->and($partners)->toBe(['e2']);
+    $first = function (array $with) use ($form): string {
+        $course = courseOf($form)->paced([180]);
+        $outset = new CourseOutset($course, $course->cut(new LessonCutter, [180], []), [], ExpectedStudent::invented(), ...$with);
+
+        return Said::all((new TermPlanner)->plan(new TermRequest('s', weeks(4, 180), [$outset]))->meetings[0]->notes);
+    };
+    expect($first([]))->toContain('minutes are open: to go round and correct')
+        ->and($first(['leadUps' => $leadUps]))->toContain('minutes are open: lead-ups (Bow step at the wall, Weight to the heel); then their questions.')->not->toContain('Not tonight')->not->toContain('go round')
+        ->and($first(['partners' => $partners]))->toContain('partner work from E2; then their questions')
+        ->and($first(['leadUps' => $leadUps, 'partners' => $partners]))->toContain('Weight to the heel), partner work from E2;');
+});
+
 test('extras count for nothing: not taught, not reviewed, not run through, no lead-in', function () {
-    foreach (laid(weeks(12), courseOf(evenForm(12, [2, 5, 6])))->meetings as $meeting) {
+    $form = evenForm(12, [2, 5, 6]);
+    foreach ([...laid(weeks(12), courseOf($form))->meetings, ...laid(weeks(12), courseOf($form, approach: Approach::SidesThenJoined))->meetings] as $meeting) {
         foreach ([part($meeting)->recap, part($meeting)->runThrough, ...array_map(fn ($one) => $one->entries, [...part($meeting)->review, ...part($meeting)->lessons()])] as $ids) {
             expect(array_intersect($ids, ['e2', 'e5', 'e6']))->toBe([]);
         }
@@ -400,7 +423,9 @@ test('before a showing an evening is kept, its own is the showing’s, and the f
     $plan = laid(weeks(16), $course);
     expect(array_slice(whys($plan), 6, 2))->toBe(['reserve', 'showing'])->and(whys($plan)[8])->toBe('ready') // after it lessons go on
         ->and($plan->meetings[7]->kind)->toBe(MeetingKind::Showing)->and(part($plan->meetings[7])->runThrough)->toBe(['e1', 'e2', 'e3', 'e4', 'e5', 'e6'])
-        ->and($plan->courses[0]->day)->toBe(Day::number('2026-02-24'))
+        // What it comes to is said of the end, and of the showing how it stands on its day.
+        ->and($plan->courses[0]->showing?->day)->toBe(Day::number('2026-02-24'))->and($plan->courses[0]->day)->toBe(Day::number('2026-04-28'))
+        ->and($plan->courses[0]->reach)->toBe(max(array_map(fn (string $entry): int => (int) substr($entry, 1), array_merge(...array_map(fn (MeetingPlan $one): array => part($one)->given(), $plan->meetings)))))
         ->and($plan->courses[0]->showing?->mean)->toBeGreaterThan(0.8);
     expect(array_slice(whys(laid(weeks(16), $course->with(['reserve' => 3]))), 4, 4))->toBe(['reserve', 'reserve', 'reserve', 'showing'])
         ->and(whys(laid(weeks(16), $course->with(['reserve' => 0]))))->not->toContain('reserve');

@@ -50,6 +50,29 @@ final readonly class LeadUps
     }
 
     /**
+     * What is to hand when minutes are over (engine 8): titles of what leads up to each entry, its own first; and which entries have a
+     * drill for two.
+     *
+     * @param  list<WrittenLesson>  $lessons
+     * @return array{array<string, list<string>>, list<string>} both by entry
+     */
+    public static function toHand(Form $form, array $lessons): array
+    {
+        $titles = $partners = [];
+        foreach ($form->entries as $entry) {
+            $titles[$entry->id] = $entry->drills;
+        }
+        foreach ($lessons as $lesson) {
+            foreach ($lesson->drills as $drill) {
+                $titles[$drill->parent][] = $drill->title;
+            }
+            $lesson->partner === null || $partners[] = $lesson->partner->entry;
+        }
+
+        return [array_map(static fn (array $of): array => array_values(array_unique($of)), array_filter($titles)), array_values(array_unique($partners))];
+    }
+
+    /**
      * Those that lead up to some entries, and what those drills come after in turn, in an order in which they can be done.
      *
      * @param  list<string>  $entries

@@ -159,7 +159,7 @@ final class PlanDifference
                 $all[] = Message::of('replan.expected', from: round($old->expected, 1), to: round($now->expected, 1));
             }
             if ($now->showing === null && $old?->showing !== null) {
-                $all[] = Message::of('replan.showing_falls_out', on: Day::text($old->day));
+                $all[] = Message::of('replan.showing_falls_out', on: Day::text($old->showing->day));
             }
             if ($now->showing !== null) {
                 $mean = (int) round(100 * $now->showing->mean);

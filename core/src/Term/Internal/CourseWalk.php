@@ -88,7 +88,7 @@ final class CourseWalk
     /** @var array<string, int> */
     private array $minutes = ['review' => 0, 'new' => 0, 'run_through' => 0];
 
-    private ?CourseForecast $forecast = null;
+    private ?ShowingForecast $showing = null;
 
     public readonly SimulatedClass $class;
 
@@ -390,12 +390,12 @@ final class CourseWalk
         return Passage::covering($wanted);
     }
 
-    /** What a day finds before anything is done on it: which entries are low, and the forecast, if this is its day. */
+    /** What a day finds before anything is done on it: which entries are low, and how a showing stands, if this is its day. */
     public function look(int $day): void
     {
         $showing = $this->outset->course->showing;
-        if ($showing !== null && $this->forecast === null && $day >= Day::number($showing->on)) {
-            $this->forecast = $this->forecastOn(Day::number($showing->on));
+        if ($showing !== null && $this->showing === null && $day >= Day::number($showing->on)) {
+            $this->showing = $this->showingOn(Day::number($showing->on));
         }
         foreach ($this->taught as $position => $_) {
             if (! isset($this->low[$position]) && $this->class->meanRecall($position, $day) < CourseForecast::LOW_RECALL) {
@@ -469,9 +469,7 @@ final class CourseWalk
     {
         $this->look($end);
 
-        $at = $this->forecast ?? $this->forecastOn($end);
-
-        return PaceSentence::on($at->ended(array_keys($this->low), $this->left(), $this->undetailed(), $this->minutes, $this->lastLessonDay), $this->outset, $this->calendar, $this->all, $this->queue);
+        return PaceSentence::on($this->forecastOn($end)->ended(array_keys($this->low), $this->left(), $this->undetailed(), $this->minutes, $this->lastLessonDay), $this->outset, $this->calendar, $this->all, $this->queue);
     }
 
     /** @return list<int> numbers of the lessons of which something is not given at all */
@@ -563,14 +561,13 @@ final class CourseWalk
             array_slice($weakest, 0, self::WEAKEST, true),
             [],
             [],
-            $this->showingOn($day, $recalls),
+            $this->showing,
             [],
             far: $this->outset->students === [] ? [] : CourseForecast::far($this->class->expected(array_keys($movements), $day), count($movements)),
         );
     }
 
-    /** @param  array<int, float>  $recalls */
-    private function showingOn(int $day, array $recalls): ?ShowingForecast
+    private function showingOn(int $day): ?ShowingForecast
     {
         $passage = $this->outset->course->showingPassage();
         $positions = $passage === null ? [] : $this->counted($passage);
@@ -579,11 +576,11 @@ final class CourseWalk
         }
         $shown = [];
         foreach ($positions as $position) {
-            $shown[$position] = $recalls[$position] ?? 0.0;
+            $shown[$position] = isset($this->taught[$position]) ? $this->class->meanRecall($position, $day) : 0.0;
         }
         asort($shown);
 
-        return new ShowingForecast(array_sum($shown) / count($shown), (float) reset($shown), (int) array_key_first($shown));
+        return new ShowingForecast(array_sum($shown) / count($shown), (float) reset($shown), (int) array_key_first($shown), $day);
     }
 
     /** @return array{float, float, int|null}|null of those expected, who has met the last lesson; how they recall it; its number */

@@ -51,6 +51,8 @@ final class EveningPlanner
 
     private const OTHER_ORDER = 2;
 
+    private const MOST_TO_HAND = 4;
+
     /** Why the teacher's own stand in a review: a passage, or movements one by one, each closed by its rest. */
     private const PINNED = 'pinned';
 
@@ -65,6 +67,9 @@ final class EveningPlanner
 
     /** @var list<Message> */
     public array $notes = [];
+
+    /** What of tonight's the minutes that are open go to, before questions: lead-ups, and drills for two. */
+    public ?Message $toHand = null;
 
     private readonly int $day;
 
@@ -150,6 +155,7 @@ final class EveningPlanner
         ], $walk->nextRecap($this->lessons), $left, $this->price, $decision->lesson === null);
         $this->problem = $review->problem;
         $this->spend($review, $left - $review->minutes());
+        $this->toHand = $this->minutes->free > 0 ? $this->toHand([...array_keys($this->tonight), ...array_merge([], ...array_map(static fn (Passage $one): array => $one->positions(), [...$passages, ...$review->passages()]))]) : null;
 
         return $this->written($decision, $recap, $joined, $fixed, $review, $most);
     }
@@ -331,7 +337,7 @@ final class EveningPlanner
      */
     private function leastFirst(array $passages): array
     {
-        $recall = fn (Passage $one): float => $this->walk->recallOf($one, $this->day);
+        $recall = fn (Passage $one): float => ReviewPlanner::ranked($this->walk->recallOf($one, $this->day));
         usort($passages, static fn (Passage $a, Passage $b): int => [$recall($a), $a->from] <=> [$recall($b), $b->from]);
 
         return $passages;
@@ -428,6 +434,26 @@ final class EveningPlanner
         return $more;
     }
 
+    /**
+     * What leads up to tonight's entries, and what two can do with them: what is new first.
+     *
+     * @param  list<int>  $positions
+     */
+    private function toHand(array $positions): ?Message
+    {
+        $ids = $this->idsAt($positions);
+        $leadUps = array_slice(array_values(array_unique(array_merge([], ...array_map(fn (string $id): array => $this->walk->outset->leadUps[$id] ?? [], $ids)))), 0, self::MOST_TO_HAND);
+        $partner = array_values(array_intersect($ids, $this->walk->outset->partners))[0] ?? null;
+        $title = $partner === null ? null : $this->form->at((int) $this->form->positionOf($partner))->title;
+
+        return match (true) {
+            $leadUps !== [] && $title !== null => Message::of('plan.to_hand_both', leadUps: implode(', ', $leadUps), title: $title),
+            $leadUps !== [] => Message::of('plan.to_hand_lead_ups', leadUps: implode(', ', $leadUps)),
+            $title !== null => Message::of('plan.to_hand_partner', title: $title),
+            default => null,
+        };
+    }
+
     /** Whether a run-through begins where what is known begins. */
     private function isFromTheStart(Passage $passage): bool
     {
@@ -450,7 +476,7 @@ final class EveningPlanner
         $walk = $this->walk;
         $next = $decision->lesson;
         $isCut = $next !== null && $this->lessons !== [] && $this->lessons[0]->passage->to < $next->passage->to;
-        $planned = $joined === null ? [] : [new PlannedLesson($this->form->idsOf($joined), LessonKind::Join)];
+        $planned = $joined === null ? [] : [new PlannedLesson($this->form->countedIdsOf($joined), LessonKind::Join)];
         foreach ($this->lessons as $n => $lesson) {
             $planned[] = new PlannedLesson($this->form->countedIdsOf($lesson->passage), $lesson->kind, $lesson->number, $walk->partOf($lesson));
         }

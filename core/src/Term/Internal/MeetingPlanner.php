@@ -49,6 +49,7 @@ final class MeetingPlanner
         $decisions = self::heldByShowing($decisions);
         $isNew = array_filter($decisions, static fn (Decision $decision): bool => $decision->lesson !== null) !== [];
         $title = fn (CourseWalk $walk): ?string => count($this->walks) === 1 ? null : $walk->outset->course->form->title;
+        $toHand = null;
         $courses = $minutes = $notes = $problems = $joins = [];
         $withLessons = array_keys(array_filter($this->walks, static fn (CourseWalk $walk): bool => ! $walk->outset->course->keepsAlive()));
         foreach ($this->inOrder() as $n) {
@@ -59,6 +60,7 @@ final class MeetingPlanner
             $minutes[$n] = $planner->minutes;
             $problems[$n] = $planner->problem;
             $joins[$n] = $planner->isJoin;
+            $toHand ??= $planner->toHand;
             array_push($notes, ...array_map(fn (Message $note): Message => MeetingBoxes::of($title($this->walks[$n]), $note), $planner->notes));
             if ($givesOn) {
                 // What a course that is only kept alive leaves goes to those with lessons, before anything is idle.
@@ -75,7 +77,11 @@ final class MeetingPlanner
         $boxes = MeetingBoxes::planned($frame, array_values($minutes)); // @phpstan-ignore argument.type (as many as there are courses)
         $all = $boxes->all();
         if (($all[Box::Free->value] ?? 0) > 0) {
-            $notes[] = Message::of($all[Box::Free->value] > self::FOR_QUESTIONS ? 'plan.free_long' : 'plan.free', count: $all[Box::Free->value]);
+            $notes[] = match (true) {
+                $toHand !== null => Message::of('plan.free_to_hand', count: $all[Box::Free->value], what: $toHand),
+                $all[Box::Free->value] > self::FOR_QUESTIONS => Message::of('plan.free_long', count: $all[Box::Free->value]),
+                default => Message::of('plan.free', count: $all[Box::Free->value]),
+            };
         }
 
         return new MeetingPlan($meeting->on, $meeting->minutes, self::kind($decisions, $joins), $all, array_values($courses), [...$boxes->notes, ...$notes], pins: $meeting->pins->listed());

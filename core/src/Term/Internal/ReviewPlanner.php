@@ -96,7 +96,8 @@ final class ReviewPlanner
     public function goAround(float $spare, bool $whatever = false): int
     {
         $order = array_filter(array_keys($this->chosen), fn (int $at): bool => $whatever || $this->recall($at) < self::NOT_QUITE);
-        usort($order, fn (int $a, int $b): int => [! $this->leadsOn($a), $this->recall($a), $a] <=> [! $this->leadsOn($b), $this->recall($b), $b]);
+        $rank = fn (int $at): array => [! $this->leadsOn($at), self::ranked($this->recall($at)), $at];
+        usort($order, static fn (int $a, int $b): int => $rank($a) <=> $rank($b));
         $added = 0;
         for ($round = Passes::USUAL; $round < self::MOST_PASSES; $round++) {
             foreach ($order as $at) {
@@ -226,6 +227,12 @@ final class ReviewPlanner
     private function recall(int $at): float
     {
         return $this->recallOf($this->chosen[$at]->passage);
+    }
+
+    /** What is equal but for the arithmetic of a mean is equal, and goes by its place. */
+    public static function ranked(float $recall): float
+    {
+        return round($recall, 9);
     }
 
     /** Mean recall tonight, before anything is done. */

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Term\Change\DraftMeeting;
 use Gorvan\Core\Term\Change\PlanDifference;
@@ -77,7 +78,7 @@ test('a lesson that was taught meanwhile, with whatever other, goes nowhere', fu
 });
 
 test('a showing whose evening falls out says so', function () {
-    $was = planned(forecasts: [outlook('long', 3.0, new ShowingForecast(0.9, 0.8, 1))]);
+    $was = planned(forecasts: [outlook('long', 3.0, new ShowingForecast(0.9, 0.8, 1, Day::number('2026-02-03')))]);
     expect(moved(planned(['state' => MeetingState::Cancelled]), $was))->toContain('falls out with its evening: choose another day');
 });
 
@@ -115,8 +116,8 @@ test('the end is said when it is another by a tenth of a movement as it is writt
 });
 
 test('what a showing comes to: still, now, or no longer', function () {
-    $good = new ShowingForecast(0.84, 0.7, 2);
-    $bad = new ShowingForecast(0.84, 0.55, 2);
+    $good = new ShowingForecast(0.84, 0.7, 2, Day::number('2026-02-03'));
+    $bad = new ShowingForecast(0.84, 0.55, 2, Day::number('2026-02-03'));
     $with = fn (ShowingForecast $showing) => planned(forecasts: [outlook('long', 3.0, $showing)]);
     expect(moved($with($good), $with($good)))->toContain('84 %')
         ->and(moved($with($good), $with($bad)))->toContain('84 %')->not->toBe(moved($with($good), $with($good)))

@@ -116,6 +116,8 @@ export function PlanList({
     );
     return lessons.length === 0 ? [t('plan.whyNewNone')] : lessons;
   };
+  // What open minutes go to is said in their box.
+  const toHand = meeting.notes.find((note) => note.code === 'plan.free_to_hand');
   const content: Record<BoxName, () => React.ReactNode> = {
     settle: () => <p className="text-soft">{t('plan.settle')}</p>,
     warm_up: () => (
@@ -126,7 +128,7 @@ export function PlanList({
     ),
     focus: () => <FocusPart focus={focusesOf(meeting, principles)} words={focus} />,
     close: () => <p className="text-soft">{t('plan.close')}</p>,
-    free: () => <p className="text-soft">{t('plan.free')}</p>,
+    free: () => <p className="text-soft">{toHand === undefined ? t('plan.free') : sentence(toHand)}</p>,
     new: () => each((part, of, course) => <NewPart part={part} form={of} course={course} />),
     review: () => each((part, of) => <ReviewPart part={part} form={of} />),
     run_through: () =>
@@ -162,7 +164,7 @@ export function PlanList({
           </li>
         ))}
       </ol>
-      <Warnings title={t('app.warnings')} lines={meeting.notes.map(sentence)} />
+      <Warnings title={t('app.warnings')} lines={meeting.notes.filter((note) => note !== toHand).map(sentence)} />
       <div role="note" aria-label={t('plan.careTitle')} className="my-4 border-l-4 border-river px-4 py-1 text-sm text-soft">
         <strong className="text-ink">{t('plan.careTitle')}.</strong> {t('plan.care')}
       </div>
