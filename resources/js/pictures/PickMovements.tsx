@@ -41,10 +41,12 @@ export function PickMovements({ form, label, value, onValue }: Props) {
   const parts =
     form.sections.length === 0
       ? [{ title: '', entries: counted }]
-      : form.sections.map((section) => ({
-          title: section.title,
-          entries: counted.filter((entry) => section.first <= entry.position && entry.position <= section.last),
-        }));
+      : form.sections
+          .map((section) => ({
+            title: section.title,
+            entries: counted.filter((entry) => section.first <= entry.position && entry.position <= section.last),
+          }))
+          .filter((part) => part.entries.length > 0);
   return (
     <fieldset
       className="flex flex-col gap-2"

@@ -223,7 +223,7 @@ function PickForReview({
     <Fold title={t('terms.reviewPick')} look="link" isOpen={picked.length > 0}>
       <PickMovements
         form={{ entries, sections: course.form.sections }}
-        label={t('terms.reviewPick')}
+        label={t('terms.reviewPickWhich')}
         value={chosen}
         onValue={setChosen}
       />
