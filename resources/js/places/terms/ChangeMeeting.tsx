@@ -169,14 +169,17 @@ export function ChangeMeeting({ term, meeting, course, onPropose }: Props) {
   );
 }
 
-/** The last position that is taught by an evening, as far as its term says: what can be reviewed on it. */
+/** The last position that is taught before an evening, as far as its term says: what can be reviewed on it, and so nothing it brings. */
 function taughtTo(term: Term, meeting: Meeting, course: string): number {
-  const parts = term.meetings
-    .filter((one) => one.on <= meeting.on && one.state !== 'cancelled')
+  const before = term.meetings
+    .slice(0, term.meetings.findIndex((one) => one.id === meeting.id))
+    .filter((one) => one.state !== 'cancelled')
     .map((one) => partOf(one, course));
+  const tonight = partOf(meeting, course);
   return Math.max(
     1,
-    ...parts.flatMap((part) =>
+    ...[tonight.recap, ...tonight.review].map((one) => one?.to ?? 1),
+    ...before.flatMap((part) =>
       [...part.lessons, ...part.review, ...(part.runThrough ? [part.runThrough] : [])].map((one) => one.to),
     ),
   );
