@@ -139,7 +139,7 @@ test('a class is logged once, and the term goes on from there', function () {
     expect($students['Ada']['missed'])->toBe([])->and($students['Ada']['cells'])->not->toBe([])
         ->and($students['Bo']['missed'])->not->toBe([])->and($students['Bo']['cells'])->toBe([]);
     $next = collect($this->getJson("/api/terms/{$this->term->id}")->json('meetings'))->first(fn ($row) => ! $row['isHeld'] && ! $row['isPast'] && $row['kind'] === 'lesson');
-    expect($next['lessonNumber'])->toBe($lesson + 1);
+    expect($next['lessonNumbers'])->toBe([$lesson + 1]);
     $this->putJson("/api/meetings/{$this->meeting->id}/attendance", ['attendance' => [$this->students[1] => ['isHere' => true]]])->assertConflict();
 });
 

@@ -56,7 +56,7 @@ test('a time that does not exist on the changing day is moved, and said before t
 
 test('today shows tonight’s plan, by the clock where the school is', function () {
     $this->clockAt('2026-01-06T10:00:00+01:00');
-    $this->getJson('/api/today')->assertOk()->assertJsonCount(1, 'meetings')->assertJsonPath('meetings.0.meeting.lessonNumber', 1)->assertJsonPath('next.on', '2026-01-13');
+    $this->getJson('/api/today')->assertOk()->assertJsonCount(1, 'meetings')->assertJsonPath('meetings.0.meeting.lessonNumbers', [1])->assertJsonPath('next.on', '2026-01-13');
     $this->clockAt('2026-01-06T23:30:00+00:00'); // past midnight in Berlin
     $this->getJson('/api/today')->assertJsonPath('today', '2026-01-07')->assertJsonCount(0, 'meetings');
 });
@@ -74,7 +74,7 @@ test('past meetings never logged stay as they were, and their lesson is still to
     $this->getJson("/api/terms/{$this->term->id}")->assertJsonPath('term.isBeingPlanned', true); // and is planned, once it was asked
     $meetings = $this->getJson("/api/terms/{$this->term->id}")->json('meetings');
     expect($meetings[0]['isPast'])->toBeTrue()->and($meetings[0]['isHeld'])->toBeFalse()
-        ->and($meetings[2]['lessonNumber'])->toBe(1);
+        ->and($meetings[2]['lessonNumbers'])->toBe([1]);
 });
 
 test('the next term is of the group whose turn it is, after its last, and of whichever is asked for', function () {

@@ -10,6 +10,7 @@ use Gorvan\Core\Form\Form;
 use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Term\MeetingBoxes;
 use Gorvan\Core\Term\MeetingPlan;
+use Gorvan\Core\Term\PlanGlance;
 use Gorvan\Core\Term\PlannedReview;
 use OpenApi\Attributes as OA;
 
@@ -18,6 +19,7 @@ use OpenApi\Attributes as OA;
 final readonly class MeetingRow
 {
     /**
+     * @param  list<int>  $lessonNumbers  of the lessons that are given, or of which some is
      * @param  list<ReviewData>  $review
      * @param  list<Message>  $notes
      * @param  list<MeetingCourse>  $courses  the same for every course, in their order
@@ -44,8 +46,8 @@ final readonly class MeetingRow
         public object $boxes,
         #[OA\Property(type: 'object', description: 'per cent of the meeting', additionalProperties: new OA\AdditionalProperties(type: 'integer'))]
         public object $shares,
-        #[OA\Property]
-        public ?int $lessonNumber,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))]
+        public array $lessonNumbers,
         #[OA\Property]
         public ?PassageData $lesson,
         #[OA\Property]
@@ -102,7 +104,7 @@ final readonly class MeetingRow
             kind: $plan?->kind->value,
             boxes: (object) ($plan->boxes ?? []),
             shares: (object) MeetingBoxes::percents(),
-            lessonNumber: $isAsPlanned && $given !== null ? $part?->lesson?->number : null,
+            lessonNumbers: $isAsPlanned && $given !== null ? PlanGlance::numbers($part?->lessons() ?? []) : [],
             lesson: PassageData::of($given),
             recap: PassageData::of($form->passageOf($part->recap ?? [])),
             review: array_values(array_filter(array_map(static fn (PlannedReview $one): ?ReviewData => ReviewData::of($one, $form), $part->review ?? []))),

@@ -13,6 +13,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class TickData
 {
+    /** @param  list<int>  $lessonNumbers  of the lessons that are given, or of which some is */
     public function __construct(
         #[OA\Property]
         public string $id,
@@ -28,8 +29,8 @@ final readonly class TickData
         public bool $isToday,
         #[OA\Property]
         public ?string $kind,
-        #[OA\Property]
-        public ?int $lessonNumber,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))]
+        public array $lessonNumbers,
         #[OA\Property(enum: ['laid', 'added', 'cancelled'])]
         public string $state,
     ) {
@@ -55,7 +56,7 @@ final readonly class TickData
             $on < $today,
             $on === $today,
             $plan?->kind?->value,
-            $isAsPlanned ? $plan?->lessonNumber : null,
+            $isAsPlanned ? $plan->lessonNumbers ?? [] : [],
             $meeting->state->value,
         );
     }

@@ -12,8 +12,11 @@ use Gorvan\Core\Reading\JsonNode;
  */
 final readonly class PlanGlance
 {
-    /** @param  list<string>  $given  entries that are given as lessons, by id */
-    private function __construct(public ?MeetingKind $kind, public ?int $lessonNumber, public array $given)
+    /**
+     * @param  list<int>  $lessonNumbers  of the lessons that are given, or of which some is
+     * @param  list<string>  $given  entries that are given as lessons, by id
+     */
+    private function __construct(public ?MeetingKind $kind, public array $lessonNumbers, public array $given)
     {
     }
 
@@ -32,8 +35,17 @@ final readonly class PlanGlance
 
         return new self(
             $root->optional('kind')?->oneOf(MeetingKind::class),
-            $given[0]->number ?? null,
+            self::numbers($given),
             array_merge([], ...array_map(static fn (PlannedLesson $lesson): array => $lesson->entries, $given)),
         );
+    }
+
+    /**
+     * @param  list<PlannedLesson>  $lessons
+     * @return list<int> each once, in order
+     */
+    public static function numbers(array $lessons): array
+    {
+        return array_values(array_unique(array_filter(array_map(static fn (PlannedLesson $lesson): ?int => $lesson->number, $lessons), is_int(...))));
     }
 }

@@ -4,7 +4,7 @@ import { withoutClass } from './withoutClass';
 import { Link } from '../kit/router';
 import type { Closure, Tick as Season } from '../api/client';
 import { day } from '../kit/format';
-import { meetingKind } from './meetingKind';
+import { kindWords, meetingKind } from './meetingKind';
 import { tip } from '../kit/tip';
 
 interface Props {
@@ -62,7 +62,7 @@ export function SeasonLine({ meetings, closures, current, group, showing = null,
                   {...tip(
                     t('season.tick', {
                       date: day(tick.on, 'weekday'),
-                      kind: t(`kind.${meetingKind(tick.meeting)}`, { number: tick.meeting.lessonNumber ?? '' }),
+                      kind: kindWords(t, meetingKind(tick.meeting), tick.meeting.lessonNumbers),
                     }),
                   )}
                   className={`flex min-h-11 min-w-12 flex-col items-center justify-end gap-1 border-b-4 px-1 pb-1 text-xs whitespace-nowrap no-underline ${

@@ -5,8 +5,8 @@ import { Link } from '../kit/router';
 import type { Closure, Form, Meeting, Passage } from '../api/client';
 import { day, share } from '../kit/format';
 import { useLesson, useSpot } from './CarryLessons';
-import { type Part, partOf } from './coursePart';
-import { meetingKind, takesLessons } from './meetingKind';
+import { numbersOf, type Part, partOf } from './coursePart';
+import { kindWords, meetingKind, takesLessons } from './meetingKind';
 import { Ruler, RULER } from './Ruler';
 import { frameOf, type Strip, stripOf } from './strip';
 import { usePaperFit, useWidth } from './useWidth';
@@ -141,8 +141,8 @@ function MeetingLine({ meeting, was, course, strip, frame, width, canMove, isSke
   const { setNodeRef, isOver } = useSpot(meeting.id, 'weave', canMove && takesLessons(meeting));
   const part = partOf(meeting, course);
   const taught = part.taughtAfter ?? 0;
-  const number = part.lessons.find((one) => one.number !== null)?.number ?? null;
-  const words = kind === 'lesson' && number === null ? t('kind.consolidation') : t(`kind.${kind}`, { number: number ?? '' });
+  const numbers = numbersOf(part);
+  const words = kindWords(t, kind === 'lesson' && numbers.length === 0 ? 'consolidation' : kind, numbers);
   const span = spanOn(strip, frame.left);
   const run = part.runThrough && isPlanned && part.shown.length === 0 ? span(part.runThrough) : null;
   const label = t(isPlanned ? 'terms.meetingLabel' : 'terms.unsaidLabel', {

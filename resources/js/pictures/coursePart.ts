@@ -26,12 +26,24 @@ export function partOf(meeting: Meeting, course: string): Part {
     recallAfter: meeting.recallAfter,
   };
   if (!isFirst || (!meeting.isHeld && planned)) return part;
-  return {
-    ...part,
-    taughtAfter: meeting.taughtAfter,
-    lessons: meeting.lesson ? [{ ...meeting.lesson, number: meeting.lessonNumber, kind: 'new', part: null, parts: null }] : [],
-  };
+  return { ...part, taughtAfter: meeting.taughtAfter, lessons: taughtOf(meeting, part) };
 }
+
+/** What was taught of an evening that was held: by its lessons, as far as they came, where it went by the plan. */
+function taughtOf({ lesson, lessonNumbers }: Meeting, { lessons }: Part): Part['lessons'] {
+  if (!lesson) return [];
+  const went = lessons.filter(
+    (one) => one.number !== null && lessonNumbers.includes(one.number) && one.from <= lesson.to && one.to >= lesson.from,
+  );
+  return went.length === 0
+    ? [{ ...lesson, number: lessonNumbers[0] ?? null, kind: 'new', part: null, parts: null }]
+    : went.map((one) => ({ ...one, from: Math.max(one.from, lesson.from), to: Math.min(one.to, lesson.to) }));
+}
+
+/** The numbers of the lessons a part gives, each once. */
+export const numbersOf = ({ lessons }: Pick<Part, 'lessons'>): number[] => [
+  ...new Set(lessons.flatMap(({ number }) => (number === null ? [] : [number]))),
+];
 
 /** The number printed in the form of the last movement up to a position; where it has none, how many there are. */
 export const numberTo = (entries: Entry[], position: number): number =>

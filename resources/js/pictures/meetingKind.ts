@@ -1,3 +1,4 @@
+import type { Say } from '../messages';
 import type { Meeting, Tick } from '../api/client';
 
 const KINDS = ['lesson', 'consolidation', 'join', 'reserve', 'before_break', 'showing', 'look_back'] as const;
@@ -9,6 +10,13 @@ export function meetingKind(meeting: Pick<Tick, 'isPast' | 'isHeld' | 'kind'> & 
   if (meeting.state === 'cancelled') return 'cancelled';
   if (meeting.isPast && !meeting.isHeld) return 'past';
   return KINDS.find((kind) => kind === meeting.kind) ?? 'unplanned';
+}
+
+/** What a meeting is called, with the lessons it gives: "Lessons 7, 8". */
+export function kindWords(t: Say, kind: ShownKind, numbers: number[]): string {
+  return kind === 'lesson' && numbers.length > 1
+    ? t('kind.lessons', { numbers: numbers.join(', ') })
+    : t(`kind.${kind}`, { number: numbers[0] ?? '' });
 }
 
 /** Whether a lesson can be taken from it or put down on it. */

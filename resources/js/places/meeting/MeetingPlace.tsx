@@ -9,7 +9,7 @@ import { useShownMeeting } from '../../api/useOutbox';
 import { Button, ButtonLink, TextLink } from '../../kit/controls';
 import { clock, day } from '../../kit/format';
 import { Page } from '../../kit/page';
-import { meetingKind } from '../../pictures/meetingKind';
+import { kindWords, meetingKind } from '../../pictures/meetingKind';
 import { Ribbon } from '../../pictures/Ribbon';
 import { SeasonLine } from '../../pictures/SeasonLine';
 import { Timeline } from '../../pictures/Timeline';
@@ -54,7 +54,7 @@ function Class({ page, form, forms }: { page: MeetingPage; form: Form; forms: Re
         kicker={
           <>
             <TextLink to={`/terms/${term.id}`}>{term.title}</TextLink> · {clock(meeting.startsAt)} ·{' '}
-            {t(`kind.${meetingKind(meeting)}`, { number: meeting.lessonNumber ?? '' })} ·{' '}
+            {kindWords(t, meetingKind(meeting), meeting.lessonNumbers)} ·{' '}
             {t('plan.minutes', { count: meeting.minutes })}
           </>
         }

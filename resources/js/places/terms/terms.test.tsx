@@ -91,6 +91,34 @@ test('what the term comes to is said in words, with the numbers behind Why', asy
   expect(far?.textContent).toBe('Far from it by then: Mara (6 movements behind), Tom (1 movement behind)');
 });
 
+test('an evening that finished one lesson and gave the next says both, and draws each as far as it came', async () => {
+  const held = planned('one', '2026-01-20', null);
+  const lessons = [
+    { number: 1, kind: 'new' as const, from: 2, to: 2, part: 2, parts: 2 },
+    { number: 2, kind: 'new' as const, from: 3, to: 5, part: null, parts: null },
+  ];
+  server.answers['GET /api/terms/{term}'] = {
+    ...laid(),
+    meetings: [
+      {
+        ...held,
+        isHeld: true,
+        isOpen: false,
+        lesson: { from: 2, to: 4 },
+        lessonNumbers: [1, 2],
+        courses: [coursePart({ lessons })],
+      },
+      planned('two', '2026-01-27', 3),
+    ],
+  };
+  const { container } = show();
+  await userEvent.click(await screen.findByText('As a table'));
+  const row = screen.getByRole('row', { name: /^Tue 20 Jan/ });
+  expect(within(row).getByText('Lessons 1, 2')).toBeTruthy();
+  expect(within(row).getByText('2, 3–4')).toBeTruthy();
+  expect(container.textContent).toContain('Lessons 1, 2');
+});
+
 test('an order is picked for the run-through of an evening, and left to the plan again', async () => {
   show();
   await userEvent.click(await screen.findByText('As a table'));

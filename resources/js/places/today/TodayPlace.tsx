@@ -13,7 +13,7 @@ import { ButtonLink, TextLink } from '../../kit/controls';
 import { clock, day } from '../../kit/format';
 import { Notice } from '../../kit/Notice';
 import { Asked, Empty, Page, Warnings } from '../../kit/page';
-import { meetingKind } from '../../pictures/meetingKind';
+import { kindWords, meetingKind } from '../../pictures/meetingKind';
 import { Ribbon } from '../../pictures/Ribbon';
 import { SeasonLine } from '../../pictures/SeasonLine';
 import { Timeline } from '../../pictures/Timeline';
@@ -153,7 +153,7 @@ function Tonight({ page }: { page: TonightPage }) {
         title={`${term.groupName}, ${clock(meeting.startsAt)}`}
         kicker={
           <>
-            {day(meeting.on, 'long')} · {t(`kind.${meetingKind(meeting)}`, { number: meeting.lessonNumber ?? '' })} ·{' '}
+            {day(meeting.on, 'long')} · {kindWords(t, meetingKind(meeting), meeting.lessonNumbers)} ·{' '}
             {t('plan.minutes', { count: meeting.minutes })}
             {meeting.isHeld ? ` · ${t('today.held')}` : ''}
           </>
