@@ -337,17 +337,19 @@ function RunOrder({ part, isLocked, onChange }: Pick<RowProps, 'part' | 'isLocke
   const order = part.others.order ?? 'as_written';
   if (isLocked) return order === 'as_written' ? null : <span className="text-soft"> · {t(`plan.orders.${order}`)}</span>;
   return (
-    <Select
-      label={t('log.order')}
-      isBare
-      isSmall
-      value={order}
-      onValue={(value) => {
-        const others = Object.fromEntries(Object.entries(part.others).filter(([key]) => key !== 'order'));
-        onChange({ others: value === 'as_written' ? others : { ...others, order: value as typeof order } });
-      }}
-      of={RUN_ORDERS.map((value) => ({ value, text: t(`plan.orders.${value}`) }))}
-    />
+    <div className="max-w-80">
+      <Select
+        label={t('log.order')}
+        isBare
+        isSmall
+        value={order}
+        onValue={(value) => {
+          const others = Object.fromEntries(Object.entries(part.others).filter(([key]) => key !== 'order'));
+          onChange({ others: value === 'as_written' ? others : { ...others, order: value as typeof order } });
+        }}
+        of={RUN_ORDERS.map((value) => ({ value, text: t(`plan.orders.${value}`) }))}
+      />
+    </div>
   );
 }
 
