@@ -444,6 +444,7 @@ test('a set that is practised whole runs whole from the first class, one piece d
     }
     expect(part($plan->meetings[0])->given())->toBe(['e1'])->and($plan->courses[0]->left)->toBe([])->and(Said::all($plan->warnings))->not->toContain('left for the next term')
         ->and(array_keys(part($plan->meetings[9])->review[0]->why))->toContain('weakest');
+    expect(Said::of(part($plan->meetings[8])->why))->toContain('Every piece was worked on')->and(Said::of(part($plan->meetings[7])->why))->toContain('Piece 8');
     $short = laid(weeks(6, 75), $course, outset: ['cut' => $course->cut(new LessonCutter, [75], [])]);
     expect(Said::all([...$short->warnings, $short->courses[0]->says]))->not->toContain('left for the next term')->toContain('of 8 pieces come after this term');
 });

@@ -106,7 +106,11 @@ final readonly class LessonGate
         $why = match ($kind) {
             MeetingKind::Showing => Message::of('plan.why.showing'),
             MeetingKind::LookBack => Message::of('plan.why.look_back'),
-            default => Message::of($course->keepsAlive() ? 'plan.why.keeps' : 'plan.why.all_given'),
+            default => Message::of(match (true) {
+                $course->keepsAlive() => 'plan.why.keeps',
+                $course->approach === Approach::WholeSet => 'plan.why.all_pieces',
+                default => 'plan.why.all_given',
+            }),
         };
 
         return Decision::holds($why, $kind);

@@ -26,7 +26,9 @@ const FAR_NAMED = 6;
 
 type Reason = (typeof REASONS)[number] | 'lesson' | 'other';
 
-const reasonOf = (code: string): Reason => REASONS.find((one) => code === `plan.why.${one}`) ?? 'other';
+/** Of a set practised whole its pieces are given, of another form its lessons: both leave evenings for polish. */
+const reasonOf = (code: string): Reason =>
+  code === 'plan.why.all_pieces' ? 'all_given' : (REASONS.find((one) => code === `plan.why.${one}`) ?? 'other');
 
 /** What a course should come to, in words, with the numbers behind it. */
 export function Outlook({ course, meetings, term }: { course: Course; meetings: Meeting[]; term?: string }) {
