@@ -74,13 +74,9 @@ const said = (value: string) => (value.trim() === '' || Number.isNaN(Number(valu
 
 /** The size a draft says; a field that is still empty says nothing. */
 function sizeOf(draft: Draft): TriedSize {
-  const [movements, minutes, perLoad, count, load] = [
-    draft.movements,
-    draft.minutes,
-    draft.perLoad,
-    draft.count,
-    draft.load,
-  ].map(said);
+  const [movements, minutes, perLoad, count, load] = [draft.movements, draft.minutes, draft.perLoad, draft.count, draft.load].map(
+    said,
+  );
   return {
     ...(draft.by === 'movements' && movements != null ? { movements } : {}),
     ...(draft.by === 'minutes' && minutes != null ? { minutes } : {}),
@@ -148,7 +144,10 @@ function Bench({ form, saved, course }: { form: Form; saved: Workbench; course: 
             onValue={(by) => {
               set({ by });
             }}
-            of={(['usual', 'movements', 'minutes', 'count', 'load'] as const).map((by) => ({ value: by, text: t(`lessons.by.${by}`) }))}
+            of={(['usual', 'movements', 'minutes', 'count', 'load'] as const).map((by) => ({
+              value: by,
+              text: t(`lessons.by.${by}`),
+            }))}
           />
           {draft.by === 'usual' ? <p>{t('lessons.usual', { minutes: wholeMinutes(minutes(shown.tried.target)) })}</p> : null}
           {draft.by === 'movements' ? (

@@ -142,7 +142,12 @@ describe('the size of the lessons', () => {
     server.answers['GET /api/forms/{form}/workbench'] = bench({
       pace: { code: 'pace.is_usual', with: { pace: { code: 'pace.movements_between', with: { from: 2, to: 3 } }, minutes: 6 } },
     });
-    server.answers['PATCH /api/courses/{course}'] = { id: 'change', at: '', cause: { code: 'cause.changed', with: {} }, moved: [] };
+    server.answers['PATCH /api/courses/{course}'] = {
+      id: 'change',
+      at: '',
+      cause: { code: 'cause.changed', with: {} },
+      moved: [],
+    };
     open('?course=c');
     expect(
       await screen.findByText(

@@ -54,8 +54,7 @@ function Class({ page, form, forms }: { page: MeetingPage; form: Form; forms: Re
         kicker={
           <>
             <TextLink to={`/terms/${term.id}`}>{term.title}</TextLink> · {clock(meeting.startsAt)} ·{' '}
-            {kindWords(t, meetingKind(meeting), meeting.lessonNumbers)} ·{' '}
-            {t('plan.minutes', { count: meeting.minutes })}
+            {kindWords(t, meetingKind(meeting), meeting.lessonNumbers)} · {t('plan.minutes', { count: meeting.minutes })}
           </>
         }
         actions={

@@ -172,7 +172,10 @@ export function ChangeMeeting({ term, meeting, course, onPropose }: Props) {
 /** The last position that is taught before an evening, as far as its term says: what can be reviewed on it, and so nothing it brings. */
 function taughtTo(term: Term, meeting: Meeting, course: string): number {
   const before = term.meetings
-    .slice(0, term.meetings.findIndex((one) => one.id === meeting.id))
+    .slice(
+      0,
+      term.meetings.findIndex((one) => one.id === meeting.id),
+    )
     .filter((one) => one.state !== 'cancelled')
     .map((one) => partOf(one, course));
   const tonight = partOf(meeting, course);
