@@ -12,6 +12,7 @@ use App\Models\PlacedForm;
 use App\Models\Student;
 use App\Models\Term;
 use Gorvan\Core\Lesson\Content\LeadUps;
+use Gorvan\Core\Lesson\Content\WrittenLesson;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Memory\Tracks;
 use Gorvan\Core\Reading\Day;
@@ -69,8 +70,7 @@ final class ReadPlanning
         [$evenings, $before] = $this->evenings($term, $placed);
         $history = CourseHistory::of($evenings, $placed->form, $cut, $before);
 
-        $lessons = KeptLesson::where('form_id', $row->form_id)->where(static fn ($either) => $either->where('course_id', $row->id)->orWhereNull('course_id'))->orderBy('created_at')->orderBy('id')->get();
-        [$leadUps, $partners] = LeadUps::toHand($placed->form, array_values($lessons->map(static fn (KeptLesson $one) => $one->written())->all()));
+        [$leadUps, $partners] = LeadUps::toHand($placed->form, array_map(static fn (KeptLesson $one): WrittenLesson => $one->written(), KeptLesson::of($row)));
 
         return new CourseOutset(
             $course,

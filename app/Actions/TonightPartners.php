@@ -72,14 +72,9 @@ final class TonightPartners
         return $this->care->spared($meeting);
     }
 
-    /** @return list<KeptLesson> the course's own, and the form's that the course has no copy of */
+    /** @return list<KeptLesson> those with a drill for two */
     private function lessonsOf(Course $course): array
     {
-        /** @var \Illuminate\Database\Eloquent\Collection<int, KeptLesson> $rows */
-        $rows = KeptLesson::with('steps')->where('form_id', $course->form_id)->where(static fn ($either) => $either->where('course_id', $course->id)->orWhereNull('course_id'))
-            ->whereRaw("document::jsonb -> 'partner' is not null")->orderBy('created_at')->orderBy('id')->get();
-        $copied = $rows->whereNotNull('course_id')->pluck('used_from')->filter()->all();
-
-        return array_values($rows->reject(static fn (KeptLesson $one): bool => $one->course_id === null && in_array($one->id, $copied, true))->all());
+        return KeptLesson::of($course, static fn ($lessons) => $lessons->with('steps')->whereRaw("document::jsonb -> 'partner' is not null"));
     }
 }

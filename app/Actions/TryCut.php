@@ -36,7 +36,7 @@ final class TryCut
 
             return new TriedCut($form, CutScope::whole($form), $cut, LessonSize::MINUTES_PER_LOAD);
         }
-        $paced = ($this->paced)($course, $placed)->with(['size' => $size, 'said' => SaidPace::after($size, $course->said()), ...($isFree ? ['pins' => []] : []), ...($isFree || ! $size->isAs($course->size()) ? ['takesLessons' => false] : [])]);
+        $paced = ($this->paced)($course, $placed)->with(['size' => $size, 'said' => SaidPace::after($size, SaidPace::ofSize($course->size())), ...($isFree ? ['pins' => []] : []), ...($isFree || ! $size->isAs($course->size()) ? ['takesLessons' => false] : [])]);
         $learned = $this->paced->learned($course, $placed);
         $minutes = array_values(Meeting::where('term_id', $course->term_id)->where('state', '<>', 'cancelled')->pluck('minutes')->all());
 

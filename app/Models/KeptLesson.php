@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Gorvan\Core\Lesson\Content\WrittenLesson;
 use Gorvan\Core\Reading\JsonNode;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -53,6 +54,22 @@ final class KeptLesson extends Model
     public function steps(): HasMany
     {
         return $this->hasMany(DrillStep::class, 'lesson_id');
+    }
+
+    /**
+     * A course's own lessons, and the form's that the course has no copy of.
+     *
+     * @param  (callable(Builder<self>): mixed)|null  $only  narrows them
+     * @return list<self> in the order in which they were written
+     */
+    public static function of(Course $course, ?callable $only = null): array
+    {
+        $query = self::where('form_id', $course->form_id)->where(static fn ($either) => $either->where('course_id', $course->id)->orWhereNull('course_id'));
+        $only === null || $only($query);
+        $rows = $query->orderBy('created_at')->orderBy('id')->get();
+        $copied = $rows->whereNotNull('course_id')->pluck('used_from')->filter()->all();
+
+        return array_values($rows->reject(static fn (self $one): bool => $one->course_id === null && in_array($one->id, $copied, true))->all());
     }
 
     public function written(): WrittenLesson

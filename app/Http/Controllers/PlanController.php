@@ -171,7 +171,7 @@ final class PlanController extends Controller
         }
         if (isset($given['size'])) {
             $size = SentSize::of((array) $given['size']);
-            $is = [...$is, ...ChangeCutting::columns($size, 'lesson_load'), 'load_minutes' => null, 'pace' => Course::paceColumn(SaidPace::after($size, $course->course($course->form->placed())->said()))];
+            $is = [...$is, ...ChangeCutting::columns($size, 'lesson_load'), 'load_minutes' => null, 'pace' => Course::paceColumn(SaidPace::after($size, SaidPace::ofSize($course->size())))];
         }
         if (isset($given['joins']) || ($given['isFree'] ?? false) === true) {
             $form = $course->form->placed()->form;

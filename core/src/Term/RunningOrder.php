@@ -36,7 +36,7 @@ final readonly class RunningOrder
     /** Settle, warm-up, focus, review, new work, run-through, close: what a school begins with. */
     public static function usual(bool $hasFocus = true): self
     {
-        $usual = new self(array_map(static fn (Box $kind): RunningPart => new RunningPart($kind->value, $kind), self::kinds()));
+        $usual = new self(array_map(static fn (Box $kind): RunningPart => new RunningPart($kind), self::kinds()));
 
         return $hasFocus ? $usual : $usual->withoutFocus();
     }
@@ -67,7 +67,7 @@ final readonly class RunningOrder
             if ($kind === Box::Close && $at < count($items) - 1) {
                 throw Contradiction::closeIsLast($named->path);
             }
-            $parts[$kind->value] = new RunningPart($one->optional('id')?->text(Fields::SHORT) ?? $kind->value, $kind, $one->optional('minutes')?->whole(0, 1440), $one->optional('share')?->whole(1, self::MOST_SHARE));
+            $parts[$kind->value] = new RunningPart($kind, $one->optional('minutes')?->whole(0, 1440), $one->optional('share')?->whole(1, self::MOST_SHARE));
         }
 
         return $parts === [] ? throw Missing::parts($node->path) : new self(array_values($parts));

@@ -11,7 +11,7 @@ final readonly class RunningPart
      * @param  int|null  $minutes  whole, as long as that at every class
      * @param  int|null  $share  beside the other parts, where it has no minutes
      */
-    public function __construct(public string $id, public Box $kind, public ?int $minutes = null, public ?int $share = null)
+    public function __construct(public Box $kind, public ?int $minutes = null, public ?int $share = null)
     {
     }
 }
