@@ -10,6 +10,7 @@ use App\Actions\TaughtEntries;
 use App\Http\Data\ClosureData;
 use App\Http\Data\MeetingRow;
 use App\Http\Data\TickData;
+use App\Models\Course;
 use App\Models\CurrentSchool;
 use App\Models\LoggedClass;
 use App\Models\Meeting;
@@ -34,7 +35,7 @@ final class Season
      * @param  array<string, Form>  $forms  of the other courses, by course
      * @return list<MeetingRow> by instant
      */
-    public function rows(Term $term, PlacedForm $placed, string $course, array $forms = []): array
+    public function rows(Term $term, PlacedForm $placed, Course $course, array $forms = []): array
     {
         /** @var Collection<int, Meeting> $meetings */
         $meetings = $term->meetings()->orderBy('starts_at')->get();
@@ -61,7 +62,7 @@ final class Season
      * @param  array<string, list<string>>  $taught  entries of the form by meeting
      * @return list<TickData>
      */
-    public function ticksOf(Collection $meetings, string $course, array $taught): array
+    public function ticksOf(Collection $meetings, Course $course, array $taught): array
     {
         [$today, $zone] = [$this->school->today(), $this->school->zone()];
 

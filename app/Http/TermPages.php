@@ -43,7 +43,7 @@ final class TermPages
         $term->refresh();
         [$rows, $placed] = $this->courses($term);
         $forecasts = collect($term->forecasts())->keyBy('course');
-        $meetings = $this->season->rows($term, $placed[$rows[0]->id], $rows[0]->id, self::others($rows, $placed));
+        $meetings = $this->season->rows($term, $placed[$rows[0]->id], $rows[0], self::others($rows, $placed));
         $draft = ($this->draft)($term);
         $names = self::far($term->forecasts());
 
@@ -102,7 +102,7 @@ final class TermPages
         return new ChangePreviewData(
             $changed->difference,
             $changed->cost(),
-            array_map(fn (Meeting $one): MeetingRow => MeetingRow::of($one, $placed[$rows[0]->id]->form, $rows[0]->id, $taught[$one->id] ?? null, $this->school, self::others($rows, $placed)), $meetings),
+            array_map(fn (Meeting $one): MeetingRow => MeetingRow::of($one, $placed[$rows[0]->id]->form, $rows[0], $taught[$one->id] ?? null, $this->school, self::others($rows, $placed)), $meetings),
             array_map(static fn (CourseForecast $one): ForecastData => ForecastData::of($one, $names), $changed->plan->courses),
         );
     }

@@ -128,12 +128,12 @@ final class Tonight
 
             return new TonightData(
                 TermSummary::of($term),
-                MeetingRow::of($meeting, $placed->form, $course->id, $taught[$meeting->id] ?? null, $this->school, $others),
+                MeetingRow::of($meeting, $placed->form, $course, $taught[$meeting->id] ?? null, $this->school, $others),
                 $placed->id,
                 $course->id,
                 TaughtEntries::in($placed, $firsts[$term->group_id] ?? [])->by($given, $placed->form),
                 ReadinessData::of(array_values($stand->all())),
-                $this->season->ticksOf($term->meetings, $course->id, $taught),
+                $this->season->ticksOf($term->meetings, $course, $taught),
                 Season::closures($term),
                 array_values($term->courses->map(CourseFormData::of(...))->all()),
                 GroupPrinciplesData::of($term->group),

@@ -9,6 +9,7 @@ use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Lesson\LessonCut;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Lesson\LessonSize;
+use Gorvan\Core\Lesson\OwnLessons;
 use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Term\Approach;
 use Gorvan\Core\Term\Course as CoreCourse;
@@ -132,6 +133,17 @@ final class Course extends Model
     public function kept(LessonCutter $cutter, PlacedForm $placed, array $learned): LessonCut
     {
         return $cutter->weighing($this->size()->lambda)->kept($placed->form, $this->course($placed)->scope($learned), $this->lessons(), $this->cut['first'] ?? 1);
+    }
+
+    /**
+     * Which of its lessons hold any of some entries.
+     *
+     * @param  list<string>  $entries
+     * @return list<int> by number
+     */
+    public function lessonNumbers(array $entries): array
+    {
+        return OwnLessons::numbersWith($this->lessons(), $this->cut['first'] ?? 1, $entries);
     }
 
     /** @return list<list<string>> the lessons it was cut into, each as its entries */

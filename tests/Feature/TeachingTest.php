@@ -219,6 +219,11 @@ test('teaching past a lesson’s end, and several lessons on one evening, read a
     $next = collect($term['meetings'][1]['courses'][0]['lessons'])->first();
     expect($term['meetings'][0])->isHeld->toBeTrue()->lesson->toBe(['from' => 1, 'to' => $to])->taughtAfter->toBe($to)
         ->and($next['from'])->toBe($to + 1)->and($next['number'])->toBe(collect($cut)->first(fn (array $one): bool => $one['to'] > $to)['number']);
+    // It is called by every lesson it gave something of, on its page, in the term and in the line of the season.
+    $numbers = array_column(array_filter($cut, static fn (array $one): bool => $one['from'] <= $to), 'number');
+    $page = $this->getJson("/api/meetings/$meeting->id")->assertOk()->json();
+    expect($term['meetings'][0])->kind->toBe('lesson')->lessonNumbers->toBe($numbers)->and($page['meeting'])->kind->toBe('lesson')->lessonNumbers->toBe($numbers)
+        ->and(collect($page['season'])->firstWhere('id', $meeting->id))->kind->toBe('lesson')->lessonNumbers->toBe($numbers);
     // Nothing of what was given is given again, or left for the next term; nothing says so either.
     $planned = collect($term['meetings'])->slice(1)->flatMap(fn (array $one): array => $one['courses'][0]['lessons']);
     expect($planned->min('from'))->toBe($to + 1)
@@ -226,6 +231,14 @@ test('teaching past a lesson’s end, and several lessons on one evening, read a
     $left = collect($this->getJson("/api/terms/{$term['term']['id']}/changes")->assertOk()->json())->pluck('moved')->flatten(1)->filter(fn (array $one): bool => str_ends_with($one['code'], 'lesson_left'))->pluck('with.what.with.number');
     expect($left->filter(fn (int $number): bool => $cut[$number - 1]['to'] <= $to)->all())->toBe([]);
 })->with(['two movements past the first lesson' => [1, 2], 'four lessons on one evening' => [4, 0]]);
+
+test('an evening on which nothing was taught though a lesson was planned brought nothing new', function () {
+    $term = ($this->long)(30);
+    $meeting = $this->meetings($term)[0];
+    $this->clockAt($meeting->on.'T21:00:00+01:00');
+    $this->postJson("/api/meetings/$meeting->id/log", [...$this->asPlanned($meeting), 'did' => []])->assertNoContent();
+    expect($this->getJson("/api/meetings/$meeting->id")->json('meeting'))->kind->toBe('consolidation')->lessonNumbers->toBe([])->lesson->toBeNull();
+});
 
 test('two evenings that fall out, one of them the showing’s: it is said, where they are cancelled and where it is only asked about', function () {
     $term = ($this->long)(30);

@@ -81,7 +81,7 @@ final class MeetingController extends Controller
             $today,
             $meetings,
             $this->unsaid($went, $logged),
-            $next === null || $course === null ? null : MeetingRow::of($next, $tonight->form($course)->form, $course->id, null, $this->school),
+            $next === null || $course === null ? null : MeetingRow::of($next, $tonight->form($course)->form, $course, null, $this->school),
             $nextTerm,
             isset($has->form),
             isset($has->group),
@@ -106,7 +106,7 @@ final class MeetingController extends Controller
         $held = Season::in($placed, $this->season->taughtAt($term->meetings->modelKeys()));
         $others = $this->others($courses);
         $forms = [$course->id => $placed->form, ...$others];
-        $row = MeetingRow::of($meeting, $placed->form, $course->id, $held[$meeting->id] ?? null, $this->school, $others);
+        $row = MeetingRow::of($meeting, $placed->form, $course, $held[$meeting->id] ?? null, $this->school, $others);
         $recap = $placed->form->passageOf($meeting->planned()?->course($course->id)->recap ?? []);
         $given = $this->taught->by($term->group_id, $placed, $this->school->today());
         $guests = $meeting->guests($log);
@@ -124,7 +124,7 @@ final class MeetingController extends Controller
             Mark::standing()->where('meeting_id', $meeting->id)->orderBy('at')->orderBy('id')->get()->map(static fn (Mark $mark): MarkData => new MarkData(
                 $mark->id, $mark->student_id, $mark->entry_id, $mark->principle_id, $mark->drill_step_id, $mark->side, $mark->level()->name, $mark->at->toRfc3339String(),
             ))->all(),
-            $this->season->ticksOf($term->meetings, $course->id, $held),
+            $this->season->ticksOf($term->meetings, $course, $held),
             Season::closures($term),
             $log?->id,
             self::named($courses),

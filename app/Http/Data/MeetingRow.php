@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
+use App\Models\Course;
 use App\Models\CurrentSchool;
 use App\Models\Meeting;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Term\MeetingBoxes;
+use Gorvan\Core\Term\MeetingKind;
 use Gorvan\Core\Term\MeetingPlan;
 use Gorvan\Core\Term\PlanGlance;
 use Gorvan\Core\Term\PlannedReview;
@@ -80,18 +82,17 @@ final readonly class MeetingRow
     }
 
     /**
-     * @param  string  $course  the course that is shown
+     * @param  Course  $course  the course that is shown
      * @param  list<string>|null  $taught  entries of the form that its log says were taught; null while nobody has said
      * @param  array<string, Form>  $forms  of the other courses, by course
      * @param  int|null  $taughtBy  movements taught by then, of one that was held
      */
-    public static function of(Meeting $meeting, Form $form, string $course, ?array $taught, CurrentSchool $school, array $forms = [], ?int $taughtBy = null): self
+    public static function of(Meeting $meeting, Form $form, Course $course, ?array $taught, CurrentSchool $school, array $forms = [], ?int $taughtBy = null): self
     {
         $plan = $meeting->planned();
-        $part = $plan?->course($course);
+        $part = $plan?->course($course->id);
         $today = $school->today();
         $given = $taught === null ? $form->passageOf($part?->given() ?? []) : $form->passageOf($taught);
-        $isAsPlanned = $taught === null || array_diff($form->countedIdsOf($given), $part?->given() ?? []) === [];
 
         return new self(
             id: $meeting->id,
@@ -101,10 +102,10 @@ final readonly class MeetingRow
             isHeld: $taught !== null,
             isPast: $meeting->on < $today,
             isToday: $meeting->on === $today,
-            kind: $plan?->kind->value,
+            kind: ($taught === null ? $plan?->kind : MeetingKind::held($plan?->kind, $taught !== [], count($plan->courses ?? []) <= 1))?->value,
             boxes: (object) ($plan->boxes ?? []),
             shares: (object) MeetingBoxes::percents(),
-            lessonNumbers: $isAsPlanned && $given !== null ? PlanGlance::numbers($part?->lessons() ?? []) : [],
+            lessonNumbers: $taught === null ? PlanGlance::numbers($part?->lessons() ?? []) : $course->lessonNumbers($taught),
             lesson: PassageData::of($given),
             recap: PassageData::of($form->passageOf($part->recap ?? [])),
             review: array_values(array_filter(array_map(static fn (PlannedReview $one): ?ReviewData => ReviewData::of($one, $form), $part->review ?? []))),
@@ -116,7 +117,7 @@ final readonly class MeetingRow
             reason: $meeting->reason,
             room: $meeting->room,
             pins: $meeting->fixed()->toData(),
-            courses: self::courses($plan, [$course => $form, ...$forms]),
+            courses: self::courses($plan, [$course->id => $form, ...$forms]),
             isOpen: $taught === null && $meeting->on >= $today,
             focus: array_map(FocusData::of(...), $plan->focus ?? []),
         );

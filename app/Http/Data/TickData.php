@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
+use App\Models\Course;
 use App\Models\Meeting;
 use DateTimeZone;
+use Gorvan\Core\Term\MeetingKind;
 use Gorvan\Core\Term\PlanGlance;
 use OpenApi\Attributes as OA;
 
@@ -37,16 +39,15 @@ final readonly class TickData
     }
 
     /**
-     * @param  string  $course  the course that is shown
+     * @param  Course  $course  the course that is shown
      * @param  list<string>|null  $taught  entries of its form that the log says were taught; null while nobody has said
      * @param  string  $today  `Y-m-d`, where the school is
      * @param  DateTimeZone  $zone  of the school
      */
-    public static function of(Meeting $meeting, string $course, ?array $taught, string $today, DateTimeZone $zone): self
+    public static function of(Meeting $meeting, Course $course, ?array $taught, string $today, DateTimeZone $zone): self
     {
         [$plan, $on] = [$meeting->plan, $meeting->on];
-        $plan = $plan === null ? null : PlanGlance::at($plan, $course);
-        $isAsPlanned = $taught === null || ($taught !== [] && array_diff($taught, $plan->given ?? []) === []);
+        $plan = $plan === null ? null : PlanGlance::at($plan, $course->id);
 
         return new self(
             $meeting->id,
@@ -55,8 +56,8 @@ final readonly class TickData
             $taught !== null,
             $on < $today,
             $on === $today,
-            $plan?->kind?->value,
-            $isAsPlanned ? $plan->lessonNumbers ?? [] : [],
+            ($taught === null ? $plan?->kind : MeetingKind::held($plan?->kind, $taught !== [], ($plan->courses ?? 1) === 1))?->value,
+            $taught === null ? $plan->lessonNumbers ?? [] : $course->lessonNumbers($taught),
             $meeting->state->value,
         );
     }

@@ -32,6 +32,21 @@ final class OwnLessons
     }
 
     /**
+     * The numbers of those of some lessons that hold any of some entries.
+     *
+     * @param  list<list<string>>  $lessons  each as its entries
+     * @param  int  $first  the number of the first
+     * @param  list<string>  $entries
+     * @return list<int> in order
+     */
+    public static function numbersWith(array $lessons, int $first, array $entries): array
+    {
+        $with = array_keys(array_filter($lessons, static fn (array $ids): bool => array_intersect($ids, $entries) !== []));
+
+        return array_map(static fn (int $at): int => $first + $at, $with);
+    }
+
+    /**
      * The most entries whose lessons come one after the other: what is not among them was moved out of its lesson.
      *
      * @param  array<int, int>  $lessonOf  by position, in order

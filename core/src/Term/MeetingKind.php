@@ -19,6 +19,19 @@ enum MeetingKind: string
     case Join = 'join';
     case Consolidation = 'consolidation';
 
+    /**
+     * What an evening that was held is shown as: as it was planned, unless something new came where nothing should, or nothing where
+     * a lesson was planned. Of several courses one may have given its lesson while the one that is asked about did not.
+     */
+    public static function held(?self $planned, bool $hasTaught, bool $isAlone): ?self
+    {
+        return match (true) {
+            $hasTaught && ($planned === null || $planned === self::Consolidation) => self::Lesson,
+            ! $hasTaught && $isAlone && $planned === self::Lesson => self::Consolidation,
+            default => $planned,
+        };
+    }
+
     /** @param  array<int, self>  $kinds  of the courses */
     public static function of(array $kinds): self
     {

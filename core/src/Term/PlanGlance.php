@@ -14,9 +14,9 @@ final readonly class PlanGlance
 {
     /**
      * @param  list<int>  $lessonNumbers  of the lessons that are given, or of which some is
-     * @param  list<string>  $given  entries that are given as lessons, by id
+     * @param  int  $courses  how many the meeting has
      */
-    private function __construct(public ?MeetingKind $kind, public array $lessonNumbers, public array $given)
+    private function __construct(public ?MeetingKind $kind, public array $lessonNumbers, public int $courses)
     {
     }
 
@@ -25,7 +25,8 @@ final readonly class PlanGlance
     {
         $root = JsonNode::parse($json);
         $lessons = [];
-        foreach ($root->optional('courses')?->items() ?? [] as $part) {
+        $parts = $root->optional('courses')?->items() ?? [];
+        foreach ($parts as $part) {
             if ($part->required('course')->text() === $course) {
                 $first = $part->optional('lesson');
                 $lessons = array_map(PlannedLesson::read(...), [...($first === null ? [] : [$first]), ...($part->optional('further')?->items() ?? [])]);
@@ -36,7 +37,7 @@ final readonly class PlanGlance
         return new self(
             $root->optional('kind')?->oneOf(MeetingKind::class),
             self::numbers($given),
-            array_merge([], ...array_map(static fn (PlannedLesson $lesson): array => $lesson->entries, $given)),
+            count($parts),
         );
     }
 

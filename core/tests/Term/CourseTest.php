@@ -9,6 +9,7 @@ use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Lesson\LessonCutter;
 use Gorvan\Core\Lesson\LessonSize;
+use Gorvan\Core\Lesson\OwnLessons;
 use Gorvan\Core\Memory\MemoryModel;
 use Gorvan\Core\Memory\MemoryState;
 use Gorvan\Core\Memory\Track;
@@ -106,9 +107,15 @@ test('a glance at a plan says its kind and its lesson, as the whole plan does', 
     $part = fn (string $id, ?PlannedLesson $lesson, array $further = []) => new CoursePlan($id, $lesson, [], [], [], further: $further);
     $plan = new MeetingPlan('2026-12-02', 75, MeetingKind::Lesson, ['new' => 75], [$part('c', new PlannedLesson(['a', 'b'], number: 6), [new PlannedLesson(['c'], number: 7)]), $part('d', new PlannedLesson(['x'], LessonKind::Join))]);
     $glance = PlanGlance::at($plan->json(), 'c');
-    expect([$glance->kind, $glance->lessonNumbers, $glance->given])->toBe([MeetingKind::Lesson, [6, 7], $plan->course('c')->given()])
-        ->and(PlanGlance::at($plan->json(), 'd')->lessonNumbers)->toBe([])->and(PlanGlance::at($plan->json(), 'd')->given)->toBe([])
-        ->and(PlanGlance::at($plan->json(), 'e')->given)->toBe([]);
+    expect([$glance->kind, $glance->lessonNumbers, $glance->courses])->toBe([MeetingKind::Lesson, [6, 7], 2])
+        ->and(PlanGlance::at($plan->json(), 'd')->lessonNumbers)->toBe([])->and(PlanGlance::at($plan->json(), 'e')->lessonNumbers)->toBe([]);
+});
+
+test('an evening that was held is shown as what it was: something new where nothing was planned, nothing where a lesson was', function () {
+    expect(MeetingKind::held(MeetingKind::Consolidation, true, true))->toBe(MeetingKind::Lesson)->and(MeetingKind::held(null, true, true))->toBe(MeetingKind::Lesson)
+        ->and(MeetingKind::held(MeetingKind::Lesson, false, true))->toBe(MeetingKind::Consolidation)->and(MeetingKind::held(MeetingKind::Lesson, false, false))->toBe(MeetingKind::Lesson)
+        ->and(MeetingKind::held(MeetingKind::Showing, true, true))->toBe(MeetingKind::Showing)->and(MeetingKind::held(MeetingKind::Reserve, false, true))->toBe(MeetingKind::Reserve)
+        ->and(OwnLessons::numbersWith([['a', 'b'], ['c'], ['d']], 6, ['b', 'c', 'x']))->toBe([6, 7])->and(OwnLessons::numbersWith([['a']], 1, []))->toBe([]);
 });
 
 test('a plan that cannot be is refused at its place', function (string $json, string $place) {

@@ -5,8 +5,8 @@ import { Link } from '../kit/router';
 import type { Closure, Form, Meeting, Passage } from '../api/client';
 import { day, share } from '../kit/format';
 import { useLesson, useSpot } from './CarryLessons';
-import { numbersOf, type Part, partOf } from './coursePart';
-import { kindWords, meetingKind, takesLessons } from './meetingKind';
+import { type Part, partOf } from './coursePart';
+import { kindIn, kindWords, meetingKind, takesLessons } from './meetingKind';
 import { Ruler, RULER } from './Ruler';
 import { frameOf, type Strip, stripOf } from './strip';
 import { usePaperFit, useWidth } from './useWidth';
@@ -141,8 +141,7 @@ function MeetingLine({ meeting, was, course, strip, frame, width, canMove, isSke
   const { setNodeRef, isOver } = useSpot(meeting.id, 'weave', canMove && takesLessons(meeting));
   const part = partOf(meeting, course);
   const taught = part.taughtAfter ?? 0;
-  const numbers = numbersOf(part);
-  const words = kindWords(t, kind === 'lesson' && numbers.length === 0 ? 'consolidation' : kind, numbers);
+  const words = kindWords(t, kindIn(kind, part), part.numbers);
   const span = spanOn(strip, frame.left);
   const run = part.runThrough && isPlanned && part.shown.length === 0 ? span(part.runThrough) : null;
   const label = t(isPlanned ? 'terms.meetingLabel' : 'terms.unsaidLabel', {

@@ -1,6 +1,9 @@
 import type { Entry, Meeting, MeetingCourse, Passage } from '../api/client';
 
-export type Part = Omit<MeetingCourse, 'courseId' | 'formTitle'>;
+type Planned = Omit<MeetingCourse, 'courseId' | 'formTitle'>;
+
+/** With the numbers of the lessons it gives, or gave. */
+export type Part = Planned & { numbers: number[] };
 
 /** In which order a run-through can go. */
 export const RUN_ORDERS = ['as_written', 'from_section', 'shuffled', 'backwards'] as const;
@@ -12,7 +15,7 @@ export const positionsIn = ({ from, to }: Passage) => Array.from({ length: to - 
 export function partOf(meeting: Meeting, course: string): Part {
   const planned = meeting.courses.find((one) => one.courseId === course);
   const isFirst = meeting.courses.length === 0 || meeting.courses[0]?.courseId === course;
-  const part: Part = planned ?? {
+  const part: Planned = planned ?? {
     lessons: [],
     recap: meeting.recap,
     review: meeting.review,
@@ -25,25 +28,27 @@ export function partOf(meeting: Meeting, course: string): Part {
     taughtAfter: meeting.taughtAfter,
     recallAfter: meeting.recallAfter,
   };
-  if (!isFirst || (!meeting.isHeld && planned)) return part;
-  return { ...part, taughtAfter: meeting.taughtAfter, lessons: taughtOf(meeting, part) };
+  if (!isFirst || (!meeting.isHeld && planned)) {
+    return { ...part, numbers: [...new Set(part.lessons.flatMap(({ number }) => (number === null ? [] : [number])))] };
+  }
+  return {
+    ...part,
+    taughtAfter: meeting.taughtAfter,
+    numbers: meeting.lessonNumbers,
+    lessons: taughtOf(meeting, part.lessons),
+  };
 }
 
-/** What was taught of an evening that was held: by its lessons, as far as they came, where it went by the plan. */
-function taughtOf({ lesson, lessonNumbers }: Meeting, { lessons }: Part): Part['lessons'] {
+/** What was taught of an evening that was held: lesson by lesson, as far as they came, where it went by the plan; else in one. */
+function taughtOf({ lesson, lessonNumbers }: Meeting, planned: Planned['lessons']): Planned['lessons'] {
   if (!lesson) return [];
-  const went = lessons.filter(
-    (one) => one.number !== null && lessonNumbers.includes(one.number) && one.from <= lesson.to && one.to >= lesson.from,
-  );
-  return went.length === 0
-    ? [{ ...lesson, number: lessonNumbers[0] ?? null, kind: 'new', part: null, parts: null }]
-    : went.map((one) => ({ ...one, from: Math.max(one.from, lesson.from), to: Math.min(one.to, lesson.to) }));
+  const went = planned
+    .filter((one) => one.number !== null && one.from <= lesson.to && one.to >= lesson.from)
+    .map((one) => ({ ...one, from: Math.max(one.from, lesson.from), to: Math.min(one.to, lesson.to) }));
+  return went[0]?.from === lesson.from && went.at(-1)?.to === lesson.to
+    ? went
+    : [{ ...lesson, number: lessonNumbers[0] ?? null, kind: 'new', part: null, parts: null }];
 }
-
-/** The numbers of the lessons a part gives, each once. */
-export const numbersOf = ({ lessons }: Pick<Part, 'lessons'>): number[] => [
-  ...new Set(lessons.flatMap(({ number }) => (number === null ? [] : [number]))),
-];
 
 /** The number printed in the form of the last movement up to a position; where it has none, how many there are. */
 export const numberTo = (entries: Entry[], position: number): number =>

@@ -12,12 +12,17 @@ export function meetingKind(meeting: Pick<Tick, 'isPast' | 'isHeld' | 'kind'> & 
   return KINDS.find((kind) => kind === meeting.kind) ?? 'unplanned';
 }
 
-/** What a meeting is called, with the lessons it gives: "Lessons 7, 8". */
+/** What a meeting is called, with the lessons it gives: "Lessons 7, 8"; what is new and of no lesson here is only new. */
 export function kindWords(t: Say, kind: ShownKind, numbers: number[]): string {
+  if (kind === 'lesson' && numbers.length === 0) return t('kind.new');
   return kind === 'lesson' && numbers.length > 1
     ? t('kind.lessons', { numbers: numbers.join(', ') })
     : t(`kind.${kind}`, { number: numbers[0] ?? '' });
 }
+
+/** The same of one of its courses: an evening that brings a lesson may bring none of this one. */
+export const kindIn = (kind: ShownKind, { lessons }: { lessons: unknown[] }): ShownKind =>
+  kind === 'lesson' && lessons.length === 0 ? 'consolidation' : kind;
 
 /** Whether a lesson can be taken from it or put down on it. */
 export function takesLessons(meeting: Pick<Meeting, 'isOpen' | 'state'>): boolean {

@@ -15,8 +15,8 @@ import { Segmented } from '../../kit/Segmented';
 import { useMay } from '../../kit/useMay';
 import { type Said, sentence } from '../../messages/say';
 import { CarryLessons, TickSpot } from '../../pictures/CarryLessons';
-import { numbersOf, partOf } from '../../pictures/coursePart';
-import { kindWords, meetingKind } from '../../pictures/meetingKind';
+import { partOf } from '../../pictures/coursePart';
+import { kindIn, kindWords, meetingKind } from '../../pictures/meetingKind';
 import { SeasonLine } from '../../pictures/SeasonLine';
 import { Weave } from '../../pictures/Weave';
 import { GroupTabs } from '../groups/GroupTabs';
@@ -309,15 +309,12 @@ function AsTable({ term, course, onChoose }: { term: Term; course: Course; onCho
             {term.meetings.map((meeting) => {
               const part = partOf(meeting, course.id);
               const kind = meetingKind(meeting);
-              const numbers = numbersOf(part);
               return (
                 <tr key={meeting.id} className="border-t border-line">
                   <th scope="row" className="py-1.5 pr-4 text-left font-normal whitespace-nowrap">
                     <Link to={`/meetings/${meeting.id}`}>{day(meeting.on, 'weekday')}</Link>
                   </th>
-                  <td className="pr-4">
-                    {kindWords(t, kind === 'lesson' && numbers.length === 0 ? 'consolidation' : kind, numbers)}
-                  </td>
+                  <td className="pr-4">{kindWords(t, kindIn(kind, part), part.numbers)}</td>
                   {kind === 'past' || kind === 'cancelled' ? (
                     // What was planned for an evening nobody spoke of says nothing about what is taught.
                     <td className="pr-4 text-soft" colSpan={4}>

@@ -119,6 +119,29 @@ test('an evening that finished one lesson and gave the next says both, and draws
   expect(container.textContent).toContain('Lessons 1, 2');
 });
 
+test('an evening on which more was taught than was planned says the lessons it came to, and never that nothing was new', async () => {
+  const held = { ...planned('one', '2026-01-20', 1), isHeld: true, isOpen: false };
+  server.answers['GET /api/terms/{term}'] = {
+    ...laid(),
+    meetings: [
+      { ...held, lesson: { from: 1, to: 5 }, lessonNumbers: [1, 2, 3] },
+      { ...held, id: 'two', on: '2026-01-27', lesson: { from: 6, to: 6 }, lessonNumbers: [] },
+      { ...held, id: 'three', on: '2026-02-03', kind: 'consolidation', lesson: null, lessonNumbers: [] },
+    ],
+  };
+  const { container } = show();
+  await userEvent.click(await screen.findByText('As a table'));
+  const cells = (name: RegExp) =>
+    within(screen.getByRole('row', { name }))
+      .getAllByRole('cell')
+      .slice(0, 2)
+      .map((cell) => cell.textContent);
+  expect(cells(/^Tue 20 Jan/)).toEqual(['Lessons 1, 2, 3', '1–5']);
+  expect(cells(/^Tue 27 Jan/)).toEqual(['Something new', '6']);
+  expect(cells(/^Tue 3 Feb/)).toEqual(['Nothing new', '–']);
+  expect(container.querySelectorAll('[data-stroke="ghost"]')).toHaveLength(0);
+});
+
 test('an order is picked for the run-through of an evening, and left to the plan again', async () => {
   show();
   await userEvent.click(await screen.findByText('As a table'));
