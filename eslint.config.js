@@ -4,7 +4,17 @@ import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['public', 'vendor', 'node_modules', 'var', 'resources/js/api/schema.d.ts', 'test-results'] },
+  {
+    ignores: [
+      'public',
+      'vendor',
+      'node_modules',
+      'var',
+      'resources/js/api/schema.d.ts',
+      'resources/js/api/enums.ts',
+      'test-results',
+    ],
+  },
   js.configs.recommended,
   ...tseslint.configs.strict,
   a11y.flatConfigs.recommended,

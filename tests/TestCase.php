@@ -52,6 +52,16 @@ abstract class TestCase extends Framework
         self::assertSame([], $nameless, 'A statement on rows of schools names no school.');
     }
 
+    /** Every JSON answer of the API is what its description says. */
+    public function call($method, $uri, $parameters = [], $cookies = [], $files = [], $server = [], $content = null)
+    {
+        $answer = parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);
+        $wrong = DescribedAnswers::wrongWith(request()->route(), $method, $answer);
+        self::assertNull($wrong, (string) $wrong);
+
+        return $answer;
+    }
+
     protected function clockAt(string $instant): void
     {
         Carbon::setTestNow(new Carbon($instant));

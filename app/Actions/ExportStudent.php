@@ -48,7 +48,7 @@ final class ExportStudent
             ])->all(),
             'questions' => StudentQuestion::whereIn('student_id', $records)->orderBy('at')->get()->map(static fn (StudentQuestion $one): array => ['at' => $one->at->toRfc3339String(), 'text' => $one->text, 'answer' => $one->answer])->all(),
             'considerations' => Consideration::whereIn('student_id', $records)->orderBy('created_at')->get()->map(static fn (Consideration $one): array => $one->isReadable() ? get_object_vars($one->noted()->toData()) : ['unreadable' => true])->all(),
-            'address' => array_values(array_filter([array_filter(['email' => $student->email, 'size' => $student->size], is_string(...))])),
+            'address' => array_values(array_filter([array_filter(['email' => $student->email, 'size' => $student->size?->value], is_string(...))])),
             'links' => StudentLink::withCount('devices')->whereIn('student_id', $records)->orderBy('made_at')->get()->map(static fn (StudentLink $one): array => ['made' => $one->made_at->toRfc3339String(), 'until' => $one->expires_at->toRfc3339String(), 'ended' => $one->revoked_at?->toRfc3339String(), 'devices' => (int) $one->getAttribute('devices_count')])->all(),
             'letters' => $this->letters($records),
             'mails' => KeptMail::whereIn('student_id', $records)->orderBy('sent_at')->get()->map(static fn (KeptMail $one): array => ['at' => $one->sent_at->toRfc3339String(), 'to' => $one->address, 'subject' => KeptMail::opened($one->subject) ?? ''])->all(),
@@ -111,7 +111,7 @@ final class ExportStudent
             'at' => $mark->at->toRfc3339String(), 'on' => $mark->on,
             'of' => $titles[$mark->principle_id === null ? $mark->entry_id : null] ?? $principles[$mark->principle_id] ?? $steps[$mark->drill_step_id] ?? '',
             ...($mark->principle_id === null || $mark->entry_id === null ? [] : ['in' => $titles[$mark->entry_id] ?? '']),
-            ...($mark->side === null ? [] : ['side' => $mark->side]),
+            ...($mark->side === null ? [] : ['side' => $mark->side->value]),
             'seen' => $mark->level()->name, 'taken_back' => isset($gone[$mark->id]),
         ])->all());
     }

@@ -160,7 +160,7 @@ final class RecordMarks
                 && $found->entry_id === $mark->entry
                 && $found->principle_id === $mark->principle
                 && $found->drill_step_id === $mark->step
-                && $found->side === $mark->side?->value
+                && $found->side === $mark->side
                 && $found->support === $mark->level->value
                 && $found->at == $mark->at;
             if (! $same) {

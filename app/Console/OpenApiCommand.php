@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Shared\Description\ApiDescription;
 use Illuminate\Console\Command;
-use OpenApi\Generator;
+use Symfony\Component\Console\Output\OutputInterface;
 
 /** Prints the description of the API, read off the code; the TypeScript types are made from it. */
 final class OpenApiCommand extends Command
@@ -14,19 +15,9 @@ final class OpenApiCommand extends Command
 
     protected $description = 'Print the OpenAPI description of the API';
 
-    public function handle(): int
+    public function handle(ApiDescription $api): int
     {
-        $api = (new Generator)->generate([app_path('Http')]);
-        if ($api === null) {
-            return self::FAILURE;
-        }
-        // Our answers always carry every key, null where nothing is known; the attributes need not repeat that.
-        foreach (is_array($api->components->schemas) ? $api->components->schemas : [] as $schema) {
-            if (is_array($schema->properties) && $schema->required === Generator::UNDEFINED) {
-                $schema->required = array_map(static fn ($property): string => $property->property, $schema->properties);
-            }
-        }
-        $this->getOutput()->write($api->toJson(JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES)."\n", false, \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW);
+        $this->getOutput()->write(json_encode($api->toData(), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES)."\n", false, OutputInterface::OUTPUT_RAW);
 
         return self::SUCCESS;
     }

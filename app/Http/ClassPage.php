@@ -163,7 +163,7 @@ final class ClassPage
             $passage = ($placed[$course] ?? null)?->form->passageOf(array_map(static fn (string $key): string => substr($key, strlen($course) + 1), $one->passage));
             $met = array_intersect_key($recalls[$one->student], array_flip($one->passage));
 
-            return $passage === null ? null : new WatchData($one->student, $course, new PassageData($passage->from, $passage->to), $one->why->value, $since[$one->student] ?? null, $met === [] ? null : array_sum($met) / count($met), $away[$one->student] ?? 0);
+            return $passage === null ? null : new WatchData($one->student, $course, new PassageData($passage->from, $passage->to), $one->why, $since[$one->student] ?? null, $met === [] ? null : array_sum($met) / count($met), $away[$one->student] ?? 0);
         }, $list->watch);
 
         return array_values(array_filter($found));
@@ -213,7 +213,7 @@ final class ClassPage
             $stop = StopCheck::draw($meeting->id, $draw, $points, $principles);
             if ($stop !== null) {
                 [$course, $entry] = explode(self::OF, $stop->entry, 2);
-                $stops[] = new StopData($course, (int) $placed[$course]->form->positionOf($entry), $stop->focus?->value, $stop->principle);
+                $stops[] = new StopData($course, (int) $placed[$course]->form->positionOf($entry), $stop->focus, $stop->principle);
             }
         }
 

@@ -63,7 +63,7 @@ final class HomePages
             $student->name,
             $this->school->get()->name,
             $this->school->today(),
-            $this->school->get()->locale->value,
+            $this->school->get()->locale,
             array_values(array_filter($groups->map(fn (Group $group): ?MineWeekData => $this->week($student, $group))->all())),
             $this->notesOf($student->records()),
         );
@@ -124,7 +124,7 @@ final class HomePages
 
         return new MinePassageData(
             SheetPassageData::of($one, $placed->form),
-            array_map(static fn (BreathBeat $beat): BeatData => new BeatData($beat->position, $beat->breath->value, $beat->seconds, $beat->cue, $beat->time), (new BreathScript)->of($placed->form, $one->passage->from, $one->passage->to)),
+            array_map(static fn (BreathBeat $beat): BeatData => new BeatData($beat->position, $beat->breath, $beat->seconds, $beat->cue, $beat->time), (new BreathScript)->of($placed->form, $one->passage->from, $one->passage->to)),
             array_map(static fn (Footing $at): FootingData => FootingData::of($at), $footings),
             array_map(static fn (SheetEntry $entry): string => $placed->idAt($entry->position), $one->entries),
         );

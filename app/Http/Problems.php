@@ -6,7 +6,9 @@ namespace App\Http;
 
 use App\Actions\KnownNames;
 use App\Actions\Refused;
+use App\Http\Data\ProblemData;
 use App\Words;
+use ArrayObject;
 use Gorvan\Core\Lesson\CutImpossible;
 use Gorvan\Core\Reading\BadInput;
 use Gorvan\Core\Reading\Message;
@@ -69,7 +71,7 @@ final class Problems
      */
     private static function told(int $status, Message $reason, string $place = '', array $problems = [], array $known = [], array $fields = []): JsonResponse
     {
-        return new JsonResponse([...$reason->toData(), 'place' => $place, 'problems' => $problems, 'known' => $known, 'fields' => (object) $fields], $status);
+        return new JsonResponse(new ProblemData($reason->code, new ArrayObject((array) $reason->toData()['with']), $place, $problems, $known, new ArrayObject($fields)), $status);
     }
 
     /** The database does not answer: nothing was done, and whoever asks again in a moment may be answered. */

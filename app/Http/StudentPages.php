@@ -156,7 +156,7 @@ final class StudentPages
         foreach ($rows as $mark) {
             $entry = $titles[$mark->entry_id] ?? null;
             $what = $principles[$mark->principle_id] ?? $steps[$mark->drill_step_id] ?? trim(($entry->number ?? '').' '.($entry->title ?? ''));
-            $told[$mark->meeting_id][] = new StudentMarkData($what, $mark->side, $mark->principle_id !== null, $mark->level()->name);
+            $told[$mark->meeting_id][] = new StudentMarkData($what, $mark->side, $mark->principle_id !== null, $mark->level());
         }
 
         return $told;

@@ -20,6 +20,7 @@ use App\Models\Meeting;
 use App\Models\PlacedForm;
 use App\Models\Student;
 use App\Models\Term;
+use ArrayObject;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Term\Change\DraftMeeting;
 use Gorvan\Core\Term\Change\TermDraft;
@@ -53,7 +54,7 @@ final class TermPages
             Season::closures($term),
             $meetings,
             $term->warned(),
-            (object) $this->names($meetings),
+            new ArrayObject($this->names($meetings)),
             $term->plan_asked,
             $term->room ?? $term->group->room,
             $term->ends_on < $this->school->today(),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Gorvan\Core\Form\Side;
 use Gorvan\Core\Record\Keeping;
 use Gorvan\Core\Record\Support;
 use Illuminate\Database\Eloquent\Builder;
@@ -18,7 +19,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string|null $drill_step_id
  * @property string|null $meeting_id
  * @property string|null $on  the day of its class
- * @property string|null $side
+ * @property Side|null $side
  * @property int $support  on the ladder of what it is about
  * @property \Illuminate\Support\Carbon $at
  * @property string $made_by
@@ -35,7 +36,7 @@ final class Mark extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['support' => 'integer', 'at' => 'datetime'];
+        return ['side' => Side::class, 'support' => 'integer', 'at' => 'datetime'];
     }
 
     public function level(): Support|Keeping

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Gorvan\Core\Standing\BodySize;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
@@ -15,7 +16,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  *
  * @property string $name
  * @property string|null $email  where their mail goes
- * @property string|null $size  beside the others, {@see \Gorvan\Core\Standing\BodySize}
+ * @property BodySize|null $size  beside the others
  * @property int $record_epoch  grows when a checkpoint of the record no longer holds
  * @property \Illuminate\Support\Carbon|null $off_list_at
  * @property string|null $same_as  who they are on record too
@@ -32,7 +33,7 @@ final class Student extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['off_list_at' => 'datetime'];
+        return ['size' => BodySize::class, 'off_list_at' => 'datetime'];
     }
 
     /** @return list<string> who else on record is this student */

@@ -12,7 +12,10 @@ use App\Models\SignInProvider;
 use App\Models\User;
 use App\Policies\Abilities;
 use App\Record\EntryRows;
+use App\Shared\Sent\Sent;
+use App\Shared\Sent\SentReader;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -30,6 +33,11 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->scoped(CurrentSchool::class);
         $this->app->scoped(EntryRows::class);
+        // What a method takes of a request is made of the request.
+        $this->app->beforeResolving(Sent::class, static function (string $class, array $with, Application $app): void {
+            /** @var class-string<Sent> $class */
+            $app->bind($class, static fn (): Sent => $app->make(SentReader::class)->read($class, $app->make(Request::class)));
+        });
         $this->app->singleton(StartSession::class, static fn ($app): StartSession => new KeepSession($app->make('session'), static fn () => $app->make('cache')));
         // What serves keeps its connection from one request to the next: making one costs more than all an empty request does.
         // A statement goes to the database with its values, once: preparing it, running it and forgetting it again are three

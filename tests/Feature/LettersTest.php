@@ -110,7 +110,8 @@ test('a school keeps its own sentences, and only those there are', function () {
 
 test('the sentences a school can have are those that the pages have words for', function () {
     $usual = json_decode((string) file_get_contents(resource_path('js/messages/en/letters.json')), true)['words']['usual'];
-    expect(App\Http\Controllers\LetterController::SENTENCES)->toEqualCanonicalizing(array_keys($usual));
+    $rule = (new ReflectionParameter([App\Letters\Requests\LetterWords::class, '__construct'], 'words'))->getAttributes(App\Shared\Sent\Rules::class)[0]->newInstance()->rules[0];
+    expect(explode(',', substr($rule, strlen('array:'))))->toEqualCanonicalizing(array_keys($usual));
 });
 
 test('the term that follows takes courses, shares and written lessons along, and leaves the first as it was', function () {

@@ -282,9 +282,9 @@ test('every starter can be read, is announced rightly, says what comes from memo
 test('an editor cannot be fed what is no edit', function (array $body, string $says) {
     expect($this->said($this->postJson("$this->uri/edits", $body)->assertUnprocessable()))->toContain($says);
 })->with([
-    'a list' => [[], 'must be an object'],
+    'a list' => [[], 'Base is missing'],
     'nothing' => [['base' => 1], 'edits'],
-    'no base' => [['edits' => []], 'base'],
+    'no base' => [['edits' => []], 'Base is missing'],
     'no list' => [['base' => 1, 'edits' => 5], 'list'],
     'an entry that is not there' => [['base' => 1, 'edits' => [['op' => 'merge', 'id' => 'zz']]], 'not in the form any more'],
 ]);

@@ -6,24 +6,23 @@ namespace App\Http\Controllers;
 
 use App\Actions\FindClasses;
 use App\Actions\ReplanGroup;
+use App\Classes\Requests\BookQuery;
 use App\Http\Data\BookData;
 use App\Http\Data\BookDoing;
 use App\Http\Data\BookRow;
 use App\Http\Data\BookStretch;
 use App\Http\Data\GroupSummary;
-use App\Http\OpenApi\Makes;
-use App\Http\OpenApi\Reads;
 use App\Models\Form;
 use App\Models\Group;
 use App\Models\LoggedClass;
 use App\Models\PlacedForm;
 use App\Models\Principle;
+use App\Shared\Description\Operation;
 use Gorvan\Core\Form\Form as CoreForm;
 use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Record\Doing;
 use Gorvan\Core\Record\Guest;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
 /** The class book of a group, and what its lessons have taught of its pace. */
@@ -32,11 +31,10 @@ final class BookController extends Controller
     /** @var array<string, PlacedForm|null> */
     private array $placed = [];
 
-    #[Reads('/api/groups/{group}/book', 'book', 'What the classes of a group did hold', BookData::class, query: ['find' => 'string', 'before' => 'string'])]
-    public function show(Request $request, Group $group, FindClasses $find): JsonResponse
+    #[Operation('book', 'What the classes of a group did hold', BookData::class)]
+    public function show(BookQuery $asked, Group $group, FindClasses $find): JsonResponse
     {
-        $given = $request->validate(['find' => ['nullable', 'string', 'max:120'], 'before' => ['nullable', 'ulid']]);
-        $logs = $find($group, trim($given['find'] ?? ''), isset($given['before']) ? strtoupper($given['before']) : null);
+        $logs = $find($group, trim($asked->find ?? ''), $asked->before === null ? null : strtoupper($asked->before));
         $page = $logs->take(FindClasses::PAGE);
 
         return new JsonResponse(new BookData(
@@ -46,7 +44,7 @@ final class BookController extends Controller
         ));
     }
 
-    #[Makes('/api/groups/{group}/pace', 'resetPace', 'As usual again', status: 204)]
+    #[Operation('resetPace', 'As usual again', status: 204)]
     public function resetPace(Group $group, ReplanGroup $replan): Response
     {
         $group->update(['pace_since' => now()]);
@@ -85,10 +83,10 @@ final class BookController extends Controller
         };
 
         return new BookDoing(
-            $doing->what->value,
+            $doing->what,
             $form?->title,
             $form === null ? [] : array_map(static fn (Passage $one): BookStretch => new BookStretch(self::called($form, $one->from), $one->from === $one->to ? null : self::called($form, $one->to)), array_values($passages)),
-            $doing->order?->value,
+            $doing->order,
             $doing->minutes,
             $doing->box,
             $doing->note,

@@ -7,11 +7,10 @@ namespace App\Http\Controllers;
 use App\Actions\GroupCalendar;
 use App\Http\Data\ClosuresData;
 use App\Http\Data\FeedData;
-use App\Http\OpenApi\Makes;
-use App\Http\OpenApi\Reads;
-use App\Http\OpenApi\Removes;
 use App\Models\CurrentSchool;
 use App\Models\Group;
+use App\Shared\Description\Operation;
+use App\Terms\Requests\ClosuresFile;
 use Gorvan\Core\Calendar\ClosuresReader;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -21,24 +20,21 @@ use Illuminate\Support\Str;
 /** Calendars in and out: closures from a file, a group's meetings as a file, and its private feed. */
 final class CalendarController extends Controller
 {
-    private const MOST_BYTES = 2_000_000;
-
-    #[Makes('/api/calendar/closures', 'readClosures', 'The closures of a term in a calendar file', ClosuresData::class, takes: ['text' => 'string', 'from' => 'string', 'to' => 'string'])]
-    public function closures(Request $request): JsonResponse
+    #[Operation('readClosures', 'The closures of a term in a calendar file', ClosuresData::class)]
+    public function closures(Request $request, ClosuresFile $sent): JsonResponse
     {
-        $given = $request->validate(['text' => ['required', 'string', 'max:'.self::MOST_BYTES], 'from' => ['required', 'date_format:Y-m-d'], 'to' => ['required', 'date_format:Y-m-d']]);
         $request->validate(['to' => ['after_or_equal:from']]); // once both are days: what is none cannot be compared
 
-        return new JsonResponse(ClosuresData::of(ClosuresReader::read($given['text'], $given['from'], $given['to'])));
+        return new JsonResponse(ClosuresData::of(ClosuresReader::read($sent->text, $sent->from, $sent->to)));
     }
 
-    #[Reads('/api/groups/{group}/calendar', 'groupCalendar', 'The meetings of a group as an iCalendar file')]
+    #[Operation('groupCalendar', 'The meetings of a group as an iCalendar file')]
     public function file(Group $group, GroupCalendar $calendar): Response
     {
         return $this->calendar($calendar($group), 'attachment; filename="'.(Str::slug($group->name) ?: 'group').'.ics"');
     }
 
-    #[Makes('/api/groups/{group}/feed', 'makeFeed', 'The private address of its calendar; an earlier one no longer works', FeedData::class, status: 201, once: false)]
+    #[Operation('makeFeed', 'The private address of its calendar; an earlier one no longer works', FeedData::class, status: 201)]
     public function make(Group $group): JsonResponse
     {
         $secret = Str::random(48);
@@ -47,7 +43,7 @@ final class CalendarController extends Controller
         return new JsonResponse(new FeedData(url("/feed/{$group->school_id}/$secret.ics")), 201);
     }
 
-    #[Removes('/api/groups/{group}/feed', 'revokeFeed', 'Its address no longer works')]
+    #[Operation('revokeFeed', 'Its address no longer works')]
     public function revoke(Group $group): Response
     {
         $group->update(['feed' => null]);

@@ -7,21 +7,17 @@ namespace App\Http\Controllers;
 use App\Actions\KeepConsideration;
 use App\Actions\ReadCare;
 use App\Actions\Refused;
+use App\Care\Requests\SentConsideration;
 use App\Http\Data\ConsiderationData;
 use App\Http\Data\StudentReasonsData;
-use App\Http\OpenApi\Puts;
-use App\Http\OpenApi\Reads;
-use App\Http\OpenApi\Removes;
 use App\Models\Consideration;
 use App\Models\CurrentSchool;
 use App\Models\Meeting;
 use App\Models\Student;
+use App\Shared\Description\Operation;
 use Gorvan\Core\Care\StudentConsideration;
-use Gorvan\Core\Reading\BadInput;
-use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Message;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 
@@ -32,7 +28,7 @@ final class CareController extends Controller
     {
     }
 
-    #[Reads('/api/students/{student}/considerations', 'considerations', 'What is planned around', [ConsiderationData::class])]
+    #[Operation('considerations', 'What is planned around', [ConsiderationData::class])]
     public function index(Student $student): JsonResponse
     {
         $today = $this->school->today();
@@ -46,18 +42,14 @@ final class CareController extends Controller
         return (new JsonResponse($data))->header('Cache-Control', 'no-store, private');
     }
 
-    #[Puts('/api/students/{student}/considerations/{consideration}', 'keepConsideration', 'Kept', takes: ['what' => 'string', 'side?' => 'enum:left,right|null', 'since?' => 'string|null', 'until?' => 'string|null', 'note?' => 'string|null', 'was?' => ['what' => 'string', 'side' => 'string|null', 'since' => 'string|null', 'until' => 'string|null', 'note' => 'string|null']], status: 204, mayConflict: true)]
-    public function keep(Request $request, Student $student, string $consideration, KeepConsideration $keep): Response
+    #[Operation('keepConsideration', 'Kept', status: 204, mayConflict: true)]
+    public function keep(SentConsideration $sent, Student $student, string $consideration, KeepConsideration $keep): Response
     {
         if (! Str::isUuid($consideration)) {
             throw Refused::because(Message::of('care.id'), 'id');
         }
-        try {
-            $noted = StudentConsideration::read(JsonNode::parse($request->getContent()));
-        } catch (BadInput $e) {
-            throw $e->movedTo(str_replace('$.', '', $e->place)); // the fields of the page have no path
-        }
-        $keep($student, strtolower($consideration), $noted, static fn (StudentConsideration $is) => self::unlessChanged($request->input('was'), self::fields($is), self::fields($noted)));
+        $noted = StudentConsideration::of($sent->what, $sent->side, $sent->since, $sent->until, $sent->note);
+        $keep($student, strtolower($consideration), $noted, static fn (StudentConsideration $is) => self::unlessChanged($sent->was, self::fields($is), self::fields($noted)));
 
         return response()->noContent();
     }
@@ -68,7 +60,7 @@ final class CareController extends Controller
         return ['what' => $of->what->value, 'side' => $of->side?->value, 'since' => $of->since, 'until' => $of->until, 'note' => $of->note];
     }
 
-    #[Removes('/api/students/{student}/considerations/{consideration}', 'removeConsideration', 'Gone')]
+    #[Operation('removeConsideration', 'Gone')]
     public function remove(Student $student, string $consideration): Response
     {
         Str::isUuid($consideration) && Consideration::where('student_id', $student->id)->whereKey($consideration)->delete();
@@ -76,7 +68,7 @@ final class CareController extends Controller
         return response()->noContent();
     }
 
-    #[Reads('/api/meetings/{meeting}/care', 'careReasons', 'Who is careful of what, and why', [StudentReasonsData::class])]
+    #[Operation('careReasons', 'Who is careful of what, and why', [StudentReasonsData::class])]
     public function reasons(Meeting $meeting, ReadCare $care): JsonResponse
     {
         $forms = $meeting->term->forms();

@@ -12,10 +12,7 @@ use Gorvan\Core\Reading\Instant;
 use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Message;
 use Illuminate\Http\Request;
-use OpenApi\Attributes as OA;
 
-#[OA\Info(version: '1', title: 'Gorvan', description: 'What the pages of Gorvan read and write. Cookie session; same origin.')]
-#[OA\Response(response: 'Problem', description: 'What is wrong, where, and what to do', content: new OA\JsonContent(ref: \App\Http\Data\ProblemData::class))]
 abstract class Controller
 {
     /** What a number of the database holds: a greater one is no version of anything. */

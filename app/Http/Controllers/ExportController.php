@@ -6,36 +6,38 @@ namespace App\Http\Controllers;
 
 use App\Actions\ExportGroup;
 use App\Actions\ExportStudent;
-use App\Http\OpenApi\Reads;
 use App\Models\Group;
 use App\Models\Student;
+use App\People\GroupTable;
+use App\People\RecordKind;
+use App\People\Requests\GroupTableQuery;
+use App\People\Requests\StudentRecordQuery;
+use App\Shared\Description\Operation;
 use App\Words;
 use Gorvan\Core\Reading\Message;
-use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 
 /** What leaves the school as files: a group as tables, and everything one student is recorded with, when they ask. */
 final class ExportController extends Controller
 {
-    #[Reads('/api/groups/{group}/table', 'groupTable', 'A group as CSV: where everyone stands, or who came', query: ['of!' => 'enum:standings,attendance'])]
-    public function table(Request $request, Group $group, ExportGroup $export): Response
+    #[Operation('groupTable', 'A group as CSV: where everyone stands, or who came')]
+    public function table(GroupTableQuery $asked, Group $group, ExportGroup $export): Response
     {
-        $of = $request->validate(['of' => ['required', 'in:standings,attendance']])['of'];
 
-        return $this->file($of === 'standings' ? $export->standings($group) : $export->attendance($group), "$group->name-$of", 'csv', 'text/csv; charset=utf-8');
+        return $this->file($asked->of === GroupTable::Standings ? $export->standings($group) : $export->attendance($group), "$group->name-{$asked->of->value}", 'csv', 'text/csv; charset=utf-8');
     }
 
-    #[Reads('/api/students/{student}/record', 'studentRecord', 'Everything one student is recorded with, as gorvan.student/1 or to be read', query: ['as' => 'enum:json,html'])]
-    public function record(Request $request, Student $student, ExportStudent $export): Response
+    #[Operation('studentRecord', 'Everything one student is recorded with, as gorvan.student/1 or to be read')]
+    public function record(StudentRecordQuery $asked, Student $student, ExportStudent $export): Response
     {
-        $as = $request->validate(['as' => ['nullable', 'in:json,html']])['as'] ?? 'json';
+        $as = $asked->as ?? RecordKind::Json;
         $record = $export($student);
-        $text = $as === 'json'
+        $text = $as === RecordKind::Json
             ? json_encode($record, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n"
             : view('record', ['record' => $record, 'say' => static fn (string $code, mixed ...$with): string => Words::has($code) ? Words::of(Message::of($code, ...$with)) : $code])->render();
 
-        return $this->file($text, $student->name, $as, $as === 'json' ? 'application/json' : 'text/html; charset=utf-8');
+        return $this->file($text, $student->name, $as->value, $as === RecordKind::Json ? 'application/json' : 'text/html; charset=utf-8');
     }
 
     private function file(string $text, string $name, string $kind, string $type): Response

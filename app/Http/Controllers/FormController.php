@@ -10,33 +10,28 @@ use App\Actions\PacedCourse;
 use App\Actions\ReadForm;
 use App\Actions\RemoveForm;
 use App\Actions\SaveForm;
+use App\Forms\Requests\CourseQuery;
+use App\Forms\Requests\FormText;
+use App\Forms\Requests\Joins;
 use App\Http\Data\AuditData;
 use App\Http\Data\FormData;
 use App\Http\Data\FormPreviewData;
 use App\Http\Data\FormSummary;
 use App\Http\Data\KinshipData;
 use App\Http\Data\RemovalData;
-use App\Http\OpenApi\Makes;
-use App\Http\OpenApi\Puts;
-use App\Http\OpenApi\Reads;
-use App\Http\OpenApi\Removes;
-use App\Http\SentSize;
+use App\Lessons\Requests\SentSize;
 use App\Models\Form;
 use App\Models\Group;
-use Gorvan\Core\Form\CutPin;
+use App\Shared\Description\Operation;
 use Gorvan\Core\Form\Kinship;
 use Gorvan\Core\Lesson\LessonCutter;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Validation\Rule;
 
 final class FormController extends Controller
 {
-    /** Generous for a form file, and told apart from it by core, which names its own limit. */
-    public const MOST_TEXT = 3_000_000;
-
-    #[Reads('/api/forms', 'forms', 'The forms of the school', [FormSummary::class])]
+    #[Operation('forms', 'The forms of the school', [FormSummary::class])]
     public function index(): JsonResponse
     {
         $groups = Group::all(['id', 'school_id', 'name', 'form_id'])->groupBy('form_id');
@@ -53,34 +48,33 @@ final class FormController extends Controller
         )->all());
     }
 
-    #[Makes('/api/forms/preview', 'previewForm', 'What would be made', FormPreviewData::class, takes: ['text' => 'string', 'title?' => 'string'])]
-    public function preview(Request $request, ReadForm $read, LessonCutter $cutter): JsonResponse
+    #[Operation('previewForm', 'What would be made', FormPreviewData::class)]
+    public function preview(FormText $sent, ReadForm $read, LessonCutter $cutter): JsonResponse
     {
-        $given = $this->given($request);
-        $found = $read($given['text'], $given['title'] ?? '');
+        $text = (string) $sent->text;
+        $found = $read($text, $sent->title ?? '');
 
         return new JsonResponse(new FormPreviewData(
             FormData::of($found->form, $cutter->cut($found->form)),
             array_map(static fn (Kinship $kin): KinshipData => KinshipData::of($kin, $found->form), $found->inferred),
             $found->warnings,
-            substr_count(trim($given['text']), "\n") + 1,
+            substr_count(trim($text), "\n") + 1,
             AuditData::of($found->form),
         ));
     }
 
-    #[Makes('/api/forms', 'saveForm', 'Saved', FormData::class, takes: ['text' => 'string', 'title?' => 'string', 'declined?' => ['string']], status: 201)]
-    public function store(Request $request, ReadForm $read, SaveForm $save): JsonResponse
+    #[Operation('saveForm', 'Saved', FormData::class, status: 201)]
+    public function store(Request $request, FormText $sent, ReadForm $read, SaveForm $save): JsonResponse
     {
-        $given = $this->given($request);
-        $form = $save($read($given['text'], $given['title'] ?? '')->form, array_values($given['declined'] ?? []), $this->viewer($request));
+        $form = $save($read((string) $sent->text, $sent->title ?? '')->form, $sent->declined, $this->viewer($request));
 
         return new JsonResponse(FormData::saved($form->refresh()), 201);
     }
 
-    #[Reads('/api/forms/{form}', 'form', 'A form, cut for no group or as a course has it', FormData::class, query: ['course' => 'string'])]
-    public function show(Request $request, Form $form, PacedCourse $paced): JsonResponse
+    #[Operation('form', 'A form, cut for no group or as a course has it', FormData::class)]
+    public function show(CourseQuery $of, Form $form, PacedCourse $paced): JsonResponse
     {
-        $course = NamedCourse::of($request->query('course'), $form);
+        $course = NamedCourse::of($of->course, $form);
         if ($course === null) {
             return new JsonResponse(FormData::saved($form));
         }
@@ -90,60 +84,34 @@ final class FormController extends Controller
         return new JsonResponse(FormData::inCourse($course, $placed, $paced($course, $placed)));
     }
 
-    #[Puts('/api/forms/{form}/joins', 'pinJoins', 'Cut again', FormData::class, takes: ['joins' => [['after' => 'integer', 'pin' => 'enum:always,never|null', 'isCut?' => 'boolean']]])]
-    public function joins(Request $request, Form $form, ChangeCutting $change): JsonResponse
+    #[Operation('pinJoins', 'Cut again', FormData::class)]
+    public function joins(Request $request, Joins $sent, Form $form, ChangeCutting $change): JsonResponse
     {
-        $given = $request->validate([
-            'joins' => ['required', 'array', 'min:1', 'max:600'],
-            'joins.*.after' => ['required', 'integer', 'min:1', 'distinct'],
-            'joins.*.pin' => ['present', 'nullable', Rule::enum(CutPin::class)],
-            'joins.*.isCut' => ['sometimes', 'boolean'],
-        ]);
-        $pins = $cuts = [];
-        foreach ($given['joins'] as $join) {
-            $pins[(int) $join['after']] = $join['pin'] === null ? null : CutPin::from($join['pin']);
-            if (isset($join['isCut'])) {
-                $cuts[(int) $join['after']] = (bool) $join['isCut'];
-            }
-        }
-        $moved = $change->pins($form, $pins, $cuts, $this->viewer($request));
+        $pins = array_column($sent->joins, 'pin', 'after');
+        $cuts = array_filter(array_column($sent->joins, 'isCut', 'after'), is_bool(...));
 
-        return new JsonResponse(FormData::saved($form->refresh(), null, $moved));
+        return new JsonResponse(FormData::saved($form->refresh(), null, $change->pins($form, $pins, $cuts, $this->viewer($request))));
     }
 
-    #[Puts('/api/forms/{form}/cutting', 'sizeLessons', 'Cut again', FormData::class, takes: SentSize::SHAPE)]
-    public function cutting(Request $request, Form $form, ChangeCutting $change): JsonResponse
+    #[Operation('sizeLessons', 'Cut again', FormData::class)]
+    public function cutting(SentSize $sent, Form $form, ChangeCutting $change): JsonResponse
     {
-        $moved = $change->size($form, SentSize::of($request->all()));
+        $moved = $change->size($form, $sent->size());
 
         return new JsonResponse(FormData::saved($form->refresh(), moved: $moved));
     }
 
-    #[Reads('/api/forms/{form}/removal', 'formRemoval', 'What would go with it', RemovalData::class)]
+    #[Operation('formRemoval', 'What would go with it', RemovalData::class)]
     public function removal(Form $form, RemoveForm $remove): JsonResponse
     {
         return new JsonResponse(RemovalData::of($remove->would($form)));
     }
 
-    #[Removes('/api/forms/{form}', 'removeForm', 'Taken back', mayConflict: true)]
+    #[Operation('removeForm', 'Taken back', mayConflict: true)]
     public function destroy(Form $form, RemoveForm $remove): Response
     {
         $remove($form);
 
         return response()->noContent();
-    }
-
-    /** @return array{text: string, title?: string|null, declined?: array<string>} */
-    private function given(Request $request): array
-    {
-        /** @var array{text: string, title?: string|null, declined?: array<string>} $given */
-        $given = $request->validate([
-            'text' => ['present', 'nullable', 'string', 'max:'.self::MOST_TEXT],
-            'title' => ['nullable', 'string', 'max:300'],
-            'declined' => ['array', 'max:600'],
-            'declined.*' => ['string', 'max:120'],
-        ]);
-
-        return [...$given, 'text' => (string) $given['text']];
     }
 }

@@ -17,6 +17,7 @@ use App\Actions\RemoveGroup;
 use App\Actions\RemoveStudents;
 use App\Actions\SayTaughtBefore;
 use App\Actions\TaughtEntries;
+use App\Classes\Requests\RoomCold;
 use App\Http\Data\AddedData;
 use App\Http\Data\FormRefData;
 use App\Http\Data\GroupData;
@@ -28,19 +29,21 @@ use App\Http\Data\PassageData;
 use App\Http\Data\RemovalData;
 use App\Http\Data\StudentData;
 use App\Http\FormEdition;
-use App\Http\OpenApi\Makes;
-use App\Http\OpenApi\Puts;
-use App\Http\OpenApi\Reads;
-use App\Http\OpenApi\Removes;
 use App\Models\CurrentSchool;
 use App\Models\Form;
 use App\Models\Group;
 use App\Models\PrincipleSet;
 use App\Models\Student;
-use DateTimeImmutable;
+use App\People\Requests\GroupMove;
+use App\People\Requests\Leaving;
+use App\People\Requests\NewGroup;
+use App\People\Requests\NewStudents;
+use App\People\Requests\TaughtBefore;
+use App\Principles\Requests\ChosenPrinciples;
+use App\Shared\Description\Operation;
+use App\Shared\Requests\OnQuery;
 use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Lesson\LessonCutter;
-use Gorvan\Core\Principle\FocusChooser;
 use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Standing\LessonTaken;
 use Illuminate\Http\JsonResponse;
@@ -54,7 +57,7 @@ final class GroupController extends Controller
     {
     }
 
-    #[Reads('/api/groups', 'groups', 'The groups of the school', [GroupSummary::class])]
+    #[Operation('groups', 'The groups of the school', [GroupSummary::class])]
     public function index(): JsonResponse
     {
         /** @var \Illuminate\Database\Eloquent\Collection<int, Group> $groups */
@@ -63,20 +66,13 @@ final class GroupController extends Controller
         return new JsonResponse($groups->map(GroupSummary::of(...))->all());
     }
 
-    #[Makes('/api/groups', 'makeGroup', 'Made', GroupSummary::class, takes: ['name' => 'string', 'room?' => 'string|null', 'form' => 'string', 'students' => ['string'], 'same?' => ['*' => 'string'], 'others?' => ['string']], status: 201, mayConflict: true)]
-    public function store(Request $request, FillGroup $fill): JsonResponse
+    #[Operation('makeGroup', 'Made', GroupSummary::class, status: 201, mayConflict: true)]
+    public function store(NewGroup $sent, FillGroup $fill): JsonResponse
     {
-        $given = $request->validate([
-            'name' => ['required', 'string', 'max:120'],
-            'room' => ['nullable', 'string', 'max:120'],
-            'form' => ['required', 'uuid'],
-            'students' => ['present', 'array', 'max:'.config('gorvan.limits.students')],
-            ...self::people(),
-        ]);
-        $form = Form::find($given['form']) ?? throw Refused::because(Message::of('group.form'), 'form');
-        $group = DB::transaction(static function () use ($given, $form, $fill): Group {
-            $group = Group::create(['name' => $given['name'], 'room' => $given['room'] ?? null, 'form_id' => $form->id]);
-            $fill($group, array_values($given['students']), null, $given['same'] ?? [], array_values($given['others'] ?? []));
+        $form = Form::find($sent->form) ?? throw Refused::because(Message::of('group.form'), 'form');
+        $group = DB::transaction(static function () use ($sent, $form, $fill): Group {
+            $group = Group::create(['name' => $sent->name, 'room' => $sent->room, 'form_id' => $form->id]);
+            $fill($group, $sent->students, null, $sent->same, $sent->others);
 
             return $group;
         });
@@ -84,11 +80,10 @@ final class GroupController extends Controller
         return new JsonResponse($this->summary($group), 201);
     }
 
-    #[Reads('/api/groups/{group}', 'group', 'A group and where everyone stands', GroupData::class, query: ['on' => 'string'])]
-    public function show(Request $request, Group $group, GroupStandings $standings, TaughtEntries $taught, NextLesson $lesson, LessonCutter $cutter, GroupCourse $in): JsonResponse
+    #[Operation('group', 'A group and where everyone stands', GroupData::class)]
+    public function show(OnQuery $as, Group $group, GroupStandings $standings, TaughtEntries $taught, NextLesson $lesson, LessonCutter $cutter, GroupCourse $in): JsonResponse
     {
-        $request->validate(['on' => ['nullable', 'date_format:Y-m-d']]);
-        $on = $request->string('on')->value() ?: $this->school->today();
+        $on = $as->on ?? $this->school->today();
         $placed = $group->form->placed();
         $next = $lesson($group, $placed);
         $recap = $placed->form->passageOf($next->recap ?? []);
@@ -116,68 +111,47 @@ final class GroupController extends Controller
         ));
     }
 
-    #[Makes('/api/groups/{group}/before', 'taughtBefore', 'Kept', takes: ['id' => 'string', 'to?' => 'integer', 'passages?' => [['from' => 'integer', 'to' => 'integer']], 'on?' => 'string|null', 'at' => 'string'], status: 204)]
-    public function before(Request $request, Group $group, SayTaughtBefore $say): Response
+    #[Operation('taughtBefore', 'Kept', status: 204)]
+    public function before(Request $request, TaughtBefore $sent, Group $group, SayTaughtBefore $say): Response
     {
-        $given = $request->validate([
-            'id' => ['required', 'ulid'],
-            'to' => ['required_without:passages', 'integer', 'min:1', 'max:'.self::MOST_INTEGER],
-            'passages' => ['sometimes', 'array', 'min:1', 'max:300'],
-            'passages.*.from' => ['required', 'integer', 'min:1', 'max:'.self::MOST_INTEGER],
-            'passages.*.to' => ['required', 'integer', 'gte:passages.*.from', 'max:'.self::MOST_INTEGER],
-            'on' => ['nullable', 'date_format:Y-m-d'],
-            'at' => ['required', $this->instant()],
-        ]);
-        /** @var non-empty-list<Passage> $passages */
-        $passages = array_map(static fn (array $one): Passage => new Passage((int) $one['from'], (int) $one['to']), array_values($given['passages'] ?? [['from' => 1, 'to' => $given['to']]]));
-        usort($passages, static fn (Passage $a, Passage $b): int => $a->from <=> $b->from);
-        $say($group, strtoupper($given['id']), $passages, $given['on'] ?? null, new DateTimeImmutable($given['at']), $this->viewer($request));
+        $say($group, strtoupper($sent->id), $sent->inOrder(), $sent->on, $sent->at, $this->viewer($request));
 
         return response()->noContent();
     }
 
-    #[Makes('/api/groups/{group}/students', 'addStudents', 'Added', AddedData::class, takes: ['students' => ['string'], 'same?' => ['*' => 'string'], 'others?' => ['string']], status: 201, mayConflict: true)]
-    public function addStudents(Request $request, Group $group, FillGroup $fill): JsonResponse
+    #[Operation('addStudents', 'Added', AddedData::class, status: 201, mayConflict: true)]
+    public function addStudents(NewStudents $sent, Group $group, FillGroup $fill): JsonResponse
     {
-        $given = $request->validate([
-            'students' => ['required', 'array', 'min:1', 'max:'.config('gorvan.limits.students')],
-            ...self::people(),
-        ]);
-        $added = $fill($group, array_values($given['students']), null, $given['same'] ?? [], array_values($given['others'] ?? []));
+        $added = $fill($group, $sent->students, null, $sent->same, $sent->others);
 
         return new JsonResponse(new AddedData($this->summary($group), array_map(static fn (Student $student): string => $student->id, $added)), 201);
     }
 
-    #[Removes('/api/groups/{group}/students', 'removeStudents', 'Off the list', takes: ['students' => ['string']])]
-    public function removeStudents(Request $request, Group $group, RemoveStudents $remove): Response
+    #[Operation('removeStudents', 'Off the list')]
+    public function removeStudents(Leaving $sent, Group $group, RemoveStudents $remove): Response
     {
-        $given = $request->validate([
-            'students' => ['required', 'array', 'min:1', 'max:'.config('gorvan.limits.students')],
-            'students.*' => ['required', 'uuid'],
-        ]);
-        $remove($group, array_values($given['students']));
+        $remove($group, $sent->students);
 
         return response()->noContent();
     }
 
-    #[Makes('/api/groups/{group}/move', 'moveStudent', 'Moved', takes: ['student' => 'string', 'to' => 'string'], status: 204)]
-    public function move(Request $request, Group $group, MoveStudent $move): Response
+    #[Operation('moveStudent', 'Moved', status: 204)]
+    public function move(GroupMove $sent, Group $group, MoveStudent $move): Response
     {
-        $given = $request->validate(['student' => ['required', 'uuid'], 'to' => ['required', 'uuid', 'different:group']]);
-        $student = $group->students()->whereKey($given['student'])->first() ?? throw Refused::because(Message::of('students.not_in_group'), 'student');
-        $to = Group::find($given['to']);
+        $student = $group->students()->whereKey($sent->student)->first() ?? throw Refused::because(Message::of('students.not_in_group'), 'student');
+        $to = Group::find($sent->to);
         $move($student, $group, $to === null || $to->id === $group->id ? throw Refused::because(Message::of('group.unknown'), 'to') : $to);
 
         return response()->noContent();
     }
 
-    #[Reads('/api/groups/{group}/removal', 'groupRemoval', 'What would go with it', RemovalData::class)]
+    #[Operation('groupRemoval', 'What would go with it', RemovalData::class)]
     public function removal(Group $group, RemoveGroup $remove): JsonResponse
     {
         return new JsonResponse(RemovalData::of($remove->would($group)));
     }
 
-    #[Removes('/api/groups/{group}', 'removeGroup', 'Taken back', mayConflict: true)]
+    #[Operation('removeGroup', 'Taken back', mayConflict: true)]
     public function destroy(Group $group, RemoveGroup $remove): Response
     {
         $remove($group);
@@ -185,30 +159,27 @@ final class GroupController extends Controller
         return response()->noContent();
     }
 
-    #[Reads('/api/groups/{group}/principles', 'groupPrinciples', 'Where everyone stands in the principles', GroupKeepingsData::class, query: ['on' => 'string'])]
-    public function principles(Request $request, Group $group, GroupKeepings $keepings): JsonResponse
+    #[Operation('groupPrinciples', 'Where everyone stands in the principles', GroupKeepingsData::class)]
+    public function principles(OnQuery $as, Group $group, GroupKeepings $keepings): JsonResponse
     {
-        $request->validate(['on' => ['nullable', 'date_format:Y-m-d']]);
-        $on = $request->string('on')->value() ?: $this->school->today();
+        $on = $as->on ?? $this->school->today();
 
         return new JsonResponse(GroupKeepingsData::of($group, $on, $keepings($group, $on)));
     }
 
-    #[Puts('/api/groups/{group}/principles', 'choosePrinciples', 'Chosen', takes: ['set' => 'string|null', 'focuses' => 'integer'], status: 204)]
-    public function choosePrinciples(Request $request, Group $group, ChoosePrinciples $choose): Response
+    #[Operation('choosePrinciples', 'Chosen', status: 204)]
+    public function choosePrinciples(ChosenPrinciples $sent, Group $group, ChoosePrinciples $choose): Response
     {
-        $given = $request->validate(['set' => ['present', 'nullable', 'uuid'], 'focuses' => ['required', 'integer', 'min:'.Group::WHOLE_FAMILY, 'max:'.FocusChooser::MOST]]);
-        $set = $given['set'] === null ? null : PrincipleSet::find($given['set']) ?? throw Refused::because(Message::of('principles.unknown'), 'set');
-        $choose($group, $set, (int) $given['focuses']);
+        $set = $sent->set === null ? null : PrincipleSet::find($sent->set) ?? throw Refused::because(Message::of('principles.unknown'), 'set');
+        $choose($group, $set, $sent->focuses);
 
         return response()->noContent();
     }
 
-    #[Puts('/api/groups/{group}/room', 'markRoomCold', 'Marked', takes: ['isCold' => 'boolean'], status: 204)]
-    public function room(Request $request, Group $group, MarkRoomCold $mark): Response
+    #[Operation('markRoomCold', 'Marked', status: 204)]
+    public function room(RoomCold $sent, Group $group, MarkRoomCold $mark): Response
     {
-        $given = $request->validate(['isCold' => ['required', 'boolean']]);
-        $mark($group, (bool) $given['isCold']);
+        $mark($group, $sent->isCold);
 
         return response()->noContent();
     }
@@ -216,17 +187,5 @@ final class GroupController extends Controller
     private function summary(Group $group): GroupSummary
     {
         return GroupSummary::of(GroupSummary::counted()->findOrFail($group->id));
-    }
-
-    /** @return array<string, list<string>> */
-    private static function people(): array
-    {
-        return [
-            'students.*' => ['required', 'string', 'max:120'],
-            'same' => ['array', 'max:'.config('gorvan.limits.students')],
-            'same.*' => ['required', 'uuid'],
-            'others' => ['array', 'max:'.config('gorvan.limits.students')],
-            'others.*' => ['required', 'string', 'max:120'],
-        ];
     }
 }

@@ -6,10 +6,10 @@ namespace App\Http\Controllers;
 
 use App\Http\Data\MailboxData;
 use App\Http\Data\MailData;
-use App\Http\OpenApi\Reads;
 use App\Mail\MailboxTransport;
 use App\Models\CurrentSchool;
 use App\Models\KeptMail;
+use App\Shared\Description\Operation;
 use Illuminate\Http\JsonResponse;
 
 /** The mailbox that stands in for mail. */
@@ -21,7 +21,7 @@ final class MailController extends Controller
     {
     }
 
-    #[Reads('/api/mails', 'mailbox', 'What was sent, the latest first', MailboxData::class)]
+    #[Operation('mailbox', 'What was sent, the latest first', MailboxData::class)]
     public function index(): JsonResponse
     {
         /** @var \Illuminate\Database\Eloquent\Collection<int, KeptMail> $mails */

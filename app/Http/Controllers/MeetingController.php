@@ -21,7 +21,6 @@ use App\Http\Data\TermSummary;
 use App\Http\Data\TodayData;
 use App\Http\Data\TonightWarmUps;
 use App\Http\Data\UnsaidData;
-use App\Http\OpenApi\Reads;
 use App\Http\Season;
 use App\Http\Tonight;
 use App\Models\Course;
@@ -35,6 +34,8 @@ use App\Models\Meeting;
 use App\Models\PlacedForm;
 use App\Models\Student;
 use App\Models\Term;
+use App\Shared\Description\Operation;
+use ArrayObject;
 use DateTimeImmutable;
 use Gorvan\Core\Reading\Day;
 use Illuminate\Http\JsonResponse;
@@ -67,7 +68,7 @@ final class MeetingController extends Controller
     ) {
     }
 
-    #[Reads('/api/today', 'today', 'What is on today', TodayData::class)]
+    #[Operation('today', 'What is on today', TodayData::class)]
     public function today(Tonight $tonight): JsonResponse
     {
         $today = $this->school->today();
@@ -91,7 +92,7 @@ final class MeetingController extends Controller
         ));
     }
 
-    #[Reads('/api/meetings/{meeting}', 'meeting', 'A meeting', MeetingData::class)]
+    #[Operation('meeting', 'A meeting', MeetingData::class)]
     public function show(Meeting $meeting): JsonResponse
     {
         // Whether the term is being planned is asked before the meeting is read: a plan that is written in between is shown, or asked
@@ -119,10 +120,10 @@ final class MeetingController extends Controller
             $course->id,
             $given,
             array_map(static fn (array $one): StudentData => StudentData::of($one[0], $one[1], $given, $recap), $standings),
-            (object) AttendanceData::of($meeting, $log),
+            new ArrayObject(AttendanceData::of($meeting, $log)),
             $guests,
             Mark::standing()->where('meeting_id', $meeting->id)->orderBy('at')->orderBy('id')->get()->map(static fn (Mark $mark): MarkData => new MarkData(
-                $mark->id, $mark->student_id, $mark->entry_id, $mark->principle_id, $mark->drill_step_id, $mark->side, $mark->level()->name, $mark->at->toRfc3339String(),
+                $mark->id, $mark->student_id, $mark->entry_id, $mark->principle_id, $mark->drill_step_id, $mark->side, $mark->level(), $mark->at->toRfc3339String(),
             ))->all(),
             $this->season->ticksOf($term->meetings, $course, $held),
             Season::closures($term),

@@ -7,17 +7,16 @@ namespace App\Http\Controllers;
 use App\Actions\NoteHomePractice;
 use App\Actions\PersonalLinks;
 use App\Actions\Refused;
+use App\Home\Requests\AskedQuestion;
+use App\Home\Requests\NotedPractice;
+use App\Home\Requests\OpenedLink;
 use App\Http\Data\MineData;
 use App\Http\HomePages;
 use App\Http\Middleware\OpenPersonalLink;
-use App\Http\OpenApi\Makes;
-use App\Http\OpenApi\Puts;
-use App\Http\OpenApi\Reads;
-use App\Http\OpenApi\Removes;
 use App\Models\HomePractice;
 use App\Models\Student;
 use App\Models\StudentQuestion;
-use DateTimeImmutable;
+use App\Shared\Description\Operation;
 use Gorvan\Core\Reading\Message;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -34,11 +33,10 @@ final class MineController extends Controller
     /** Links that open nothing, from one address within a minute. */
     private const MOST_WRONG = 10;
 
-    #[Makes('/mine/api/open', 'openMine', 'Opened on this device', takes: ['token' => 'string'], status: 204)]
-    public function open(Request $request, PersonalLinks $links): Response
+    #[Operation('openMine', 'Opened on this device', status: 204)]
+    public function open(Request $request, OpenedLink $sent, PersonalLinks $links): Response
     {
-        $token = $request->input('token');
-        $opened = is_string($token) ? $links->open($token) : null;
+        $opened = $links->open((string) $sent->token);
         // A class shares one address: whoever guesses there keeps nobody from the link they were given.
         if ($opened === null) {
             $by = "mine|{$request->ip()}";
@@ -51,29 +49,21 @@ final class MineController extends Controller
         return response()->noContent()->withCookie(new Cookie(OpenPersonalLink::COOKIE, $key, $link->expires_at, '/mine', null, $request->isSecure(), true, false, Cookie::SAMESITE_STRICT));
     }
 
-    #[Reads('/mine/api', 'mine', 'All that is the student’s own', MineData::class)]
+    #[Operation('mine', 'All that is the student’s own', MineData::class)]
     public function show(Request $request, HomePages $pages): JsonResponse
     {
         return new JsonResponse($pages->mine($this->student($request)));
     }
 
-    #[Puts('/mine/api/practices/{id}', 'notePractice', 'Noted', takes: ['on' => 'string', 'at' => 'string', 'minutes' => 'integer|null', 'fromMemory' => 'boolean|null', 'entries' => ['string']], status: 204, mayConflict: true)]
-    public function practised(Request $request, string $id, NoteHomePractice $note): Response
+    #[Operation('notePractice', 'Noted', status: 204, mayConflict: true)]
+    public function practised(Request $request, NotedPractice $sent, string $id, NoteHomePractice $note): Response
     {
-        $given = $request->validate([
-            'on' => ['required', 'date_format:Y-m-d'],
-            'at' => ['required', $this->instant()],
-            'minutes' => ['present', 'nullable', 'integer', 'min:1', 'max:240'],
-            'fromMemory' => ['present', 'nullable', 'boolean'],
-            'entries' => ['present', 'array', 'max:600'],
-            'entries.*' => ['uuid'],
-        ]);
-        $note($this->student($request), $this->id($id), $given['on'], new DateTimeImmutable($given['at']), $given['minutes'], $given['fromMemory'], array_values($given['entries']));
+        $note($this->student($request), $this->id($id), $sent->on, $sent->at, $sent->minutes, $sent->fromMemory, $sent->entries);
 
         return response()->noContent();
     }
 
-    #[Removes('/mine/api/practices/{id}', 'takeBackPractice', 'Taken back')]
+    #[Operation('takeBackPractice', 'Taken back')]
     public function takeBack(Request $request, string $id, NoteHomePractice $note): Response
     {
         $student = $this->student($request);
@@ -85,10 +75,9 @@ final class MineController extends Controller
         return response()->noContent();
     }
 
-    #[Puts('/mine/api/questions/{id}', 'askTeacher', 'Asked', takes: ['text' => 'string', 'at' => 'string'], status: 204, mayConflict: true)]
-    public function ask(Request $request, string $id): Response
+    #[Operation('askTeacher', 'Asked', status: 204, mayConflict: true)]
+    public function ask(Request $request, AskedQuestion $sent, string $id): Response
     {
-        $given = $request->validate(['text' => ['required', 'string', 'max:2000'], 'at' => ['required', $this->instant()]]);
         $student = $this->student($request);
         $known = StudentQuestion::find($this->id($id));
         if ($known !== null && $known->student_id !== $student->id) {
@@ -99,7 +88,7 @@ final class MineController extends Controller
                 throw Refused::because(Message::of('home.too_many_questions', most: self::MOST_QUESTIONS));
             }
             // Two tabs may send the same question at once: the database takes the first.
-            StudentQuestion::insertOrIgnore(['school_id' => $student->school_id, 'id' => $id, 'student_id' => $student->id, 'text' => $given['text'], 'at' => (new DateTimeImmutable($given['at']))->format('Y-m-d H:i:s.uP'), 'received_at' => now()->format('Y-m-d H:i:s.uP')]);
+            StudentQuestion::insertOrIgnore(['school_id' => $student->school_id, 'id' => $id, 'student_id' => $student->id, 'text' => $sent->text, 'at' => $sent->at->format('Y-m-d H:i:s.uP'), 'received_at' => now()->format('Y-m-d H:i:s.uP')]);
         }
 
         return response()->noContent();

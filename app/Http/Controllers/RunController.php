@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Forms\Requests\BeatsQuery;
+use App\Forms\Requests\CardsQuery;
+use App\Forms\Requests\FloorQuery;
 use App\Http\Data\BeatData;
 use App\Http\Data\CueCardData;
 use App\Http\Data\FloorData;
 use App\Http\Data\StretchTimes;
 use App\Http\Data\TimesData;
-use App\Http\OpenApi\Reads;
 use App\Models\Form;
+use App\Shared\Description\Operation;
 use Gorvan\Core\Cue\CueCard;
 use Gorvan\Core\Cue\CueView;
 use Gorvan\Core\Floor\FrontFacing;
@@ -23,31 +26,22 @@ use Gorvan\Core\Form\Time\RunThrough;
 use Gorvan\Core\Form\Time\RunTime;
 use Gorvan\Core\Form\Track\FloorTrack;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
-use Illuminate\Validation\Rule;
+use Illuminate\Support\Facades\Validator;
 
 /** A form run through: the floor it takes, the time, the breaths, and the cues. */
 final class RunController extends Controller
 {
-    #[Reads('/api/forms/{form}/floor', 'floor', 'The path and how it fits a room', FloorData::class, query: ['width' => 'number', 'depth' => 'number', 'students' => 'integer', 'step' => 'number', 'mirrored' => 'integer', 'front' => 'integer'])]
-    public function floor(Request $request, Form $form): JsonResponse
+    #[Operation('floor', 'The path and how it fits a room', FloorData::class)]
+    public function floor(FloorQuery $asked, Form $form): JsonResponse
     {
-        $given = $request->validate([
-            'width' => ['nullable', 'numeric'],
-            'depth' => ['nullable', 'numeric'],
-            'students' => ['nullable', 'integer'],
-            'step' => ['nullable', 'numeric'],
-            'mirrored' => ['nullable', 'boolean'],
-            'front' => ['nullable', 'boolean'],
-        ]);
-        $room = new Room((float) ($given['width'] ?? 10.0), (float) ($given['depth'] ?? 8.0), (int) ($given['students'] ?? 1), (float) ($given['step'] ?? Room::STEP));
+        $room = new Room($asked->width ?? 10.0, $asked->depth ?? 8.0, $asked->students ?? 1, $asked->step ?? Room::STEP);
         $score = $form->placed()->form;
-        $track = ($given['front'] ?? false) ? FrontFacing::of($score)->track() : FloorTrack::of($score);
+        $track = $asked->front === true ? FrontFacing::of($score)->track() : FloorTrack::of($score);
 
-        return new JsonResponse(FloorData::of($score, ($given['mirrored'] ?? false) ? $track->mirrored() : $track, $room));
+        return new JsonResponse(FloorData::of($score, $asked->mirrored === true ? $track->mirrored() : $track, $room));
     }
 
-    #[Reads('/api/forms/{form}/times', 'times', 'How long it takes at each pace', TimesData::class)]
+    #[Operation('times', 'How long it takes at each pace', TimesData::class)]
     public function times(Form $form): JsonResponse
     {
         $score = $form->placed()->form;
@@ -62,35 +56,32 @@ final class RunController extends Controller
         ));
     }
 
-    #[Reads('/api/forms/{form}/beats', 'beats', 'The breaths of a passage', [BeatData::class], query: ['from' => 'integer', 'to' => 'integer', 'pace' => 'enum:class,half,showing'])]
-    public function beats(Request $request, Form $form): JsonResponse
+    #[Operation('beats', 'The breaths of a passage', [BeatData::class])]
+    public function beats(BeatsQuery $asked, Form $form): JsonResponse
     {
-        $given = $request->validate(['pace' => ['nullable', Rule::enum(Pace::class)]]);
         $score = $form->placed()->form;
-        [$from, $to] = self::passage($request, $score);
-        $beats = (new BreathScript)->of($score, $from, $to, Pace::from($given['pace'] ?? Pace::ClassPace->value));
+        [$from, $to] = self::passage($asked->from, $asked->to, $score);
+        $beats = (new BreathScript)->of($score, $from, $to, $asked->pace ?? Pace::ClassPace);
 
-        return new JsonResponse(array_map(static fn (BreathBeat $beat): BeatData => new BeatData($beat->position, $beat->breath->value, $beat->seconds, $beat->cue, $beat->time), $beats));
+        return new JsonResponse(array_map(static fn (BreathBeat $beat): BeatData => new BeatData($beat->position, $beat->breath, $beat->seconds, $beat->cue, $beat->time), $beats));
     }
 
-    #[Reads('/api/forms/{form}/cards', 'cards', 'Cue cards of a passage', [CueCardData::class], query: ['from' => 'integer', 'to' => 'integer', 'view' => 'enum:facing,same,behind,plain'])]
-    public function cards(Request $request, Form $form): JsonResponse
+    #[Operation('cards', 'Cue cards of a passage', [CueCardData::class])]
+    public function cards(CardsQuery $asked, Form $form): JsonResponse
     {
-        $given = $request->validate(['view' => ['nullable', Rule::enum(CueView::class)]]);
         $score = $form->placed()->form;
-        [$from, $to] = self::passage($request, $score);
-        $view = CueView::from($given['view'] ?? CueView::FacingClass->value);
+        [$from, $to] = self::passage($asked->from, $asked->to, $score);
+        $view = $asked->view ?? CueView::FacingClass;
 
         return new JsonResponse(CueCardData::each(CueCard::each($score, range($from, $to), $view)));
     }
 
     /** @return array{int, int} positions from and to */
-    private static function passage(Request $request, CoreForm $score): array
+    private static function passage(?int $from, ?int $to, CoreForm $score): array
     {
         $most = $score->count();
-        $from = (int) ($request->validate(['from' => ['nullable', 'integer', 'min:1', "max:$most"]])['from'] ?? 1);
-        $to = (int) ($request->validate(['to' => ['nullable', 'integer', "min:$from", "max:$most"]])['to'] ?? $most);
+        Validator::validate(['from' => $from, 'to' => $to], ['from' => ['nullable', 'integer', 'min:1', "max:$most"], 'to' => ['nullable', 'integer', 'min:'.($from ?? 1), "max:$most"]]);
 
-        return [$from, $to];
+        return [$from ?? 1, $to ?? $most];
     }
 }

@@ -6,21 +6,23 @@ namespace App\Http\Controllers;
 
 use App\Actions\Refused;
 use App\Actions\ReviseForm;
+use App\Forms\Requests\DifferenceQuery;
+use App\Forms\Requests\EditToTakeBack;
+use App\Forms\Requests\FormEdits;
 use App\Http\Data\DifferenceData;
 use App\Http\Data\EditedData;
 use App\Http\Data\ScoreData;
 use App\Http\Data\VersionData;
-use App\Http\OpenApi\Makes;
-use App\Http\OpenApi\Reads;
 use App\Models\CurrentSchool;
 use App\Models\Form;
 use App\Models\FormVersion;
 use App\Models\User;
+use App\Shared\Description\Operation;
+use App\Shared\Requests\Restoring;
 use App\Words;
 use Gorvan\Core\Form\Edit\FormEditReader;
 use Gorvan\Core\Form\Form as CoreForm;
 use Gorvan\Core\Reading\BadInput;
-use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Message;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -32,20 +34,18 @@ final class ScoreController extends Controller
     {
     }
 
-    #[Reads('/api/forms/{form}/score', 'score', 'The whole score, audited', ScoreData::class)]
+    #[Operation('score', 'The whole score, audited', ScoreData::class)]
     public function show(Form $form): JsonResponse
     {
         return new JsonResponse(ScoreData::saved($form));
     }
 
-    #[Makes('/api/forms/{form}/edits', 'editForm', 'The score after them', EditedData::class, takes: ['base' => 'integer', 'edits' => ['any'], 'id?' => 'string'], mayConflict: true)]
-    public function edit(Request $request, Form $form): JsonResponse
+    #[Operation('editForm', 'The score after them', EditedData::class, mayConflict: true)]
+    public function edit(Request $request, FormEdits $sent, Form $form): JsonResponse
     {
-        // Read by core from the text itself, as a form file is, so that `{}` and `[]` stay apart.
-        $given = JsonNode::parse($request->getContent());
-        $edits = (new FormEditReader)->read($given->required('edits'));
+        $edits = (new FormEditReader)->read($sent->edits);
         try {
-            $moved = $this->revise->edit($form, $given->required('base')->whole(0, self::MOST_INTEGER), $edits, $this->viewer($request), $given->optional('id')?->text(26));
+            $moved = $this->revise->edit($form, $sent->base, $edits, $this->viewer($request), $sent->id);
         } catch (BadInput $e) {
             throw self::atItsField($e);
         }
@@ -53,7 +53,7 @@ final class ScoreController extends Controller
         return new JsonResponse(EditedData::saved($form, $moved));
     }
 
-    #[Reads('/api/forms/{form}/versions', 'versions', 'The states it was in, the latest first', [VersionData::class])]
+    #[Operation('versions', 'The states it was in, the latest first', [VersionData::class])]
     public function versions(Request $request, Form $form): JsonResponse
     {
         $zone = $this->school->zone();
@@ -69,31 +69,25 @@ final class ScoreController extends Controller
         ))->all());
     }
 
-    #[Reads('/api/forms/{form}/difference', 'difference', 'What is different between two of them', DifferenceData::class, query: ['from!' => 'integer', 'to!' => 'integer'])]
-    public function difference(Request $request, Form $form): JsonResponse
+    #[Operation('difference', 'What is different between two of them', DifferenceData::class)]
+    public function difference(DifferenceQuery $between, Form $form): JsonResponse
     {
-        $given = $request->validate(['from' => ['required', 'integer', 'min:0', 'max:'.self::MOST_INTEGER], 'to' => ['required', 'integer', 'min:0', 'max:'.self::MOST_INTEGER]]);
-
-        return new JsonResponse(DifferenceData::between($this->revise->version($form, (int) $given['from']), $this->revise->version($form, (int) $given['to'])));
+        return new JsonResponse(DifferenceData::between($this->revise->version($form, $between->from), $this->revise->version($form, $between->to)));
     }
 
-    #[Makes('/api/forms/{form}/restore', 'restoreForm', 'The score as it was', EditedData::class, takes: ['base' => 'integer', 'number' => 'integer'], mayConflict: true, once: true)]
-    public function restore(Request $request, Form $form): JsonResponse
+    #[Operation('restoreForm', 'The score as it was', EditedData::class, mayConflict: true)]
+    public function restore(Request $request, Restoring $sent, Form $form): JsonResponse
     {
-        $given = $request->validate(['base' => ['required', 'integer', 'min:0', 'max:'.self::MOST_INTEGER], 'number' => ['required', 'integer', 'min:0', 'max:'.self::MOST_INTEGER]]);
-        $was = $this->revise->version($form, (int) $given['number']);
-        $moved = $this->revise->replace($form, (int) $given['base'], static fn (CoreForm $now): CoreForm => $was->with(['lessons' => $now->lessons]), $this->viewer($request), Message::of('version.restored', number: (int) $given['number']));
+        $was = $this->revise->version($form, $sent->number);
+        $moved = $this->revise->replace($form, $sent->base, static fn (CoreForm $now): CoreForm => $was->with(['lessons' => $now->lessons]), $this->viewer($request), Message::of('version.restored', number: $sent->number));
 
         return new JsonResponse(EditedData::saved($form, $moved));
     }
 
-    #[Makes('/api/forms/{form}/take-back', 'takeBackEdit', 'The score without it', EditedData::class, takes: ['version' => 'integer'], mayConflict: true)]
-    public function takeBack(Request $request, Form $form): JsonResponse
+    #[Operation('takeBackEdit', 'The score without it', EditedData::class, mayConflict: true)]
+    public function takeBack(Request $request, EditToTakeBack $sent, Form $form): JsonResponse
     {
-        $given = $request->validate(['version' => ['required', 'integer', 'min:1', 'max:'.self::MOST_INTEGER]]);
-        $moved = $this->revise->takeBack($form, (int) $given['version'], $this->viewer($request));
-
-        return new JsonResponse(EditedData::saved($form, $moved));
+        return new JsonResponse(EditedData::saved($form, $this->revise->takeBack($form, $sent->version, $this->viewer($request))));
     }
 
     /** A value that cannot be, told by the name of its field; the place names the entry and the field. */

@@ -10,14 +10,13 @@ use App\Http\Data\PersonData;
 use App\Http\Data\SchoolData;
 use App\Http\Data\SessionData;
 use App\Http\KnownDevice;
-use App\Http\NotCommonPassword;
-use App\Http\OpenApi\Makes;
-use App\Http\OpenApi\Reads;
-use App\Http\OpenApi\Removes;
 use App\Models\SchoolLocale;
 use App\Models\SignInProvider;
 use App\Models\User;
 use App\Policies\Abilities;
+use App\School\Requests\Credentials;
+use App\School\Requests\NewSchool;
+use App\Shared\Description\Operation;
 use DateTimeImmutable;
 use DateTimeZone;
 use Gorvan\Core\Reading\Message;
@@ -28,19 +27,18 @@ use Illuminate\Support\Facades\Hash;
 
 final class SessionController extends Controller
 {
-    #[Reads('/api/session', 'session', 'Who is signed in', SessionData::class)]
+    #[Operation('session', 'Who is signed in', SessionData::class)]
     public function show(Request $request): JsonResponse
     {
         return new JsonResponse($this->describe($request->user()));
     }
 
-    #[Makes('/api/session', 'signIn', 'Signed in', SessionData::class, takes: ['email' => 'string', 'password' => 'string'])]
-    public function store(Request $request): JsonResponse
+    #[Operation('signIn', 'Signed in', SessionData::class)]
+    public function store(Request $request, Credentials $sent): JsonResponse
     {
-        $given = $request->validate(['email' => ['required', 'string', 'max:254'], 'password' => ['required', 'string', 'max:200']]);
-        $user = SignInProvider::byAddress($given['email']);
+        $user = SignInProvider::byAddress($sent->email);
         // Whether somebody has this address takes as long to say as that they do not.
-        $isRight = $user === null ? Hash::make($given['password']) === '' : Hash::check($given['password'], $user->password);
+        $isRight = $user === null ? Hash::make($sent->password) === '' : Hash::check($sent->password, $user->password);
         if ($user === null || ! $isRight) {
             throw Refused::because(Message::of('session.wrong'), 'password');
         }
@@ -50,7 +48,7 @@ final class SessionController extends Controller
         return (new JsonResponse($this->describe($request->user())))->withCookie(KnownDevice::with($request, $user->email));
     }
 
-    #[Removes('/api/session', 'signOut', 'Signed out', SessionData::class, status: 200)]
+    #[Operation('signOut', 'Signed out', SessionData::class, status: 200)]
     public function destroy(Request $request): JsonResponse
     {
         Auth::guard('web')->logout();
@@ -60,21 +58,13 @@ final class SessionController extends Controller
         return new JsonResponse($this->describe(null));
     }
 
-    #[Makes('/api/founding', 'found', 'Founded and signed in', SessionData::class, takes: ['school' => 'string', 'timezone' => 'string', 'locale?' => 'string', 'name' => 'string', 'email' => 'string', 'password' => 'string'])]
-    public function found(Request $request, FoundSchool $found): JsonResponse
+    #[Operation('found', 'Founded and signed in', SessionData::class)]
+    public function found(Request $request, NewSchool $sent, FoundSchool $found): JsonResponse
     {
         if (! FoundSchool::isOpen()) {
             throw Refused::conflict(Message::of('session.founded'));
         }
-        $given = $request->validate([
-            'school' => ['required', 'string', 'max:120'],
-            'timezone' => ['required', 'timezone:all_with_bc'],
-            'locale' => ['nullable', 'string', 'max:35'],
-            'name' => ['required', 'string', 'max:120'],
-            'email' => ['required', 'email', 'max:254'],
-            'password' => ['required', 'string', 'min:12', 'max:200', new NotCommonPassword],
-        ]);
-        $user = $found->first($given['school'], $given['timezone'], $given['name'], $given['email'], $given['password'], SchoolLocale::tryFrom($given['locale'] ?? '') ?? SchoolLocale::Britain);
+        $user = $found->first($sent->school, $sent->timezone, $sent->name, $sent->email, $sent->password, SchoolLocale::tryFrom($sent->locale ?? '') ?? SchoolLocale::Britain);
         Auth::login($user);
         $request->session()->regenerate();
 
@@ -89,6 +79,6 @@ final class SessionController extends Controller
         $school = $user->homeSchool();
         $today = DateTimeImmutable::createFromInterface(now())->setTimezone(new DateTimeZone($school->timezone))->format('Y-m-d');
 
-        return new SessionData(false, new PersonData($user->id, $user->name, $user->email, $user->role->value, array_column(Abilities::of($user->role), 'value')), SchoolData::of($school, $today));
+        return new SessionData(false, new PersonData($user->id, $user->name, $user->email, $user->role, Abilities::of($user->role)), SchoolData::of($school, $today));
     }
 }

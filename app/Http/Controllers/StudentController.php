@@ -19,24 +19,27 @@ use App\Http\Data\StudentGroupName;
 use App\Http\Data\StudentInGroup;
 use App\Http\Data\StudentPageData;
 use App\Http\Data\StudentRow;
-use App\Http\OpenApi\Makes;
-use App\Http\OpenApi\Patches;
-use App\Http\OpenApi\Puts;
-use App\Http\OpenApi\Reads;
 use App\Http\StudentPages;
 use App\Models\CurrentSchool;
 use App\Models\Entry;
 use App\Models\Group;
 use App\Models\Student;
+use App\People\Requests\Listing;
+use App\People\Requests\Pause;
+use App\People\Requests\RecallCurveQuery;
+use App\People\Requests\SameStudent;
+use App\People\Requests\StudentDetails;
+use App\People\Requests\StudentLineQuery;
+use App\People\Requests\StudentName;
 use App\Policies\Ability;
+use App\Shared\Description\Operation;
+use App\Shared\Requests\OnQuery;
 use Gorvan\Core\Form\Side;
 use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Reading\Message;
-use Gorvan\Core\Standing\BodySize;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Validation\Rule;
 
 /** Everyone in the school, and each of them over time. */
 final class StudentController extends Controller
@@ -45,7 +48,7 @@ final class StudentController extends Controller
     {
     }
 
-    #[Reads('/api/students', 'students', 'Everyone by name', [StudentRow::class])]
+    #[Operation('students', 'Everyone by name', [StudentRow::class])]
     public function index(StandStudents $stand): JsonResponse
     {
         $seen = $stand->lastSeen();
@@ -59,7 +62,7 @@ final class StudentController extends Controller
         ), $stand->everyone()));
     }
 
-    #[Reads('/api/groups/{group}/lines', 'studentLines', 'Where everyone in a group stands, in a line each', [StudentInGroup::class])]
+    #[Operation('studentLines', 'Where everyone in a group stands, in a line each', [StudentInGroup::class])]
     public function lines(Group $group, StandStudents $stand): JsonResponse
     {
         [$form, $standings] = $stand->in($group);
@@ -72,28 +75,24 @@ final class StudentController extends Controller
         return new JsonResponse($lines);
     }
 
-    #[Reads('/api/students/{student}', 'student', 'A student', StudentPageData::class, query: ['on' => 'string'])]
-    public function show(Request $request, Student $student, StudentPages $pages): JsonResponse
+    #[Operation('student', 'A student', StudentPageData::class)]
+    public function show(Request $request, OnQuery $as, Student $student, StudentPages $pages): JsonResponse
     {
-        $request->validate(['on' => ['nullable', 'date_format:Y-m-d']]);
-
-        return new JsonResponse($pages->of($student, $request->string('on')->value() ?: $this->school->today(), $this->viewer($request)->may(Ability::Plan)));
+        return new JsonResponse($pages->of($student, $as->on ?? $this->school->today(), $this->viewer($request)->may(Ability::Plan)));
     }
 
-    #[Reads('/api/students/{student}/line', 'studentLine', 'A student over time in the form of a group', [LinePointData::class], query: ['group!' => 'string'])]
-    public function line(Request $request, Student $student, ReadStudent $read): JsonResponse
+    #[Operation('studentLine', 'A student over time in the form of a group', [LinePointData::class])]
+    public function line(StudentLineQuery $asked, Student $student, ReadStudent $read): JsonResponse
     {
-        $given = $request->validate(['group' => ['required', 'uuid']]);
-        $group = Group::with('form')->whereKey($given['group'])->first() ?? throw Refused::because(Message::of('group.unknown'), 'group');
+        $group = Group::with('form')->whereKey($asked->group)->first() ?? throw Refused::because(Message::of('group.unknown'), 'group');
 
         return new JsonResponse(array_map(LinePointData::of(...), $read->line($student, $group, $group->form->placed())));
     }
 
-    #[Reads('/api/students/{student}/curve', 'recallCurve', 'The history of one movement', [RecallCurveData::class], query: ['entry!' => 'string'])]
-    public function curve(Request $request, Student $student, ReadStudent $read): JsonResponse
+    #[Operation('recallCurve', 'The history of one movement', [RecallCurveData::class])]
+    public function curve(RecallCurveQuery $asked, Student $student, ReadStudent $read): JsonResponse
     {
-        $given = $request->validate(['entry' => ['required', 'uuid']]);
-        $entry = Entry::find($given['entry']);
+        $entry = Entry::find($asked->entry);
         if ($entry === null || $entry->position === null) {
             throw Refused::because(Message::of('gone.entry'), 'entry');
         }
@@ -101,61 +100,57 @@ final class StudentController extends Controller
         foreach ($entry->sided ? [Side::Left, Side::Right] : [null] as $side) {
             $curve = $read->curve($student, $entry, $side);
             $points = array_map(static fn (int $day, float $recall): RecallPointData => new RecallPointData(Day::text($day), $recall), array_keys($curve->points), array_values($curve->points));
-            $contacts = array_map(static fn ($step): RecallContactData => new RecallContactData(Day::text($step->day), $step->fact->kind->value, $step->fact->level?->name, $step->fact->side?->value, $step->before), $curve->contacts);
-            $curves[] = new RecallCurveData($entry->position, $side?->value, $points, $contacts);
+            $contacts = array_map(static fn ($step): RecallContactData => new RecallContactData(Day::text($step->day), $step->fact->kind, $step->fact->level, $step->fact->side, $step->before), $curve->contacts);
+            $curves[] = new RecallCurveData($entry->position, $side, $points, $contacts);
         }
 
         return new JsonResponse($curves);
     }
 
-    #[Patches('/api/students/{student}', 'renameStudent', 'Renamed', takes: ['name' => 'string', 'isOther?' => 'boolean'], mayConflict: true)]
-    public function rename(Request $request, Student $student, RenameStudent $rename): Response
+    #[Operation('renameStudent', 'Renamed', mayConflict: true)]
+    public function rename(StudentName $sent, Student $student, RenameStudent $rename): Response
     {
-        $given = $request->validate(['name' => ['required', 'string', 'max:120'], 'isOther' => ['boolean']]);
-        $rename($student, $given['name'], (bool) ($given['isOther'] ?? false));
+        $rename($student, $sent->name, $sent->isOther);
 
         return response()->noContent();
     }
 
-    #[Puts('/api/students/{student}/details', 'keepStudentDetails', 'Kept', takes: ['email' => 'string|null', 'size' => 'enum:small,middle,large|null', 'was?' => ['email' => 'string|null', 'size' => 'string|null']], status: 204, mayConflict: true)]
-    public function details(Request $request, Student $student): Response
+    #[Operation('keepStudentDetails', 'Kept', status: 204, mayConflict: true)]
+    public function details(StudentDetails $sent, Student $student): Response
     {
-        $given = $request->validate(['email' => ['present', 'nullable', 'string', 'email:rfc', 'max:254'], 'size' => ['present', 'nullable', Rule::enum(BodySize::class)]]);
+        $wanted = ['email' => $sent->email, 'size' => $sent->size];
         $now = Student::lockForUpdate()->findOrFail($student->id);
-        self::unlessChanged($request->input('was'), ['email' => $now->email, 'size' => $now->size], $given);
-        $now->update(['email' => $given['email'], 'size' => $given['size']]);
+        self::unlessChanged($sent->was, ['email' => $now->email, 'size' => $now->size], $wanted);
+        $now->update($wanted);
 
         return response()->noContent();
     }
 
-    #[Puts('/api/students/{student}/pause', 'pauseStudent', 'Paused, or back', takes: ['isPaused' => 'boolean'], status: 204)]
-    public function pause(Request $request, Student $student, PauseStudent $pause): Response
+    #[Operation('pauseStudent', 'Paused, or back', status: 204)]
+    public function pause(Pause $sent, Student $student, PauseStudent $pause): Response
     {
-        $given = $request->validate(['isPaused' => ['required', 'boolean']]);
-        $pause($student, (bool) $given['isPaused']);
+        $pause($student, $sent->isPaused);
 
         return response()->noContent();
     }
 
-    #[Puts('/api/students/{student}/list', 'listStudent', 'Off the list, or on it', takes: ['isOff' => 'boolean'], status: 204)]
-    public function onList(Request $request, Student $student, KeepList $list): Response
+    #[Operation('listStudent', 'Off the list, or on it', status: 204)]
+    public function onList(Listing $sent, Student $student, KeepList $list): Response
     {
-        $given = $request->validate(['isOff' => ['required', 'boolean']]);
-        $given['isOff'] ? $list->off($student) : $list->on($student);
+        $sent->isOff ? $list->off($student) : $list->on($student);
 
         return response()->noContent();
     }
 
-    #[Makes('/api/students/{student}/joined', 'joinStudents', 'Made one', takes: ['other' => 'string', 'isSure?' => 'boolean'], status: 204, mayConflict: true)]
-    public function join(Request $request, Student $student, JoinStudents $people): Response
+    #[Operation('joinStudents', 'Made one', status: 204, mayConflict: true)]
+    public function join(SameStudent $sent, Student $student, JoinStudents $people): Response
     {
-        $given = $request->validate(['other' => ['required', 'uuid'], 'isSure' => ['boolean']]);
-        $people->together($student, Student::find($given['other']) ?? throw Refused::because(Message::of('students.not_here'), 'other'), (bool) ($given['isSure'] ?? false));
+        $people->together($student, Student::find($sent->other) ?? throw Refused::because(Message::of('students.not_here'), 'other'), $sent->isSure);
 
         return response()->noContent();
     }
 
-    #[Makes('/api/students/{student}/apart', 'takeApart', 'Two again', status: 204)]
+    #[Operation('takeApart', 'Two again', status: 204)]
     public function apart(Student $student, JoinStudents $people): Response
     {
         $people->apart($student);

@@ -10,29 +10,26 @@ use App\Actions\NewCourse;
 use App\Actions\Refused;
 use App\Actions\RemoveTerm;
 use App\Actions\SketchTerm;
-use App\Http\Data\ClosureData;
 use App\Http\Data\DateData;
 use App\Http\Data\DatesData;
 use App\Http\Data\NextTermData;
 use App\Http\Data\RemovalData;
 use App\Http\Data\TermData;
 use App\Http\Data\TermSummary;
-use App\Http\OpenApi\Makes;
-use App\Http\OpenApi\Reads;
-use App\Http\OpenApi\Removes;
 use App\Http\Season;
-use App\Http\SentPace;
 use App\Http\TermPages;
 use App\Models\CurrentSchool;
 use App\Models\Group;
 use App\Models\QuestionKind;
 use App\Models\Term;
 use App\Policies\Ability;
+use App\Shared\Description\Operation;
+use App\Terms\Requests\NewTerm;
+use App\Terms\Requests\NextTermQuery;
 use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Term\Approach;
 use Gorvan\Core\Term\MeetingDate;
 use Gorvan\Core\Term\NextTerm;
-use Gorvan\Core\Term\SaidPace;
 use Gorvan\Core\Term\Showing;
 use Gorvan\Core\Term\Weekday;
 use Gorvan\Core\Term\WeeklyMeeting;
@@ -40,33 +37,10 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
-use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'NewTerm', required: ['group', 'title', 'from', 'to', 'pattern', 'closures', 'approach'], properties: [
-    new OA\Property(property: 'group', type: 'string'),
-    new OA\Property(property: 'title', type: 'string'),
-    new OA\Property(property: 'from', type: 'string'),
-    new OA\Property(property: 'to', type: 'string'),
-    new OA\Property(property: 'pattern', type: 'array', items: new OA\Items(ref: '#/components/schemas/NewMeetingRow')),
-    new OA\Property(property: 'closures', type: 'array', items: new OA\Items(ref: ClosureData::class)),
-    new OA\Property(property: 'approach', type: 'string', enum: ['outline', 'piece', 'sides', 'whole']),
-    new OA\Property(property: 'showing', type: 'object', nullable: true, required: ['on', 'to'], properties: [new OA\Property(property: 'on', type: 'string'), new OA\Property(property: 'to', type: 'integer')]),
-    new OA\Property(property: 'pace', type: 'object', description: 'empty for what was learned or is usual', properties: [new OA\Property(property: 'movements', type: 'number', nullable: true), new OA\Property(property: 'minutes', type: 'number', nullable: true)]),
-    new OA\Property(property: 'spread', type: 'boolean', nullable: true),
-    new OA\Property(property: 'takesLessons', type: 'boolean', description: 'the lessons of the form as they are, where it has some of its own; else it is cut to this class'),
-    new OA\Property(property: 'after', type: 'string', nullable: true, description: 'the term it follows: its courses and what was written for their lessons are taken along'),
-])]
-#[OA\Schema(schema: 'NewMeetingRow', required: ['weekday', 'at', 'minutes'], properties: [
-    new OA\Property(property: 'weekday', type: 'string'),
-    new OA\Property(property: 'at', type: 'string'),
-    new OA\Property(property: 'minutes', type: 'integer'),
-])]
 final class TermController extends Controller
 {
-    private const NEW_TERM = ['group' => 'string', 'title' => 'string', 'from' => 'string', 'to' => 'string', 'pattern' => [['weekday' => 'string', 'at' => 'string', 'minutes' => 'integer']], 'closures' => [ClosureData::class], 'approach' => 'enum:outline,piece,sides,whole', 'showing?' => ['on' => 'string', 'to' => 'integer'], 'after?' => 'string|null', 'pace?' => SentPace::SHAPE, 'spread?' => 'boolean|null', 'takesLessons?' => 'boolean'];
-
-    #[Reads('/api/terms', 'terms', 'The terms of the school', [TermSummary::class])]
+    #[Operation('terms', 'The terms of the school', [TermSummary::class])]
     public function index(): JsonResponse
     {
         /** @var \Illuminate\Database\Eloquent\Collection<int, Term> $terms */
@@ -75,11 +49,11 @@ final class TermController extends Controller
         return new JsonResponse($terms->map(TermSummary::of(...))->all());
     }
 
-    #[Reads('/api/terms/next', 'nextTerm', 'How the next term would begin: of a group, after a term, or of the group whose turn it is', NextTermData::class, query: ['group' => 'string', 'after' => 'string'])]
-    public function next(Request $request, CurrentSchool $school): JsonResponse
+    #[Operation('nextTerm', 'How the next term would begin: of a group, after a term, or of the group whose turn it is', NextTermData::class)]
+    public function next(NextTermQuery $of, CurrentSchool $school): JsonResponse
     {
         // What is gone, or never was one, is not held against who follows an old link.
-        [$asked, $term] = array_map(static fn (string $key): ?string => Str::isUuid($request->query($key)) ? $request->string($key)->value() : null, ['group', 'after']);
+        [$asked, $term] = array_map(static fn (?string $one): ?string => Str::isUuid($one) ? $one : null, [$of->group, $of->after]);
         $after = Term::find($term);
         $group = $after->group ?? Group::find($asked) ?? self::turn();
         // A group goes on where it left off, whichever term was asked for.
@@ -95,11 +69,11 @@ final class TermController extends Controller
         )));
     }
 
-    #[Makes('/api/terms/preview', 'previewTerm', 'The dates it would have', DatesData::class, takes: self::NEW_TERM)]
-    public function preview(Request $request, LayTerm $lay): JsonResponse
+    #[Operation('previewTerm', 'The dates it would have', DatesData::class)]
+    public function preview(NewTerm $sent, LayTerm $lay): JsonResponse
     {
-        [$group, $given, $courses] = $this->given($request);
-        $dates = $lay->dates($given);
+        [$group, $courses] = $this->given($sent);
+        $dates = $lay->dates($sent->term());
         [$taken, $cut] = $lay->lessons($group, $courses[0], $dates);
 
         return new JsonResponse(new DatesData(
@@ -111,24 +85,24 @@ final class TermController extends Controller
         ));
     }
 
-    #[Makes('/api/terms/sketch', 'sketchTerm', 'What it would come to; nothing is laid', TermData::class, takes: self::NEW_TERM)]
-    public function sketch(Request $request, SketchTerm $sketch, TermPages $pages): JsonResponse
+    #[Operation('sketchTerm', 'What it would come to; nothing is laid', TermData::class)]
+    public function sketch(NewTerm $sent, SketchTerm $sketch, TermPages $pages): JsonResponse
     {
-        [$group, $given, $courses, $after] = $this->given($request);
+        [$group, $courses, $after] = $this->given($sent);
 
-        return new JsonResponse($sketch($group, $given['title'], $given, $courses, $after, $pages->term(...)));
+        return new JsonResponse($sketch($group, $sent->title, $sent->term(), $courses, $after, $pages->term(...)));
     }
 
-    #[Makes('/api/terms', 'layTerm', 'Laid', TermSummary::class, takes: self::NEW_TERM, status: 201)]
-    public function store(Request $request, LayTerm $lay): JsonResponse
+    #[Operation('layTerm', 'Laid', TermSummary::class, status: 201)]
+    public function store(NewTerm $sent, LayTerm $lay): JsonResponse
     {
-        [$group, $given, $courses, $after] = $this->given($request);
-        $term = $lay($group, $given['title'], $given, $courses, $after);
+        [$group, $courses, $after] = $this->given($sent);
+        $term = $lay($group, $sent->title, $sent->term(), $courses, $after);
 
         return new JsonResponse(TermSummary::find($term->id), 201);
     }
 
-    #[Reads('/api/terms/{term}', 'term', 'A term laid out', TermData::class)]
+    #[Operation('term', 'A term laid out', TermData::class)]
     public function show(Request $request, Term $term, Season $season, TermPages $pages, AskQuestion $ask, CurrentSchool $school): JsonResponse
     {
         $season->keepCurrent($term);
@@ -140,13 +114,13 @@ final class TermController extends Controller
         return new JsonResponse($pages->term($term));
     }
 
-    #[Reads('/api/terms/{term}/removal', 'termRemoval', 'What would go with it', RemovalData::class)]
+    #[Operation('termRemoval', 'What would go with it', RemovalData::class)]
     public function removal(Term $term, RemoveTerm $remove): JsonResponse
     {
         return new JsonResponse(RemovalData::of($remove->would($term)));
     }
 
-    #[Removes('/api/terms/{term}', 'removeTerm', 'Taken back', mayConflict: true)]
+    #[Operation('removeTerm', 'Taken back', mayConflict: true)]
     public function destroy(Term $term, RemoveTerm $remove): Response
     {
         $remove($term);
@@ -166,48 +140,21 @@ final class TermController extends Controller
         return $groups->firstWhere('id', $turn);
     }
 
-    /** @return array{Group, array{title: string, from: string, to: string}, non-empty-list<NewCourse>, Term|null} the term it follows comes last */
-    private function given(Request $request): array
+    /** @return array{Group, non-empty-list<NewCourse>, Term|null} the term it follows comes last */
+    private function given(NewTerm $sent): array
     {
-        /** @var array{group: string, title: string, approach: string, from: string, to: string, after?: string|null} $given */
-        $given = $request->validate([
-            'group' => ['required', 'uuid'],
-            'title' => ['required', 'string', 'max:120'],
-            'from' => ['required', 'date_format:Y-m-d'],
-            'to' => ['required', 'date_format:Y-m-d'],
-            'pattern' => ['required', 'array', 'min:1', 'max:50'],
-            'pattern.*.weekday' => ['required', 'string'],
-            'pattern.*.at' => ['required', 'string'],
-            'pattern.*.minutes' => ['required', 'integer', 'min:10', 'max:480'],
-            'closures' => ['present', 'array', 'max:200'],
-            'closures.*.from' => ['required', 'date_format:Y-m-d'],
-            'closures.*.to' => ['required', 'date_format:Y-m-d'],
-            'approach' => ['required', Rule::enum(Approach::class)],
-            'after' => ['nullable', 'uuid'],
-            'showing' => ['nullable', 'array'],
-            'showing.on' => ['required_with:showing', 'date_format:Y-m-d'],
-            'showing.to' => ['required_with:showing', 'integer', 'min:1', 'max:600'],
-            'spread' => ['sometimes', 'nullable', 'boolean'],
-            'takesLessons' => ['sometimes', 'boolean'],
-            ...SentPace::RULES,
-        ]);
-        $group = Group::find($given['group']) ?? throw Refused::because(Message::of('group.unknown'), 'group');
+        $group = Group::find($sent->group) ?? throw Refused::because(Message::of('group.unknown'), 'group');
         $showing = null;
-        if (isset($given['showing'])) {
+        if ($sent->showing !== null) {
             $form = $group->form->placed()->form;
-            $to = (int) $given['showing']['to'];
-            $showing = new Showing((string) $given['showing']['on'], $to <= $form->count() ? $form->at($to)->id : throw Refused::because(Message::of('before.entry', count: $form->count()), 'showing.to'));
+            $to = $sent->showing->to;
+            $showing = new Showing($sent->showing->on, $to <= $form->count() ? $form->at($to)->id : throw Refused::because(Message::of('before.entry', count: $form->count()), 'showing.to'));
         }
+        $after = $sent->after === null ? null : Term::where('group_id', $group->id)->find($sent->after) ?? throw Refused::because(Message::of('term.not_before'), 'after');
+        $first = new NewCourse($group->form, $sent->approach, showing: $showing, pace: $sent->pace?->said(), spread: $sent->spread, takesLessons: $sent->takesLessons);
+        $courses = $after === null ? [] : self::following($after, $group, $first);
 
-        $after = isset($given['after']) ? Term::where('group_id', $group->id)->find($given['after']) ?? throw Refused::because(Message::of('term.not_before'), 'after') : null;
-        $approach = Approach::from($given['approach']);
-
-        $pace = SentPace::of($request->input('pace'));
-        $spread = $request->has('spread') && $request->input('spread') !== null ? $request->boolean('spread') : null;
-        $takes = $request->boolean('takesLessons', true);
-        $courses = $after === null ? [] : self::following($after, $group, $approach, $showing, $pace, $spread, $takes);
-
-        return [$group, $given, $courses === [] ? [new NewCourse($group->form, $approach, showing: $showing, pace: $pace, spread: $spread, takesLessons: $takes)] : $courses, $after];
+        return [$group, $courses === [] ? [$first] : $courses, $after];
     }
 
     /**
@@ -216,12 +163,12 @@ final class TermController extends Controller
      *
      * @return list<NewCourse>
      */
-    private static function following(Term $after, Group $group, Approach $approach, ?Showing $showing, ?SaidPace $pace, ?bool $spread, bool $takes): array
+    private static function following(Term $after, Group $group, NewCourse $first): array
     {
         $courses = [];
         foreach ($after->courses()->with('form')->get() as $course) {
             $isOwn = $course->form_id === $group->form_id;
-            $courses[] = new NewCourse($course->form, $isOwn ? $approach : $course->approach, $course->share, $course->first_entry, $course->last_entry, $course->lesson_load, $course->lesson_count, $isOwn ? $showing : null, $isOwn ? $pace : $course->said(), $isOwn ? $spread : $course->spread, $course->keeps ?? [], $course->reserve, $course->looks_back, $isOwn ? $takes : true);
+            $courses[] = new NewCourse($course->form, $isOwn ? $first->approach : $course->approach, $course->share, $course->first_entry, $course->last_entry, $course->lesson_load, $course->lesson_count, $isOwn ? $first->showing : null, $isOwn ? $first->pace : $course->said(), $isOwn ? $first->spread : $course->spread, $course->keeps ?? [], $course->reserve, $course->looks_back, $isOwn ? $first->takesLessons : true);
         }
 
         return in_array($group->form_id, array_map(static fn (NewCourse $one): string => $one->form->id, $courses), true) ? $courses : [];

@@ -8,10 +8,8 @@ use App\Models\Attendance;
 use App\Models\LoggedClass;
 use App\Models\Meeting;
 use Gorvan\Core\Record\Guest;
-use OpenApi\Attributes as OA;
 
 /** Whether a student was there, and how. */
-#[OA\Schema]
 final readonly class AttendanceData
 {
     /**
@@ -19,17 +17,11 @@ final readonly class AttendanceData
      * @param  string|null  $at  when it was noted; null where a log says it
      */
     public function __construct(
-        #[OA\Property]
         public bool $isHere,
-        #[OA\Property]
         public bool $isCareful,
-        #[OA\Property]
         public bool $isFirstTime,
-        #[OA\Property]
         public ?float $late,
-        #[OA\Property]
         public ?float $left,
-        #[OA\Property]
         public ?string $at,
     ) {
     }

@@ -8,10 +8,8 @@ use Gorvan\Core\Form\Audit\AcceptedFinding;
 use Gorvan\Core\Form\Audit\Finding;
 use Gorvan\Core\Form\Audit\FormAudit;
 use Gorvan\Core\Form\Form;
-use OpenApi\Attributes as OA;
 
 /** A form checked like a score. */
-#[OA\Schema]
 final readonly class AuditData
 {
     /**
@@ -19,11 +17,8 @@ final readonly class AuditData
      * @param  list<FindingData>  $accepted
      */
     public function __construct(
-        #[OA\Property(type: 'array', items: new OA\Items(ref: FindingData::class))]
         public array $findings,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: FindingData::class))]
         public array $accepted,
-        #[OA\Property]
         public TotalsData $totals,
     ) {
     }

@@ -8,10 +8,8 @@ use App\Models\Form;
 use App\Models\JoinedForm;
 use App\Models\PrincipleSet;
 use Gorvan\Core\Principle\Bites;
-use OpenApi\Attributes as OA;
 
 /** Where the principles of a set bite in a form. */
-#[OA\Schema]
 final readonly class BitesData
 {
     /**
@@ -19,15 +17,10 @@ final readonly class BitesData
      * @param  int  $unused  kept, and on entries or principles that went
      */
     public function __construct(
-        #[OA\Property]
         public string $setId,
-        #[OA\Property]
         public string $formId,
-        #[OA\Property]
         public int $version,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: BiteData::class))]
         public array $bites,
-        #[OA\Property]
         public int $unused,
     ) {
     }

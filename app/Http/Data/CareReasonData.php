@@ -4,31 +4,25 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
-use OpenApi\Attributes as OA;
+use Gorvan\Core\Care\Adaptation;
+use Gorvan\Core\Care\Consideration;
+use Gorvan\Core\Care\Strain;
+use Gorvan\Core\Term\Box;
 
 /** Why a student does something otherwise, or is asked. Private. */
-#[OA\Schema]
 final readonly class CareReasonData
 {
     /**
-     * @param  list<string>  $strains  that ask of it, where nothing says what to do
+     * @param  list<Strain>  $strains  that ask of it, where nothing says what to do
      */
     public function __construct(
-        #[OA\Property]
-        public string $box,
-        #[OA\Property]
+        public Box $box,
         public ?int $position,
-        #[OA\Property]
         public string $title,
-        #[OA\Property]
-        public ?string $do,
-        #[OA\Property]
-        public string $for,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public ?Adaptation $do,
+        public Consideration $for,
         public array $strains,
-        #[OA\Property]
         public ?string $variant,
-        #[OA\Property]
         public ?string $text,
     ) {
     }

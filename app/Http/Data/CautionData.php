@@ -4,18 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
-use OpenApi\Attributes as OA;
+use Gorvan\Core\Care\Adaptation;
+use Gorvan\Core\Care\Consideration;
 
 /** Who does something otherwise, or leaves it out. */
-#[OA\Schema]
 final readonly class CautionData
 {
     public function __construct(
-        #[OA\Property]
-        public string $for,
-        #[OA\Property]
-        public string $do,
-        #[OA\Property]
+        public Consideration $for,
+        public Adaptation $do,
         public ?string $text,
     ) {
     }

@@ -7,7 +7,6 @@ namespace App\Http\Data;
 use Gorvan\Core\Standing\EntryStanding;
 use Gorvan\Core\Standing\Sureness;
 use JsonSerializable;
-use OpenApi\Attributes as OA;
 
 /**
  * One student’s standing in one entry: a class of thirty has thousands of them, so each is a short list and not an object.
@@ -15,7 +14,6 @@ use OpenApi\Attributes as OA;
  * Position; support, 0 to 5; recall, to a ten-thousandth; what it is as bits (1 holds, 2 assumed, 4 met, and eight times how sure
  * it is: 1 good, 2 fading, 3 weak); and where the sides are apart, the support of the left and of the right.
  */
-#[OA\Schema(type: 'array', minItems: 4, maxItems: 6, items: new OA\Items(type: 'number', nullable: true))]
 final readonly class CellData implements JsonSerializable
 {
     private const HOLDS = 1;
@@ -37,7 +35,7 @@ final readonly class CellData implements JsonSerializable
         return new self($entry);
     }
 
-    /** @return list<int|float|null> */
+    /** @return array{int, int|null, float|null, int, 4?: int|null, 5?: int|null} */
     public function jsonSerialize(): array
     {
         $whole = $this->entry->whole;

@@ -7,27 +7,19 @@ namespace App\Http\Data;
 use App\Models\PlanChange;
 use DateTimeZone;
 use Gorvan\Core\Reading\Message;
-use OpenApi\Attributes as OA;
 
 /** What was changed of a term, when, because of what, by whom, and what that moved. */
-#[OA\Schema]
 final readonly class ChangeData
 {
     /**
      * @param  list<Message>  $moved
      */
     public function __construct(
-        #[OA\Property]
         public string $id,
-        #[OA\Property]
         public string $at,
-        #[OA\Property(ref: MessageData::class)]
         public Message $cause,
-        #[OA\Property]
         public ?string $by,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: MessageData::class))]
         public array $moved,
-        #[OA\Property]
         public bool $canBeTakenBack,
     ) {
     }

@@ -5,10 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Data;
 
 use Gorvan\Core\Reading\Message;
-use OpenApi\Attributes as OA;
 
 /** What a change of a term would move, and what it would cost. */
-#[OA\Schema]
 final readonly class ChangePreviewData
 {
     /**
@@ -17,13 +15,9 @@ final readonly class ChangePreviewData
      * @param  list<ForecastData>  $forecasts
      */
     public function __construct(
-        #[OA\Property(type: 'array', items: new OA\Items(ref: MessageData::class))]
         public array $moved,
-        #[OA\Property]
         public float $cost,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: MeetingRow::class))]
         public array $meetings,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ForecastData::class))]
         public array $forecasts,
     ) {
     }

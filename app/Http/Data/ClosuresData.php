@@ -7,10 +7,8 @@ namespace App\Http\Data;
 use Gorvan\Core\Calendar\ClosedDays;
 use Gorvan\Core\Calendar\ClosuresReader;
 use Gorvan\Core\Reading\Message;
-use OpenApi\Attributes as OA;
 
 /** Closures read out of a calendar file. */
-#[OA\Schema]
 final readonly class ClosuresData
 {
     /**
@@ -18,9 +16,7 @@ final readonly class ClosuresData
      * @param  list<Message>  $warnings
      */
     public function __construct(
-        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedClosure::class))]
         public array $closures,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: MessageData::class))]
         public array $warnings,
     ) {
     }

@@ -5,28 +5,24 @@ declare(strict_types=1);
 namespace App\Http\Data;
 
 use App\Models\Consideration;
-use OpenApi\Attributes as OA;
+use Gorvan\Core\Care\BodySide;
+use Gorvan\Core\Care\Consideration as ConsiderationKind;
 
 /** Something a teacher plans around. Private. */
-#[OA\Schema]
 final readonly class ConsiderationData
 {
+    /**
+     * @param  bool  $holds  today
+     * @param  bool  $isReadable  false where the key of this installation does not open it
+     */
     public function __construct(
-        #[OA\Property]
         public string $id,
-        #[OA\Property]
-        public string $what,
-        #[OA\Property]
-        public ?string $side,
-        #[OA\Property]
+        public ConsiderationKind $what,
+        public ?BodySide $side,
         public ?string $since,
-        #[OA\Property]
         public ?string $until,
-        #[OA\Property]
         public ?string $note,
-        #[OA\Property(description: 'today')]
         public bool $holds,
-        #[OA\Property(description: 'false where the key of this installation does not open it')]
         public bool $isReadable,
     ) {
     }
@@ -35,6 +31,6 @@ final readonly class ConsiderationData
     {
         $noted = $row->noted();
 
-        return new self($row->id, $noted->what->value, $noted->side?->value, $noted->since, $noted->until, $noted->note, $noted->holdsOn($today), $row->isReadable());
+        return new self($row->id, $noted->what, $noted->side, $noted->since, $noted->until, $noted->note, $noted->holdsOn($today), $row->isReadable());
     }
 }

@@ -9,10 +9,8 @@ use Gorvan\Core\Care\Caution;
 use Gorvan\Core\Cue\CueCard;
 use Gorvan\Core\Cue\CueFading;
 use Gorvan\Core\Reading\Message;
-use OpenApi\Attributes as OA;
 
 /** One entry as a teacher cues it, turned for a view. */
-#[OA\Schema]
 final readonly class CueCardData
 {
     /**
@@ -26,41 +24,23 @@ final readonly class CueCardData
      * @param  Message  $left  what `{L}` is said as, and `right` what `{R}` is
      */
     public function __construct(
-        #[OA\Property]
         public int $position,
-        #[OA\Property]
         public ?int $number,
-        #[OA\Property]
         public string $title,
-        #[OA\Property]
         public ?string $alias,
-        #[OA\Property]
         public ?string $repetition,
-        #[OA\Property]
         public ?string $side,
-        #[OA\Property]
         public ?string $own,
-        #[OA\Property(ref: MessageData::class)]
         public Message $left,
-        #[OA\Property(ref: MessageData::class)]
         public Message $right,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $cues,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $keyWords,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $firstWords,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $breaths,
-        #[OA\Property(ref: MessageData::class, nullable: true)]
         public ?Message $turn,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: MessageData::class))]
         public array $travel,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $checks,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: MessageData::class))]
         public array $cautions,
-        #[OA\Property]
         public bool $needsSupport,
     ) {
     }

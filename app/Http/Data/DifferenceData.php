@@ -6,10 +6,8 @@ namespace App\Http\Data;
 
 use Gorvan\Core\Form\Change\FormDifference;
 use Gorvan\Core\Form\Form;
-use OpenApi\Attributes as OA;
 
 /** What is different between two states of a form. */
-#[OA\Schema]
 final readonly class DifferenceData
 {
     /**
@@ -20,17 +18,11 @@ final readonly class DifferenceData
      * @param  list<FieldChangeData>  $form
      */
     public function __construct(
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ChangedEntryData::class))]
         public array $added,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ChangedEntryData::class))]
         public array $gone,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ChangedEntryData::class))]
         public array $moved,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ChangedEntryData::class))]
         public array $changed,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: FieldChangeData::class))]
         public array $form,
-        #[OA\Property]
         public int $kept,
     ) {
     }

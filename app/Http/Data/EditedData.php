@@ -6,16 +6,12 @@ namespace App\Http\Data;
 
 use App\Models\Form as FormRow;
 use Gorvan\Core\Reading\Message;
-use OpenApi\Attributes as OA;
 
 /** A form after a change: as the editor has it, and as it is cut now. */
-#[OA\Schema]
 final readonly class EditedData
 {
     public function __construct(
-        #[OA\Property]
         public ScoreData $score,
-        #[OA\Property]
         public FormData $form,
     ) {
     }

@@ -6,18 +6,13 @@ namespace App\Http\Data;
 
 use Gorvan\Core\Form\Change\FieldChange;
 use Gorvan\Core\Reading\Message;
-use OpenApi\Attributes as OA;
 
 /** A field that was one thing and is another, in words. */
-#[OA\Schema]
 final readonly class FieldChangeData
 {
     public function __construct(
-        #[OA\Property(ref: MessageData::class)]
         public Message $field,
-        #[OA\Property(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(ref: MessageData::class)])]
         public Message|string $before,
-        #[OA\Property(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(ref: MessageData::class)])]
         public Message|string $after,
     ) {
     }

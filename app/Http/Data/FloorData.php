@@ -9,10 +9,8 @@ use Gorvan\Core\Floor\Room;
 use Gorvan\Core\Floor\RoomFit;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\Track\FloorTrack;
-use OpenApi\Attributes as OA;
 
 /** The path of a form in a room. */
-#[OA\Schema]
 final readonly class FloorData
 {
     /**
@@ -22,15 +20,10 @@ final readonly class FloorData
      * @param  list<int>  $joins  entries whose turn is left out when all stay faced to the front
      */
     public function __construct(
-        #[OA\Property(type: 'array', items: new OA\Items(ref: FootingData::class))]
         public array $footings,
-        #[OA\Property]
         public float $turned,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))]
         public array $unknown,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))]
         public array $joins,
-        #[OA\Property]
         public RoomFitData $fit,
     ) {
     }

@@ -5,18 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Data;
 
 use Gorvan\Core\Form\Track\Footing;
-use OpenApi\Attributes as OA;
 
 /** Where one stands: to the right and forward, in steps from the start or in metres of a room; facing in degrees clockwise. */
-#[OA\Schema]
 final readonly class FootingData
 {
     public function __construct(
-        #[OA\Property]
         public float $x,
-        #[OA\Property]
         public float $y,
-        #[OA\Property]
         public float $facing,
     ) {
     }

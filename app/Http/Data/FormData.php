@@ -20,10 +20,8 @@ use Gorvan\Core\Lesson\OwnLessons;
 use Gorvan\Core\Lesson\RecapFinder;
 use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Term\Course;
-use OpenApi\Attributes as OA;
 
 /** A form, cut into lessons, with everything the cut was decided by. */
-#[OA\Schema]
 final readonly class FormData
 {
     /**
@@ -33,43 +31,28 @@ final readonly class FormData
      * @param  list<JoinData>  $joins
      * @param  list<LessonData>  $lessons
      * @param  list<Message>  $moved  what a change moved in running terms
+     * @param  int  $worth  how many lessons of the usual size
+     * @param  bool  $hasOwnLessons  whether its lessons are kept as its own, for every group that takes them
+     * @param  string|null  $lessonsOf  whose lessons these are, where a group has others than the form
      */
     public function __construct(
-        #[OA\Property]
         public string $id,
-        #[OA\Property]
         public string $edition,
-        #[OA\Property]
         public string $title,
-        #[OA\Property]
         public ?string $family,
-        #[OA\Property]
         public ?int $announced,
-        #[OA\Property]
         public float $target,
-        #[OA\Property]
         public float $lambda,
-        #[OA\Property]
         public float $objective,
-        #[OA\Property]
         public float $totalLoad,
-        #[OA\Property(description: 'how many lessons of the usual size')]
         public int $worth,
-        #[OA\Property]
         public float $seconds,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: EntryData::class))]
         public array $entries,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: SectionData::class))]
         public array $sections,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: JoinData::class))]
         public array $joins,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: LessonData::class))]
         public array $lessons,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: MessageData::class))]
         public array $moved = [],
-        #[OA\Property(description: 'whether its lessons are kept as its own, for every group that takes them')]
         public bool $hasOwnLessons = false,
-        #[OA\Property(description: 'whose lessons these are, where a group has others than the form')]
         public ?string $lessonsOf = null,
     ) {
     }
@@ -125,7 +108,7 @@ final readonly class FormData
             seconds: $time->secondsBetween(1, $form->count()),
             entries: array_map(static fn (EntryLoad $load): EntryData => EntryData::of($form, $load, $ids[$load->position - 1] ?? ''), $cut->loads),
             sections: array_map(static fn (Section $section): SectionData => new SectionData($section->title, $section->first, $section->last), $form->sections),
-            joins: array_map(static fn (JoinRest $join): JoinData => new JoinData($join->after, $join->rest, $join->pin?->value), $cut->joins),
+            joins: array_map(static fn (JoinRest $join): JoinData => new JoinData($join->after, $join->rest, $join->pin), $cut->joins),
             lessons: array_map(static function (Lesson $lesson) use ($recaps, $time, $course): LessonData {
                 return new LessonData($lesson->number, $lesson->from, $lesson->to, $lesson->load, PassageData::of($recaps->before($lesson->from)), $time->secondsBetween($lesson->from, $lesson->to), RoundData::of($course, $lesson->load));
             }, $cut->lessons),

@@ -6,19 +6,14 @@ namespace App\Http\Data;
 
 use App\Http\FormEdition;
 use App\Models\Form;
-use OpenApi\Attributes as OA;
 
 /** Which form something is about, to be asked for by itself: once, and not with every answer. */
-#[OA\Schema]
 final readonly class FormRefData
 {
     /** @param  string  $edition  of the form as it is meant here; another edition is another state of it */
     public function __construct(
-        #[OA\Property]
         public string $id,
-        #[OA\Property]
         public string $title,
-        #[OA\Property]
         public string $edition,
     ) {
     }

@@ -5,22 +5,15 @@ declare(strict_types=1);
 namespace App\Http\Data;
 
 use App\Models\Entry;
-use OpenApi\Attributes as OA;
 
 /** A movement that was found, and where. */
-#[OA\Schema]
 final readonly class FoundMovement
 {
     public function __construct(
-        #[OA\Property]
         public string $formId,
-        #[OA\Property]
         public string $form,
-        #[OA\Property]
         public int $position,
-        #[OA\Property]
         public ?int $number,
-        #[OA\Property]
         public string $title,
     ) {
     }

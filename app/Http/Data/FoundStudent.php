@@ -6,19 +6,14 @@ namespace App\Http\Data;
 
 use App\Models\Group;
 use App\Models\Student;
-use OpenApi\Attributes as OA;
 
 /** A student who was found, and in which groups, by which two of one name are told apart. */
-#[OA\Schema]
 final readonly class FoundStudent
 {
     /** @param  list<string>  $groups */
     public function __construct(
-        #[OA\Property]
         public string $id,
-        #[OA\Property]
         public string $name,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $groups,
     ) {
     }

@@ -7,10 +7,8 @@ namespace App\Http\Data;
 use App\Models\Group;
 use App\Models\Student;
 use Gorvan\Core\Standing\KeepingStanding;
-use OpenApi\Attributes as OA;
 
 /** Where everyone in a group stands in its principles on a day. */
-#[OA\Schema]
 final readonly class GroupKeepingsData
 {
     /**
@@ -19,15 +17,10 @@ final readonly class GroupKeepingsData
      * @param  list<PrincipleMeanData>  $means  of each principle, in their order
      */
     public function __construct(
-        #[OA\Property]
         public string $on,
-        #[OA\Property]
         public ?GroupPrinciplesData $principles,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: PersonNameData::class))]
         public array $names,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: StudentKeepings::class))]
         public array $students,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: PrincipleMeanData::class))]
         public array $means,
     ) {
     }

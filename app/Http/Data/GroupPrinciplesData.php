@@ -7,10 +7,8 @@ namespace App\Http\Data;
 use App\Models\Group;
 use App\Models\Principle as Row;
 use Gorvan\Core\Principle\Principle;
-use OpenApi\Attributes as OA;
 
 /** The principles a group works on. */
-#[OA\Schema]
 final readonly class GroupPrinciplesData
 {
     /**
@@ -20,17 +18,11 @@ final readonly class GroupPrinciplesData
      * @param  int  $focuses  a meeting
      */
     public function __construct(
-        #[OA\Property]
         public string $setId,
-        #[OA\Property]
         public string $title,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $families,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: PrincipleData::class))]
         public array $principles,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedPrincipleData::class))]
         public array $gone,
-        #[OA\Property]
         public int $focuses,
     ) {
     }

@@ -10,10 +10,8 @@ use Gorvan\Core\Practice\GroupSheet;
 use Gorvan\Core\Practice\Particular;
 use Gorvan\Core\Practice\SheetPassage;
 use Gorvan\Core\Reading\Day;
-use OpenApi\Attributes as OA;
 
 /** One sheet for a whole group, with what is particular to each. */
-#[OA\Schema]
 final readonly class GroupSheetData
 {
     /**
@@ -22,13 +20,9 @@ final readonly class GroupSheetData
      * @param  list<ParticularsData>  $particulars  by name
      */
     public function __construct(
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $days,
-        #[OA\Property]
         public float $minutes,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: SheetPassageData::class))]
         public array $passages,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ParticularsData::class))]
         public array $particulars,
     ) {
     }

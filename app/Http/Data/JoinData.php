@@ -4,19 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
-use OpenApi\Attributes as OA;
+use Gorvan\Core\Form\CutPin;
 
 /** The join after a position. */
-#[OA\Schema]
 final readonly class JoinData
 {
     public function __construct(
-        #[OA\Property]
         public int $after,
-        #[OA\Property]
         public float $rest,
-        #[OA\Property]
-        public ?string $pin,
+        public ?CutPin $pin,
     ) {
     }
 }

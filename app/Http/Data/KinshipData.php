@@ -6,20 +6,14 @@ namespace App\Http\Data;
 
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Form\Kinship;
-use OpenApi\Attributes as OA;
 
 /** A relation the reader supposed. */
-#[OA\Schema]
 final readonly class KinshipData
 {
     public function __construct(
-        #[OA\Property]
         public int $position,
-        #[OA\Property]
         public int $to,
-        #[OA\Property]
         public bool $isMirror,
-        #[OA\Property]
         public string $key,
     ) {
     }

@@ -10,10 +10,8 @@ use Gorvan\Core\Cue\CueFading;
 use Gorvan\Core\Form\CommonError;
 use Gorvan\Core\Lesson\Content\BiteDifference;
 use Gorvan\Core\Lesson\Content\LessonContent;
-use OpenApi\Attributes as OA;
 
 /** An entry of a lesson with everything the form says of it that is taught. `{L}` and `{R}` stand for the student's own sides. */
-#[OA\Schema]
 final readonly class LessonEntryData
 {
     /**
@@ -25,32 +23,20 @@ final readonly class LessonEntryData
      * @param  list<CautionData>  $cautions
      * @param  list<LessonVariantData>  $variants
      * @param  list<string>  $drills
-     * @param  list<string>  $strains
+     * @param  list<Strain>  $strains
      */
     public function __construct(
-        #[OA\Property]
         public int $position,
-        #[OA\Property]
         public string $key,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $cues,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $keyWords,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $firstWords,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $checks,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ErrorData::class))]
         public array $errors,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: CautionData::class))]
         public array $cautions,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: LessonVariantData::class))]
         public array $variants,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $drills,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $strains,
-        #[OA\Property]
         public ?BiteDifferenceData $difference,
     ) {
     }
@@ -67,10 +53,10 @@ final readonly class LessonEntryData
             $content->cues(CueFading::FirstWord)[$position] ?? [],
             $content->checks()[$position] ?? [],
             array_map(static fn (CommonError $error): ErrorData => new ErrorData($error->wrong, $error->right), $content->errors()[$position] ?? []),
-            array_map(static fn (Caution $one): CautionData => new CautionData($one->for->value, $one->do->value, $one->text), $content->cautions()[$position] ?? []),
+            array_map(static fn (Caution $one): CautionData => new CautionData($one->for, $one->do, $one->text), $content->cautions()[$position] ?? []),
             array_map(LessonVariantData::of(...), $content->variants()[$position] ?? []),
             $content->ownDrills()[$position] ?? [],
-            array_map(static fn (Strain $strain): string => $strain->value, $content->strains()[$position] ?? []),
+            $content->strains()[$position] ?? [],
             $bite === null ? null : BiteDifferenceData::of($bite, $content->form),
         );
     }

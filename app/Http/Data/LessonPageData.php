@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Data;
 
 use App\Actions\LessonInCut;
+use App\Shared\Description\AsData;
 use Gorvan\Core\Cue\CueView;
 use Gorvan\Core\Form\Change\FormDifference;
 use Gorvan\Core\Form\Form;
@@ -13,10 +14,8 @@ use Gorvan\Core\Lesson\Content\Drill;
 use Gorvan\Core\Lesson\Content\LessonContent;
 use Gorvan\Core\Lesson\Content\LessonStep;
 use Gorvan\Core\Lesson\Content\WrittenLesson;
-use OpenApi\Attributes as OA;
 
 /** All that a lesson holds: what the form says of it, and what is written. */
-#[OA\Schema]
 final readonly class LessonPageData
 {
     /**
@@ -28,39 +27,25 @@ final readonly class LessonPageData
      * @param  list<int>  $knownBefore
      * @param  list<LessonDrillData>  $drills
      * @param  list<LessonStepData>  $steps
-     * @param  list<string>  $views
+     * @param  list<CueView>  $views
      * @param  list<ChangedEntryData>  $changes  of its entries since it was last looked over
      */
     public function __construct(
-        #[OA\Property]
         public ?int $number,
-        #[OA\Property]
         public int $version,
-        #[OA\Property(type: 'object', additionalProperties: true)]
+        #[AsData(WrittenLesson::class)]
         public object $lesson,
-        #[OA\Property]
         public ?float $load,
-        #[OA\Property]
         public float $seconds,
-        #[OA\Property]
         public ?PassageData $recap,
-        #[OA\Property]
         public ?PassageData $runThrough,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: LessonEntryData::class))]
         public array $entries,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $gone,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))]
         public array $was,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))]
         public array $knownBefore,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: LessonDrillData::class))]
         public array $drills,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: LessonStepData::class))]
         public array $steps,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $views,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ChangedEntryData::class))]
         public array $changes,
     ) {
     }
@@ -85,8 +70,8 @@ final readonly class LessonPageData
             $lesson->written === null || $lesson->written->entries === $lesson->entries ? [] : $form->positionsOf($lesson->written->entries),
             $content->knownBefore,
             array_map(static fn (Drill $one): LessonDrillData => new LessonDrillData($one->id, $one->title, $form->positionOf($one->parent), $one->text), $content->drills),
-            array_map(static fn (LessonStep $step): LessonStepData => new LessonStepData($step->mode->value, $step->cues->value, $step->text), $content->steps),
-            array_map(static fn (CueView $view): string => $view->value, $content->views),
+            array_map(static fn (LessonStep $step): LessonStepData => new LessonStepData($step->mode, $step->cues, $step->text), $content->steps),
+            $content->views,
             array_values(array_map(static fn (string $id): ChangedEntryData => new ChangedEntryData($id, $form->positionOf($id) ?? 0, $form->positionOf($id) === null ? $id : $form->at((int) $form->positionOf($id))->title, array_map(FieldChangeData::of(...), $since->changed[$id] ?? [])), array_unique($touched))),
         );
     }

@@ -4,18 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
-use OpenApi\Attributes as OA;
+use Gorvan\Core\Cue\CueFading;
+use Gorvan\Core\Lesson\Content\StepMode;
 
 /** One pass through a lesson: who moves, and how much is still cued. */
-#[OA\Schema]
 final readonly class LessonStepData
 {
     public function __construct(
-        #[OA\Property(enum: ['watch', 'together', 'alone'])]
-        public string $mode,
-        #[OA\Property(enum: ['all', 'key_words', 'first_word', 'none'])]
-        public string $cues,
-        #[OA\Property]
+        public StepMode $mode,
+        public CueFading $cues,
         public ?string $text,
     ) {
     }

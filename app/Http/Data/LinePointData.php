@@ -6,20 +6,14 @@ namespace App\Http\Data;
 
 use Gorvan\Core\Reading\Day;
 use Gorvan\Core\Standing\StudentLine;
-use OpenApi\Attributes as OA;
 
 /** A student on the day of a class. */
-#[OA\Schema]
 final readonly class LinePointData
 {
     public function __construct(
-        #[OA\Property]
         public string $on,
-        #[OA\Property]
         public int $holding,
-        #[OA\Property]
         public float $expected,
-        #[OA\Property]
         public int $marks,
     ) {
     }

@@ -4,16 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
-use OpenApi\Attributes as OA;
+use Gorvan\Core\Form\LoadReason;
 
 /** One summand of an entry's demand. */
-#[OA\Schema]
 final readonly class LoadPartData
 {
     public function __construct(
-        #[OA\Property]
-        public string $reason,
-        #[OA\Property]
+        public LoadReason $reason,
         public float $amount,
     ) {
     }

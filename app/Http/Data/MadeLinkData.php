@@ -5,10 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Data;
 
 use App\Actions\GivenLink;
-use OpenApi\Attributes as OA;
 
 /** A link that was made just now: its address is told this once. */
-#[OA\Schema]
 final readonly class MadeLinkData
 {
     /**
@@ -17,17 +15,11 @@ final readonly class MadeLinkData
      * @param  bool  $isUnsent  whether it was to go by mail and did not
      */
     public function __construct(
-        #[OA\Property]
         public string $studentId,
-        #[OA\Property]
         public string $name,
-        #[OA\Property]
         public ?string $address,
-        #[OA\Property]
         public ?string $mailedTo,
-        #[OA\Property]
         public bool $isUnsent,
-        #[OA\Property]
         public string $expiresAt,
     ) {
     }

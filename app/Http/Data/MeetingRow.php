@@ -7,17 +7,17 @@ namespace App\Http\Data;
 use App\Models\Course;
 use App\Models\CurrentSchool;
 use App\Models\Meeting;
+use ArrayObject;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Reading\Message;
 use Gorvan\Core\Term\MeetingBoxes;
 use Gorvan\Core\Term\MeetingKind;
 use Gorvan\Core\Term\MeetingPlan;
+use Gorvan\Core\Term\MeetingState;
 use Gorvan\Core\Term\PlanGlance;
 use Gorvan\Core\Term\PlannedReview;
-use OpenApi\Attributes as OA;
 
 /** One meeting of a term: its plan, or, once it was held, what was taught. */
-#[OA\Schema]
 final readonly class MeetingRow
 {
     /**
@@ -26,57 +26,34 @@ final readonly class MeetingRow
      * @param  list<Message>  $notes
      * @param  list<MeetingCourse>  $courses  the same for every course, in their order
      * @param  list<FocusData>  $focus  the first one first
+     * @param  ArrayObject<string, int>  $boxes  minutes by box
+     * @param  ArrayObject<string, int>  $shares  per cent of the meeting
      */
     public function __construct(
-        #[OA\Property]
         public string $id,
-        #[OA\Property]
         public string $on,
-        #[OA\Property]
         public string $startsAt,
-        #[OA\Property]
         public int $minutes,
-        #[OA\Property]
         public bool $isHeld,
-        #[OA\Property]
         public bool $isPast,
-        #[OA\Property]
         public bool $isToday,
-        #[OA\Property]
-        public ?string $kind,
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer'))]
-        public object $boxes,
-        #[OA\Property(type: 'object', description: 'per cent of the meeting', additionalProperties: new OA\AdditionalProperties(type: 'integer'))]
-        public object $shares,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))]
+        public ?MeetingKind $kind,
+        public ArrayObject $boxes,
+        public ArrayObject $shares,
         public array $lessonNumbers,
-        #[OA\Property]
         public ?PassageData $lesson,
-        #[OA\Property]
         public ?PassageData $recap,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ReviewData::class))]
         public array $review,
-        #[OA\Property]
         public ?PassageData $runThrough,
-        #[OA\Property]
         public ?int $taughtAfter,
-        #[OA\Property]
         public ?float $recallAfter,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: MessageData::class))]
         public array $notes,
-        #[OA\Property(enum: ['laid', 'added', 'cancelled'])]
-        public string $state,
-        #[OA\Property]
+        public MeetingState $state,
         public ?string $reason,
-        #[OA\Property]
         public ?string $room,
-        #[OA\Property(type: 'object', additionalProperties: true)]
         public object $pins,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: MeetingCourse::class))]
         public array $courses,
-        #[OA\Property]
         public bool $isOpen,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: FocusData::class))]
         public array $focus,
     ) {
     }
@@ -102,9 +79,9 @@ final readonly class MeetingRow
             isHeld: $taught !== null,
             isPast: $meeting->on < $today,
             isToday: $meeting->on === $today,
-            kind: ($taught === null ? $plan?->kind : MeetingKind::held($plan?->kind, $taught !== [], count($plan->courses ?? []) <= 1))?->value,
-            boxes: (object) ($plan->boxes ?? []),
-            shares: (object) MeetingBoxes::percents(),
+            kind: ($taught === null ? $plan?->kind : MeetingKind::held($plan?->kind, $taught !== [], count($plan->courses ?? []) <= 1)),
+            boxes: new ArrayObject($plan->boxes ?? []),
+            shares: new ArrayObject(MeetingBoxes::percents()),
             lessonNumbers: $taught === null ? PlanGlance::numbers($part?->lessons() ?? []) : $course->lessonNumbers($taught),
             lesson: PassageData::of($given),
             recap: PassageData::of($form->passageOf($part->recap ?? [])),
@@ -113,7 +90,7 @@ final readonly class MeetingRow
             taughtAfter: $taughtBy ?? $part?->forecast->movements ?? $part?->forecast?->taught,
             recallAfter: $part?->forecast?->recall,
             notes: $plan->notes ?? [],
-            state: $meeting->state->value,
+            state: $meeting->state,
             reason: $meeting->reason,
             room: $meeting->room,
             pins: $meeting->fixed()->toData(),

@@ -4,16 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
-use OpenApi\Attributes as OA;
-
 /** A principle by name. */
-#[OA\Schema]
 final readonly class NamedPrincipleData
 {
     public function __construct(
-        #[OA\Property]
         public string $id,
-        #[OA\Property]
         public string $title,
     ) {
     }

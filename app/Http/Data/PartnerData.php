@@ -6,10 +6,8 @@ namespace App\Http\Data;
 
 use App\Actions\TonightPartner;
 use Gorvan\Core\Lesson\Content\PartnerStep;
-use OpenApi\Attributes as OA;
 
 /** A partner drill a class can do. */
-#[OA\Schema]
 final readonly class PartnerData
 {
     /**
@@ -19,19 +17,12 @@ final readonly class PartnerData
      * @param  list<string>  $aside  students who do not take part; why is not told here
      */
     public function __construct(
-        #[OA\Property]
         public string $lesson,
-        #[OA\Property]
         public string $courseId,
-        #[OA\Property]
         public int $position,
-        #[OA\Property]
         public bool $isTonight,
-        #[OA\Property]
         public ?string $contact,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: PartnerStepData::class))]
         public array $steps,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $aside,
     ) {
     }

@@ -5,16 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Data;
 
 use Gorvan\Core\Form\Passage;
-use OpenApi\Attributes as OA;
 
 /** A run of entries, by position. */
-#[OA\Schema]
 final readonly class PassageData
 {
     public function __construct(
-        #[OA\Property]
         public int $from,
-        #[OA\Property]
         public int $to,
     ) {
     }

@@ -4,10 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
-use OpenApi\Attributes as OA;
-
 /** Students of tonight who stand near each other. */
-#[OA\Schema]
 final readonly class PodData
 {
     /**
@@ -16,11 +13,8 @@ final readonly class PodData
      * @param  int  $to  the greatest
      */
     public function __construct(
-        #[OA\Property(type: 'array', items: new OA\Items(ref: PodStudentData::class))]
         public array $students,
-        #[OA\Property]
         public int $from,
-        #[OA\Property]
         public int $to,
     ) {
     }

@@ -11,10 +11,8 @@ use Gorvan\Core\Standing\CatchUp;
 use Gorvan\Core\Standing\CatchUpNeed;
 use Gorvan\Core\Standing\Pods;
 use Gorvan\Core\Standing\StudentStanding;
-use OpenApi\Attributes as OA;
 
 /** Tonight in pods, and what those who are here have to catch up with. */
-#[OA\Schema]
 final readonly class PodsData
 {
     /**
@@ -22,11 +20,8 @@ final readonly class PodsData
      * @param  list<NeedsData>  $needs  who lacks something of tonight, the most needed first
      */
     public function __construct(
-        #[OA\Property]
         public string $courseId,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: PodData::class))]
         public array $pods,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: NeedsData::class))]
         public array $needs,
     ) {
     }

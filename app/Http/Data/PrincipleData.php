@@ -7,10 +7,8 @@ namespace App\Http\Data;
 use Gorvan\Core\Form\CommonError;
 use Gorvan\Core\Form\PostureState;
 use Gorvan\Core\Principle\Principle;
-use OpenApi\Attributes as OA;
 
 /** A principle of a set. */
-#[OA\Schema]
 final readonly class PrincipleData
 {
     /**
@@ -22,23 +20,14 @@ final readonly class PrincipleData
      * @param  list<PostureStateData>  $states
      */
     public function __construct(
-        #[OA\Property]
         public string $id,
-        #[OA\Property]
         public string $key,
-        #[OA\Property]
         public string $title,
-        #[OA\Property]
         public ?string $family,
-        #[OA\Property]
         public ?string $says,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $look,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: MendedData::class))]
         public array $errors,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $after,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: PostureStateData::class))]
         public array $states,
     ) {
     }

@@ -4,10 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
-use OpenApi\Attributes as OA;
-
 /** What a group recalls of a principle on average. */
-#[OA\Schema]
 final readonly class PrincipleMeanData
 {
     /**
@@ -15,13 +12,9 @@ final readonly class PrincipleMeanData
      * @param  bool  $slips  worked on, and not recalled any more
      */
     public function __construct(
-        #[OA\Property]
         public string $principle,
-        #[OA\Property]
         public ?float $mean,
-        #[OA\Property]
         public bool $slips,
-        #[OA\Property]
         public int $met,
     ) {
     }

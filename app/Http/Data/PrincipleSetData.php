@@ -8,10 +8,8 @@ use App\Models\Form;
 use App\Models\JoinedForm;
 use App\Models\PrincipleSet;
 use Gorvan\Core\Principle\Principle;
-use OpenApi\Attributes as OA;
 
 /** A set of principles. */
-#[OA\Schema]
 final readonly class PrincipleSetData
 {
     /**
@@ -20,19 +18,12 @@ final readonly class PrincipleSetData
      * @param  list<PrincipleFormData>  $forms  of the school, and how much of each is joined
      */
     public function __construct(
-        #[OA\Property]
         public string $id,
-        #[OA\Property]
         public int $version,
-        #[OA\Property]
         public string $title,
-        #[OA\Property]
         public ?string $about,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $families,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: PrincipleData::class))]
         public array $principles,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: PrincipleFormData::class))]
         public array $forms,
     ) {
     }

@@ -4,29 +4,25 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
-use OpenApi\Attributes as OA;
+use ArrayObject;
+use Gorvan\Core\Reading\Message;
 
 /** What went wrong, and where. */
-#[OA\Schema]
 final readonly class ProblemData
 {
     /**
-     * @param  list<MessageData>  $problems  all that is wrong, where it is more than one thing
+     * @param  ArrayObject<string, mixed>  $with
+     * @param  list<Message>  $problems  all that is wrong, where it is more than one thing
      * @param  list<KnownNameData>  $known  names that are there already
+     * @param  ArrayObject<string, list<Message>>  $fields  what is wrong with each field
      */
     public function __construct(
-        #[OA\Property]
         public string $code,
-        #[OA\Property(type: 'object', additionalProperties: true)]
-        public object $with,
-        #[OA\Property]
+        public ArrayObject $with,
         public string $place,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: MessageData::class))]
         public array $problems,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: KnownNameData::class))]
         public array $known,
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(ref: MessageData::class)))]
-        public object $fields,
+        public ArrayObject $fields,
     ) {
     }
 }

@@ -5,20 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Data;
 
 use Gorvan\Core\Standing\Readiness;
-use OpenApi\Attributes as OA;
 
 /** How many of a group are ready for the next lesson, to be looked at, or not ready. */
-#[OA\Schema]
 final readonly class ReadinessData
 {
     public function __construct(
-        #[OA\Property]
         public int $ready,
-        #[OA\Property]
         public int $look,
-        #[OA\Property]
         public int $notYet,
-        #[OA\Property]
         public int $of,
     ) {
     }

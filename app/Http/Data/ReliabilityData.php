@@ -4,28 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
-use OpenApi\Attributes as OA;
 use stdClass;
 
 /** Whether forecasts were true. */
-#[OA\Schema]
 final readonly class ReliabilityData
 {
     /**
      * @param  list<ReliabilityTenthData>  $tenths  the lowest first
      */
     public function __construct(
-        #[OA\Property]
         public int $tests,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ReliabilityTenthData::class))]
         public array $tenths,
-        #[OA\Property]
         public ?float $logLoss,
-        #[OA\Property]
         public ?float $brier,
-        #[OA\Property]
         public ?float $predicted,
-        #[OA\Property]
         public ?float $observed,
     ) {
     }

@@ -5,30 +5,24 @@ declare(strict_types=1);
 namespace App\Http\Data;
 
 use Gorvan\Core\Standing\Reliability;
-use OpenApi\Attributes as OA;
 use stdClass;
 
 /** Whether the forecasts of the school were true, as it reads recall now. */
-#[OA\Schema]
 final readonly class ReliabilityPage
 {
     /**
      * @param  ReliabilityData|null  $school  null while it was never worked out
      * @param  list<GroupReliability>  $groups
      * @param  FactorChange|null  $change  null while there are too few tests
+     * @param  float|null  $adopted  the factor by which recall is read
+     * @param  bool  $isBeingMeasured  what is shown is from before something changed
      */
     public function __construct(
-        #[OA\Property]
         public ?ReliabilityData $school,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: GroupReliability::class))]
         public array $groups,
-        #[OA\Property(description: 'the factor by which recall is read')]
         public ?float $adopted,
-        #[OA\Property]
         public ?FactorChange $change,
-        #[OA\Property]
         public int $enough,
-        #[OA\Property(description: 'what is shown is from before something changed')]
         public bool $isBeingMeasured,
     ) {
     }

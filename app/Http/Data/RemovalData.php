@@ -6,10 +6,8 @@ namespace App\Http\Data;
 
 use App\Actions\Removal;
 use Gorvan\Core\Reading\Message;
-use OpenApi\Attributes as OA;
 
 /** What goes with something that is taken away, what stays, or why it cannot be taken away. */
-#[OA\Schema]
 final readonly class RemovalData
 {
     /**
@@ -17,11 +15,8 @@ final readonly class RemovalData
      * @param  list<Message>  $stays
      */
     public function __construct(
-        #[OA\Property(type: 'array', items: new OA\Items(ref: MessageData::class))]
         public array $goes,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: MessageData::class))]
         public array $stays,
-        #[OA\Property(ref: MessageData::class, nullable: true)]
         public ?Message $refused,
     ) {
     }

@@ -6,40 +6,25 @@ namespace App\Http\Data;
 
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Term\PlannedReview;
-use OpenApi\Attributes as OA;
 
 /** A known passage to go through again, and the numbers that put it there. */
-#[OA\Schema]
 final readonly class ReviewData
 {
+    /** @param  bool  $isPicked  by itself, closed by its rest */
     public function __construct(
-        #[OA\Property]
         public int $from,
-        #[OA\Property]
         public int $to,
-        #[OA\Property]
         public int $passes,
-        #[OA\Property]
         public float $minutes,
-        #[OA\Property]
         public ?float $meanRecall,
-        #[OA\Property]
         public ?float $without,
-        #[OA\Property]
         public ?float $with,
-        #[OA\Property]
         public ?float $weight,
-        #[OA\Property]
         public ?float $value,
-        #[OA\Property]
         public ?string $most,
-        #[OA\Property]
         public ?ReviewInstead $instead,
-        #[OA\Property]
         public bool $isPinned,
-        #[OA\Property]
         public bool $isFirstNext,
-        #[OA\Property(description: 'by itself, closed by its rest')]
         public bool $isPicked,
     ) {
     }

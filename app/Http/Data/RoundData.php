@@ -6,18 +6,13 @@ namespace App\Http\Data;
 
 use Gorvan\Core\Term\Course;
 use Gorvan\Core\Term\LessonKind;
-use OpenApi\Attributes as OA;
 
 /** What a lesson takes in one round of its course's approach: minutes a unit of load, and whole minutes. */
-#[OA\Schema]
 final readonly class RoundData
 {
     public function __construct(
-        #[OA\Property(enum: ['new', 'rough', 'detail'])]
-        public string $kind,
-        #[OA\Property]
+        public LessonKind $kind,
         public float $rate,
-        #[OA\Property]
         public int $minutes,
     ) {
     }
@@ -25,6 +20,6 @@ final readonly class RoundData
     /** @return list<self> none, where no course says how the material goes round */
     public static function of(?Course $course, float $load): array
     {
-        return $course === null ? [] : array_map(static fn (LessonKind $kind): self => new self($kind->value, $course->minutesPerLoad($kind), $course->minutesFor($load, $kind)), array_values(array_unique([$course->approach->firstRound(), $course->approach->mainRound()], SORT_REGULAR)));
+        return $course === null ? [] : array_map(static fn (LessonKind $kind): self => new self($kind, $course->minutesPerLoad($kind), $course->minutesFor($load, $kind)), array_values(array_unique([$course->approach->firstRound(), $course->approach->mainRound()], SORT_REGULAR)));
     }
 }

@@ -9,11 +9,9 @@ use App\Models\PlacedForm;
 use Gorvan\Core\Form\Entry;
 use Gorvan\Core\Form\File\EntryCells;
 use Gorvan\Core\Form\File\FormFileWriter;
-use OpenApi\Attributes as OA;
 use stdClass;
 
 /** A form as the editor has it. */
-#[OA\Schema]
 final readonly class ScoreData
 {
     /**
@@ -21,15 +19,10 @@ final readonly class ScoreData
      * @param  list<ScoreRow>  $rows
      */
     public function __construct(
-        #[OA\Property]
         public int $version,
-        #[OA\Property(type: 'object', additionalProperties: true)]
         public stdClass $head,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $columns,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ScoreRow::class))]
         public array $rows,
-        #[OA\Property]
         public AuditData $audit,
     ) {
     }

@@ -7,31 +7,20 @@ namespace App\Http\Data;
 use Gorvan\Core\Form\Form;
 use Gorvan\Core\Practice\SheetEntry;
 use Gorvan\Core\Practice\SheetPassage;
-use OpenApi\Attributes as OA;
 
 /** A passage to practise, with what it changes by the next class. */
-#[OA\Schema]
 final readonly class SheetPassageData
 {
     /** @param  list<SheetEntryData>  $entries */
     public function __construct(
-        #[OA\Property]
         public string $courseId,
-        #[OA\Property]
         public string $form,
-        #[OA\Property]
         public int $from,
-        #[OA\Property]
         public int $to,
-        #[OA\Property]
         public float $minutes,
-        #[OA\Property]
         public float $recallWith,
-        #[OA\Property]
         public float $recallWithout,
-        #[OA\Property]
         public bool $leadsOn,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: SheetEntryData::class))]
         public array $entries,
     ) {
     }

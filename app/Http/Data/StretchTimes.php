@@ -6,24 +6,16 @@ namespace App\Http\Data;
 
 use Gorvan\Core\Form\Time\Pace;
 use Gorvan\Core\Form\Time\Stretch;
-use OpenApi\Attributes as OA;
 
 /** How long a section takes, or a stretch that stands in none. */
-#[OA\Schema]
 final readonly class StretchTimes
 {
     public function __construct(
-        #[OA\Property]
         public ?string $title,
-        #[OA\Property]
         public int $from,
-        #[OA\Property]
         public int $to,
-        #[OA\Property]
         public PaceTimes $seconds,
-        #[OA\Property]
         public int $assumed,
-        #[OA\Property]
         public int $untilTold,
     ) {
     }

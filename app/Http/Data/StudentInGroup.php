@@ -4,10 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
-use OpenApi\Attributes as OA;
-
 /** Where a student stands in a group’s form. */
-#[OA\Schema]
 final readonly class StudentInGroup
 {
     /**
@@ -16,13 +13,9 @@ final readonly class StudentInGroup
      * @param  int  $slipping  movements once seen alone or better that hold no more
      */
     public function __construct(
-        #[OA\Property]
         public string $studentId,
-        #[OA\Property]
         public ?int $frontier,
-        #[OA\Property]
         public int $holds,
-        #[OA\Property]
         public int $slipping,
     ) {
     }

@@ -5,19 +5,15 @@ declare(strict_types=1);
 namespace App\Http\Data;
 
 use Gorvan\Core\Standing\KeepingStanding;
-use OpenApi\Attributes as OA;
 
 /** What a student keeps of the principles of their group. */
-#[OA\Schema]
 final readonly class StudentKeepings
 {
     /**
      * @param  list<KeepingData>  $keepings  those met
      */
     public function __construct(
-        #[OA\Property]
         public string $student,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: KeepingData::class))]
         public array $keepings,
     ) {
     }

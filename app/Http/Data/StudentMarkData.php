@@ -4,21 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
-use OpenApi\Attributes as OA;
+use Gorvan\Core\Form\Side;
+use Gorvan\Core\Record\Keeping;
+use Gorvan\Core\Record\Support;
 
 /** A mark of a student. */
-#[OA\Schema]
 final readonly class StudentMarkData
 {
+    /** @param  string  $what  the movement or the principle */
     public function __construct(
-        #[OA\Property(description: 'the movement or the principle')]
         public string $what,
-        #[OA\Property]
-        public ?string $side,
-        #[OA\Property]
+        public ?Side $side,
         public bool $isPrinciple,
-        #[OA\Property]
-        public string $level,
+        public Support|Keeping $level,
     ) {
     }
 }

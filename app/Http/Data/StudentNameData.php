@@ -5,16 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Data;
 
 use App\Models\Student;
-use OpenApi\Attributes as OA;
 
 /** A student on record. */
-#[OA\Schema]
 final readonly class StudentNameData
 {
     public function __construct(
-        #[OA\Property]
         public string $id,
-        #[OA\Property]
         public string $name,
     ) {
     }

@@ -8,10 +8,8 @@ use App\Actions\HomeWeek;
 use App\Actions\StudentSheet;
 use Gorvan\Core\Practice\SheetPassage;
 use Gorvan\Core\Reading\Day;
-use OpenApi\Attributes as OA;
 
 /** What one student takes home. */
-#[OA\Schema]
 final readonly class StudentSheetData
 {
     /**
@@ -19,15 +17,10 @@ final readonly class StudentSheetData
      * @param  list<SheetPassageData>  $passages
      */
     public function __construct(
-        #[OA\Property]
         public string $studentId,
-        #[OA\Property]
         public string $name,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $days,
-        #[OA\Property]
         public float $minutes,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: SheetPassageData::class))]
         public array $passages,
     ) {
     }

@@ -6,10 +6,8 @@ namespace App\Http\Data;
 
 use App\Models\Course;
 use Gorvan\Core\Standing\GroupResult;
-use OpenApi\Attributes as OA;
 
 /** What a term came to for the group in one form. */
-#[OA\Schema]
 final readonly class TermEndCourse
 {
     /**
@@ -21,25 +19,15 @@ final readonly class TermEndCourse
      * @param  int  $written  lessons with words of their own, which a next term can take along
      */
     public function __construct(
-        #[OA\Property]
         public string $courseId,
-        #[OA\Property]
         public string $formId,
-        #[OA\Property]
         public string $title,
-        #[OA\Property]
         public int $taught,
-        #[OA\Property]
         public int $movements,
-        #[OA\Property]
         public float $holding,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: PassageData::class))]
         public array $firm,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: PassageData::class))]
         public array $more,
-        #[OA\Property]
         public ?PassageData $next,
-        #[OA\Property]
         public int $written, )
     {
     }

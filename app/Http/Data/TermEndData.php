@@ -13,10 +13,8 @@ use App\Models\Student;
 use App\Models\Term;
 use Gorvan\Core\Standing\KeepingResult;
 use Gorvan\Core\Standing\TermResult;
-use OpenApi\Attributes as OA;
 
 /** A term at its end: what it came to, and what was written of it. */
-#[OA\Schema]
 final readonly class TermEndData
 {
     /**
@@ -28,25 +26,15 @@ final readonly class TermEndData
      * @param  list<TermEndStudent>  $students  by name
      */
     public function __construct(
-        #[OA\Property]
         public TermSummary $term,
-        #[OA\Property]
         public string $on,
-        #[OA\Property]
         public string $school,
-        #[OA\Property]
         public int $classes,
-        #[OA\Property]
         public LetterWordsData $words,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: TermEndCourse::class))]
         public array $courses,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $keeps,
-        #[OA\Property]
         public ?string $carry,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: TermEndStudent::class))]
         public array $students,
-        #[OA\Property]
         public ?LetterData $groupLetter, )
     {
     }

@@ -4,10 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
-use OpenApi\Attributes as OA;
-
 /** A student at the end of a term. */
-#[OA\Schema]
 final readonly class TermEndStudent
 {
     /**
@@ -18,23 +15,14 @@ final readonly class TermEndStudent
      * @param  list<TermResultData>  $forms  in the order of the courses
      */
     public function __construct(
-        #[OA\Property]
         public string $id,
-        #[OA\Property]
         public string $name,
-        #[OA\Property]
         public bool $hasAddress,
-        #[OA\Property]
         public int $came,
-        #[OA\Property]
         public int $classes,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $keeps,
-        #[OA\Property]
         public ?string $carry,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: TermResultData::class))]
         public array $forms,
-        #[OA\Property]
         public ?LetterData $letter, )
     {
     }

@@ -6,10 +6,8 @@ namespace App\Http\Data;
 
 use Gorvan\Core\Form\Passage;
 use Gorvan\Core\Standing\TermResult;
-use OpenApi\Attributes as OA;
 
 /** What a term came to for one student in one form. */
-#[OA\Schema]
 final readonly class TermResultData
 {
     /**
@@ -21,21 +19,13 @@ final readonly class TermResultData
      * @param  list<int>  $keep  positions, what would slip first comes first
      */
     public function __construct(
-        #[OA\Property]
         public string $courseId,
-        #[OA\Property]
         public int $holding,
-        #[OA\Property]
         public int $taught,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: PassageData::class))]
         public array $holds,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: PassageData::class))]
         public array $nearly,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: PassageData::class))]
         public array $open,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: PassageData::class))]
         public array $missed,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))]
         public array $keep, )
     {
     }

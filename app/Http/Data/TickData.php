@@ -8,33 +8,23 @@ use App\Models\Course;
 use App\Models\Meeting;
 use DateTimeZone;
 use Gorvan\Core\Term\MeetingKind;
+use Gorvan\Core\Term\MeetingState;
 use Gorvan\Core\Term\PlanGlance;
-use OpenApi\Attributes as OA;
 
 /** One meeting on the season line. */
-#[OA\Schema]
 final readonly class TickData
 {
     /** @param  list<int>  $lessonNumbers  of the lessons that are given, or of which some is */
     public function __construct(
-        #[OA\Property]
         public string $id,
-        #[OA\Property]
         public string $on,
-        #[OA\Property]
         public string $startsAt,
-        #[OA\Property]
         public bool $isHeld,
-        #[OA\Property]
         public bool $isPast,
-        #[OA\Property]
         public bool $isToday,
-        #[OA\Property]
-        public ?string $kind,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))]
+        public ?MeetingKind $kind,
         public array $lessonNumbers,
-        #[OA\Property(enum: ['laid', 'added', 'cancelled'])]
-        public string $state,
+        public MeetingState $state,
     ) {
     }
 
@@ -56,9 +46,9 @@ final readonly class TickData
             $taught !== null,
             $on < $today,
             $on === $today,
-            ($taught === null ? $plan?->kind : MeetingKind::held($plan?->kind, $taught !== [], ($plan->courses ?? 1) === 1))?->value,
+            ($taught === null ? $plan?->kind : MeetingKind::held($plan?->kind, $taught !== [], ($plan->courses ?? 1) === 1)),
             $taught === null ? $plan->lessonNumbers ?? [] : $course->lessonNumbers($taught),
-            $meeting->state->value,
+            $meeting->state,
         );
     }
 }

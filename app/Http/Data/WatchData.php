@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Data;
 
-use OpenApi\Attributes as OA;
+use Gorvan\Core\Standing\WatchReason;
 
 /** Somebody to look at, in what, and why. */
-#[OA\Schema]
 final readonly class WatchData
 {
     /**
@@ -16,19 +15,12 @@ final readonly class WatchData
      * @param  int  $away  classes that were held since they were last there
      */
     public function __construct(
-        #[OA\Property]
         public string $studentId,
-        #[OA\Property]
         public string $courseId,
-        #[OA\Property]
         public PassageData $passage,
-        #[OA\Property(enum: ['back', 'never_marked', 'long_unseen', 'unsure'])]
-        public string $why,
-        #[OA\Property]
+        public WatchReason $why,
         public ?int $since,
-        #[OA\Property]
         public ?float $recall,
-        #[OA\Property]
         public int $away,
     ) {
     }

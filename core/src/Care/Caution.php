@@ -10,7 +10,11 @@ use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Written;
 use stdClass;
 
-/** For whom an entry, or one variant of it, needs care, and what they do instead. */
+/**
+ * For whom an entry, or one variant of it, needs care, and what they do instead.
+ *
+ * @phpstan-type Data array{for: Consideration, do: Adaptation, text?: string}
+ */
 final readonly class Caution implements Written
 {
     public const KEYS = ['for', 'do', 'text'];

@@ -25,17 +25,29 @@ final readonly class StudentConsideration implements Written
     {
     }
 
+    /**
+     * One that can be: a side where what it is has two, and no end before it began.
+     *
+     * @param  string  $place  of its end, for what is wrong with it
+     *
+     * @throws BadInput
+     */
+    public static function of(Consideration $what, ?BodySide $side, ?string $since, ?string $until, ?string $note, string $place = 'until'): self
+    {
+        if ($since !== null && $until !== null && $until < $since) {
+            throw Contradiction::endsBeforeItStarts($place, 'consideration', $since, $until);
+        }
+
+        return new self($what, $what->hasSides() ? $side : null, $since, $until, $note);
+    }
+
     /** @throws BadInput with the JSON path: also where it ends before it began */
     public static function read(JsonNode $node): self
     {
         $day = static fn (string $key): ?string => $node->optional($key) === null ? null : Instant::day($node->required($key));
         $what = $node->required('what')->oneOf(Consideration::class);
-        [$since, $until] = [$day('since'), $day('until')];
-        if ($since !== null && $until !== null && $until < $since) {
-            throw Contradiction::endsBeforeItStarts($node->required('until')->path, 'consideration', $since, $until);
-        }
 
-        return new self($what, $what->hasSides() ? $node->optional('side')?->oneOf(BodySide::class) : null, $since, $until, $node->optional('note')?->text(Fields::LONG));
+        return self::of($what, $what->hasSides() ? $node->optional('side')?->oneOf(BodySide::class) : null, $day('since'), $day('until'), $node->optional('note')?->text(Fields::LONG), "$node->path.until");
     }
 
     public function toData(): stdClass

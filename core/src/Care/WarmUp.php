@@ -10,7 +10,11 @@ use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Written;
 use stdClass;
 
-/** One thing a school warms up with, opens, closes or rests with. Immutable. */
+/**
+ * One thing a school warms up with, opens, closes or rests with. Immutable.
+ *
+ * @phpstan-type Data array{id: string, title: string, kind: WarmUpKind, joints?: list<Joint>, minutes: float, note?: string, cautions?: list<Caution>}
+ */
 final readonly class WarmUp implements Written
 {
     public const KEYS = ['id', 'title', 'kind', 'joints', 'minutes', 'note', 'cautions'];

@@ -11,7 +11,11 @@ use Gorvan\Core\Reading\NotAllowed;
 use Gorvan\Core\Reading\Repeated;
 use stdClass;
 
-/** A school's warm-ups in their order, `gorvan.warm_ups/1`. */
+/**
+ * A school's warm-ups in their order, `gorvan.warm_ups/1`.
+ *
+ * @phpstan-type Data array{format: string, items: list<WarmUp>}
+ */
 final readonly class WarmUpList
 {
     public const FORMAT = 'gorvan.warm_ups/1';

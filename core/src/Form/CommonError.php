@@ -10,7 +10,11 @@ use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Written;
 use stdClass;
 
-/** What often goes wrong in an entry, and what is right instead. */
+/**
+ * What often goes wrong in an entry, and what is right instead.
+ *
+ * @phpstan-type Data array{wrong: string, right: string}
+ */
 final readonly class CommonError implements Mirrored, Written
 {
     public const KEYS = ['wrong', 'right'];

@@ -11,7 +11,11 @@ use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Written;
 use stdClass;
 
-/** Another way of doing an entry, with its reason; it may only have been shown and not described. */
+/**
+ * Another way of doing an entry, with its reason; it may only have been shown and not described.
+ *
+ * @phpstan-type Data array{title: string, reason?: VariantReason, depth?: Depth, shown_only?: bool, text?: string, cautions?: list<Caution>}
+ */
 final readonly class Variant implements Mirrored, Written
 {
     public const KEYS = ['title', 'reason', 'depth', 'shown_only', 'text', 'cautions'];

@@ -9,7 +9,11 @@ use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Written;
 use stdClass;
 
-/** How much an entry shows a principle, 1 to 3, and what to look at there. */
+/**
+ * How much an entry shows a principle, 1 to 3, and what to look at there.
+ *
+ * @phpstan-type Data array{principle: string, entry: string, strength: int, note?: string|null}
+ */
 final readonly class Bite implements Written
 {
     public const KEYS = ['principle', 'entry', 'strength', 'note'];

@@ -11,7 +11,11 @@ use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Written;
 use stdClass;
 
-/** Something a student is to keep true in every movement. Immutable. */
+/**
+ * Something a student is to keep true in every movement. Immutable.
+ *
+ * @phpstan-type Data array{id: string, title: string, family?: string|null, says?: string|null, look?: list<string>, errors?: list<CommonError>, after?: list<string>, states?: list<object>}
+ */
 final readonly class Principle implements Written
 {
     public const KEYS = ['id', 'title', 'family', 'says', 'look', 'errors', 'after', 'states'];

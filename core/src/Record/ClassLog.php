@@ -14,6 +14,8 @@ use stdClass;
 /**
  * What a class did hold, `gorvan.log/1`: one fact, made on the device, never edited. The contacts of memory are read
  * out of it; nothing else is stored of them.
+ *
+ * @phpstan-type Data array{format: string, id: string, meeting?: string, on: string, made_at: string, minutes?: float, present: list<string>, careful?: list<string>, guests?: list<Guest>, late?: array<string, float>, left?: array<string, float>, did: list<Doing>, first_next?: list<string>, note?: string, replaces?: string}
  */
 final readonly class ClassLog
 {

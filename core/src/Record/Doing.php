@@ -11,7 +11,11 @@ use Gorvan\Core\Reading\NotAllowed;
 use Gorvan\Core\Reading\Written;
 use stdClass;
 
-/** One thing that was done in a class, in its place in the list. */
+/**
+ * One thing that was done in a class, in its place in the list.
+ *
+ * @phpstan-type Data array{what: DoingKind, form?: string, entries?: list<string>, side?: Side, minutes?: float, passes?: int, students?: list<string>, principles?: list<string>, at?: string, from?: string, to?: string, box?: string, note?: string, order?: RunOrder, slack?: float, as_planned?: bool}
+ */
 final readonly class Doing implements Written
 {
     public const KEYS = ['what', 'form', 'entries', 'side', 'minutes', 'passes', 'students', 'principles', 'at', 'from', 'to', 'box', 'note', 'order', 'slack', 'as_planned'];

@@ -9,7 +9,11 @@ use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Written;
 use stdClass;
 
-/** Someone in a class who is in no group of it; the id is made on the device and becomes a student's. */
+/**
+ * Someone in a class who is in no group of it; the id is made on the device and becomes a student's.
+ *
+ * @phpstan-type Data array{id: string, name: string, first_time?: bool}
+ */
 final readonly class Guest implements Written
 {
     public const KEYS = ['id', 'name', 'first_time'];

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Record;
 
+use JsonSerializable;
+
 /** How well a student keeps a principle: its own ladder, independent of sequence (engine 5). */
-enum Keeping: int implements Level
+enum Keeping: int implements JsonSerializable, Level
 {
     case Unmet = 0;
     case Reminded = 1;
@@ -22,5 +24,11 @@ enum Keeping: int implements Level
         }
 
         return null;
+    }
+
+    /** Its name, as files and pages have it; the number is for comparing. */
+    public function jsonSerialize(): string
+    {
+        return $this->name;
     }
 }

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Gorvan\Core\Record;
 
+use JsonSerializable;
+
 /** What a student needed when last seen: the ladder a teacher marks (engine 5). */
-enum Support: int implements Level
+enum Support: int implements JsonSerializable, Level
 {
     case Unmet = 0;
     case Following = 1;
@@ -28,5 +30,11 @@ enum Support: int implements Level
     public function isAtLeast(self $other): bool
     {
         return $this->value >= $other->value;
+    }
+
+    /** Its name, as files and pages have it; the number is for comparing. */
+    public function jsonSerialize(): string
+    {
+        return $this->name;
     }
 }

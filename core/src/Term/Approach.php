@@ -7,11 +7,11 @@ namespace Gorvan\Core\Term;
 /** How the material goes round (engine 9); every number is *default*. */
 enum Approach: string
 {
-    /** The whole target once in rough shape, then again in detail. */
-    case OutlineFirst = 'outline';
-
     /** Each lesson to its checks before the next. */
     case PieceByPiece = 'piece';
+
+    /** The whole target once in rough shape, then again in detail. */
+    case OutlineFirst = 'outline';
 
     /** One side, the other side, then a meeting that only joins them. */
     case SidesThenJoined = 'sides';

@@ -1,9 +1,10 @@
+import { Support } from './enums';
 import type { components } from './schema';
 
 type Schemas = components['schemas'];
 
 /** The ladder of support, as the server counts it: from nothing to leading others. */
-export const LADDER = ['Unmet', 'Following', 'Cued', 'Alone', 'Flowing', 'Leading'] as const;
+export const LADDER = Support;
 const SURENESS = [null, 'good', 'fading', 'weak'] as const;
 const HOLDS = 1;
 const ASSUMED = 2;

@@ -5,7 +5,7 @@ import type { Opened, Student, WithStudents } from './cells';
 import { hear } from './clock';
 import type { components, paths } from './schema';
 
-type Schemas = components['schemas'];
+export type Schemas = components['schemas'];
 export type Session = Schemas['SessionData'];
 export type Form = Schemas['FormData'];
 /** What names its form, with the form itself, which is asked for apart. */
@@ -42,32 +42,10 @@ export type Stop = Schemas['StopData'];
 export type Book = Schemas['BookData'];
 export type BookClass = Schemas['BookRow'];
 export type Today = Schemas['TodayData'];
-type LogBody = NonNullable<paths['/api/meetings/{meeting}/log']['post']['requestBody']>['content']['application/json'];
-
-export const DOINGS = ['taught', 'shown', 'followed', 'reviewed', 'run_through', 'restarted', 'joined', 'left_out'] as const;
 /** One thing that was done in a class, as `gorvan.log/1` says it. */
-export interface Doing {
-  what: (typeof DOINGS)[number] | 'before' | 'focus' | 'drill' | 'warm_up';
-  form?: string;
-  entries?: string[];
-  side?: 'left' | 'right';
-  minutes?: number;
-  passes?: number;
-  students?: string[];
-  principles?: string[];
-  at?: string;
-  from?: string;
-  to?: string;
-  box?: string;
-  note?: string;
-  order?: 'as_written' | 'from_section' | 'shuffled' | 'backwards';
-  slack?: number;
-  as_planned?: boolean;
-}
+export type Doing = Schemas['Doing'];
 /** What a class did hold, `gorvan.log/1`. */
-export interface ClassLog extends Omit<LogBody, 'did'> {
-  did: Doing[];
-}
+export type ClassLog = Schemas['ClassLog'];
 export type Principle = Schemas['PrincipleData'];
 export type PrincipleSet = Schemas['PrincipleSetData'];
 export type Bites = Schemas['BitesData'];

@@ -5,7 +5,7 @@ import type { Command, Kept } from './commands';
 import { asOf, attendanceOf, dayThere, shownMeeting, waitingMarks, withCommand } from './shown';
 
 const at = (minute: number) => `2026-01-20T19:${String(minute).padStart(2, '0')}:00+01:00`;
-const mark = (id: string, support = 'Alone'): Mark => ({
+const mark = (id: string, support: Mark['support'] = 'Alone'): Mark => ({
   id,
   studentId: 'ada',
   principleId: null,

@@ -1,9 +1,10 @@
+import { Box } from '../api/enums';
 import { useTranslation } from '../messages';
 import type { Meeting } from '../api/client';
 import { clock, laterWall, wall } from '../kit/format';
 
-export const BOXES = ['settle', 'warm_up', 'focus', 'review', 'new', 'run_through', 'free', 'close'] as const;
-export type BoxName = (typeof BOXES)[number];
+export const BOXES = Box;
+export type BoxName = Box;
 
 const fills: Record<BoxName, string> = {
   settle: 'var(--line)',

@@ -6,7 +6,7 @@ type Planned = Omit<MeetingCourse, 'courseId' | 'formTitle'>;
 export type Part = Planned & { numbers: number[] };
 
 /** In which order a run-through can go. */
-export const RUN_ORDERS = ['as_written', 'from_section', 'shuffled', 'backwards'] as const;
+export { RunOrder as RUN_ORDERS } from '../api/enums';
 
 /** Every position of a passage, in order. */
 export const positionsIn = ({ from, to }: Passage) => Array.from({ length: to - from + 1 }, (_, at) => from + at);

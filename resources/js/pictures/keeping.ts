@@ -1,8 +1,9 @@
+import { Keeping } from '../api/enums';
 import type { KeepingCell } from '../api/client';
 import type { Sureness } from './reed';
 
-export const KEEPINGS = ['Unmet', 'Reminded', 'Slow', 'Stopped', 'Throughout'] as const;
-export type Keeping = (typeof KEEPINGS)[number];
+export const KEEPINGS = Keeping;
+export type { Keeping };
 
 /** How a standing in a principle is drawn: how many ticks stand on the stroke, and how solid it is. */
 export interface Stroke {

@@ -1,15 +1,14 @@
+import type { MeetingKind } from '../api/enums';
 import type { Say } from '../messages';
 import type { Meeting, Tick } from '../api/client';
 
-const KINDS = ['lesson', 'consolidation', 'join', 'reserve', 'before_break', 'showing', 'look_back'] as const;
-
-export type ShownKind = (typeof KINDS)[number] | 'unplanned' | 'past' | 'cancelled';
+export type ShownKind = MeetingKind | 'unplanned' | 'past' | 'cancelled';
 
 /** What a meeting is shown as: its kind, that it went by without being logged, or that it does not take place. */
 export function meetingKind(meeting: Pick<Tick, 'isPast' | 'isHeld' | 'kind'> & { state?: Tick['state'] }): ShownKind {
   if (meeting.state === 'cancelled') return 'cancelled';
   if (meeting.isPast && !meeting.isHeld) return 'past';
-  return KINDS.find((kind) => kind === meeting.kind) ?? 'unplanned';
+  return meeting.kind ?? 'unplanned';
 }
 
 /** What a meeting is called, with the lessons it gives: "Lessons 7, 8"; what is new and of no lesson here is only new. */

@@ -197,7 +197,7 @@ describe('marking', () => {
       stepId: null,
       entryId,
       side: null,
-      support: 'Leading',
+      support: 'Leading' as const,
       at: '2026-01-20T18:30:00+00:00',
     }));
     show(

@@ -18,6 +18,8 @@ use stdClass;
  *
  * `set` (id, fields | cells), `insert` (after, entries), `remove` (ids), `move` (id, after), `split` (id, as), `merge`
  * (id), `mirror` (id, as), `renumber` (from), `form` (fields), `section` (id, title), `accept` (code, grounds, reason).
+ *
+ * @phpstan-type Data array{op: EditKind, id?: string, fields?: object, cells?: array<string, string>, after?: string|null, entries?: list<object>, ids?: list<string>, as?: string, from?: int, title?: string|null, code?: FindingCode, grounds?: string, reason?: string|null}
  */
 final class FormEditReader
 {
@@ -46,19 +48,18 @@ final class FormEditReader
     {
         $id = static fn (string $key = 'id'): string => $node->required($key)->text(120);
 
-        return match ($node->required('op')->text(20)) {
-            'set' => new SetEntry($id(), self::members($node->optional('fields')), self::cells($node->optional('cells'))),
-            'insert' => new InsertEntries($node->optional('after')?->text(120), array_map((new FormFileReader)->entry(...), $node->required('entries')->items())),
-            'remove' => new RemoveEntries(array_map(static fn (JsonNode $one): string => $one->text(120), $node->required('ids')->items())),
-            'move' => new MoveEntry($id(), $node->optional('after')?->text(120)),
-            'split' => new SplitEntry($id(), $id('as')),
-            'merge' => new MergeEntry($id()),
-            'mirror' => new MirrorEntry($id(), $id('as')),
-            'renumber' => new Renumber($node->optional('from')?->whole(0, 9999) ?? 1),
-            'form' => new SetForm(self::members($node->required('fields'))),
-            'section' => new SetSection($id(), $node->optional('title')?->text()),
-            'accept' => new AcceptFinding($node->required('code')->oneOf(FindingCode::class), $node->required('grounds')->text(40), $node->optional('reason')?->text()),
-            default => throw NotAllowed::edit($node->path.'.op'),
+        return match (EditKind::tryFrom($node->required('op')->text(20)) ?? throw NotAllowed::edit($node->path.'.op')) {
+            EditKind::Set => new SetEntry($id(), self::members($node->optional('fields')), self::cells($node->optional('cells'))),
+            EditKind::Insert => new InsertEntries($node->optional('after')?->text(120), array_map((new FormFileReader)->entry(...), $node->required('entries')->items())),
+            EditKind::Remove => new RemoveEntries(array_map(static fn (JsonNode $one): string => $one->text(120), $node->required('ids')->items())),
+            EditKind::Move => new MoveEntry($id(), $node->optional('after')?->text(120)),
+            EditKind::Split => new SplitEntry($id(), $id('as')),
+            EditKind::Merge => new MergeEntry($id()),
+            EditKind::Mirror => new MirrorEntry($id(), $id('as')),
+            EditKind::Renumber => new Renumber($node->optional('from')?->whole(0, 9999) ?? 1),
+            EditKind::Form => new SetForm(self::members($node->required('fields'))),
+            EditKind::Section => new SetSection($id(), $node->optional('title')?->text()),
+            EditKind::Accept => new AcceptFinding($node->required('code')->oneOf(FindingCode::class), $node->required('grounds')->text(40), $node->optional('reason')?->text()),
         };
     }
 

@@ -10,7 +10,11 @@ use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Written;
 use stdClass;
 
-/** An exercise that leads up to an entry, and what must be known before it. */
+/**
+ * An exercise that leads up to an entry, and what must be known before it.
+ *
+ * @phpstan-type Data array{id: string, title: string, parent: string, after?: list<string>, text?: string}
+ */
 final readonly class Drill implements Written
 {
     public const KEYS = ['id', 'title', 'parent', 'after', 'text'];

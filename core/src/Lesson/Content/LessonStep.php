@@ -11,7 +11,11 @@ use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Written;
 use stdClass;
 
-/** One pass through a lesson: who moves, how much is still cued, and what the teacher says of it. */
+/**
+ * One pass through a lesson: who moves, how much is still cued, and what the teacher says of it.
+ *
+ * @phpstan-type Data array{mode: StepMode, cues: CueFading, text?: string}
+ */
 final readonly class LessonStep implements Written
 {
     public const KEYS = ['mode', 'cues', 'text'];

@@ -17,6 +17,8 @@ use stdClass;
  * A drill for two: the entry it comes from, how they touch, and the steps by which pressure is raised. Only the last step may
  * have a limit of time, of 2 to 5 seconds (*practice*). Both are asked whether they want to, and the safety rule stands with
  * every step: hands up, tap out, stop at once.
+ *
+ * @phpstan-type Data array{entry: string, contact?: string, limit?: float, steps: list<PartnerStep>, not_for: list<Consideration>}
  */
 final readonly class PartnerDrill implements Written
 {

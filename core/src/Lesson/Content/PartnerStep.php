@@ -10,7 +10,11 @@ use Gorvan\Core\Reading\JsonNode;
 use Gorvan\Core\Reading\Written;
 use stdClass;
 
-/** A step of a partner drill: how much pressure there is, and what is done. */
+/**
+ * A step of a partner drill: how much pressure there is, and what is done.
+ *
+ * @phpstan-type Data array{id: string, title: string, text?: string}
+ */
 final readonly class PartnerStep implements Written
 {
     public const KEYS = ['id', 'title', 'text'];

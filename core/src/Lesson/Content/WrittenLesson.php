@@ -17,6 +17,8 @@ use stdClass;
 /**
  * A lesson as a teacher keeps it (`gorvan.lessons/1`): its entries, its kind, and the words that are added to what the form
  * says. Everything the form says is read from the form, and is not in here. Immutable.
+ *
+ * @phpstan-type Data array{id: string, title?: string, kind: TeachingKind, entries: list<string>, note?: string, bite?: string, steps?: list<LessonStep>, views?: list<CueView>, checks?: list<string>, errors?: list<CommonError>, cautions?: list<Caution>, variants?: list<Variant>, drills?: list<Drill>, run_from?: string, partner?: PartnerDrill}
  */
 final readonly class WrittenLesson implements Written
 {

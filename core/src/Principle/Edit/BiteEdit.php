@@ -11,9 +11,12 @@ use Gorvan\Core\Principle\PrincipleSet;
 use Gorvan\Core\Reading\Fields;
 use Gorvan\Core\Reading\Gone;
 use Gorvan\Core\Reading\JsonNode;
-use Gorvan\Core\Reading\NotAllowed;
 
-/** One change to where principles bite in a form: swept by hand, filled from posture states, copied to kin, or put back as it was. */
+/**
+ * One change to where principles bite in a form: swept by hand, filled from posture states, copied to kin, or put back as it was.
+ *
+ * @phpstan-type Data array{what: BiteEditKind, principle?: string, entries?: list<string>, strength?: int|null, note?: string|null, bites?: list<Bite>}
+ */
 final readonly class BiteEdit
 {
     private function __construct(private JsonNode $node)
@@ -28,14 +31,11 @@ final readonly class BiteEdit
     /** @throws \Gorvan\Core\Reading\BadInput with the JSON path, and nothing is changed */
     public function on(Bites $bites, PrincipleSet $set, Form $form): Bites
     {
-        $what = $this->node->required('what');
-
-        return match ($what->text()) {
-            'sweep' => $this->swept($bites, $set, $form),
-            'states' => $bites->fromStates($set, $form),
-            'copy' => $bites->copied($form),
-            'put' => Bites::read($this->node->required('bites')),
-            default => throw NotAllowed::wanted($what->path, ['sweep', 'states', 'copy', 'put'], $what->text()),
+        return match ($this->node->required('what')->oneOf(BiteEditKind::class)) {
+            BiteEditKind::Sweep => $this->swept($bites, $set, $form),
+            BiteEditKind::States => $bites->fromStates($set, $form),
+            BiteEditKind::Copy => $bites->copied($form),
+            BiteEditKind::Put => Bites::read($this->node->required('bites')),
         };
     }
 

@@ -8,9 +8,12 @@ use Gorvan\Core\Principle\Principle;
 use Gorvan\Core\Principle\PrincipleSet;
 use Gorvan\Core\Reading\Fields;
 use Gorvan\Core\Reading\JsonNode;
-use Gorvan\Core\Reading\NotAllowed;
 
-/** Reads the changes a page sends: `{"what": …}` and what that kind of change needs. */
+/**
+ * Reads the changes a page sends: `{"what": …}` and what that kind of change needs.
+ *
+ * @phpstan-type Data array{what: SetEditKind, principle?: Principle, id?: string, ids?: list<string>, title?: string, about?: string|null, families?: list<string>, renamed?: array<string, string>}
+ */
 final class SetEditReader
 {
     private const MOST = 200;
@@ -23,20 +26,18 @@ final class SetEditReader
 
     private static function one(JsonNode $node): SetEdit
     {
-        $what = $node->required('what');
         $texts = static fn (?JsonNode $list): array => array_map(static fn (JsonNode $one): string => $one->text(), $list?->itemsAtMost(PrincipleSet::MOST_FAMILIES) ?? []);
 
-        return match ($what->text()) {
-            'put' => new PutPrinciple(Principle::read($node->required('principle'))),
-            'remove' => new RemovePrinciple($node->required('id')->text(Fields::SHORT)),
-            'order' => new OrderPrinciples(Fields::ids($node->required('ids'))),
-            'head' => new SayHead(
+        return match ($node->required('what')->oneOf(SetEditKind::class)) {
+            SetEditKind::Put => new PutPrinciple(Principle::read($node->required('principle'))),
+            SetEditKind::Remove => new RemovePrinciple($node->required('id')->text(Fields::SHORT)),
+            SetEditKind::Order => new OrderPrinciples(Fields::ids($node->required('ids'))),
+            SetEditKind::Head => new SayHead(
                 $node->required('title')->text(),
                 $node->optional('about')?->text(Fields::LONG),
                 array_values(array_unique($texts($node->optional('families')))),
                 self::renamed($node->optional('renamed')),
             ),
-            default => throw NotAllowed::wanted($what->path, ['put', 'remove', 'order', 'head'], $what->text()),
         };
     }
 

@@ -1,3 +1,4 @@
+import { Export } from '../../api/enums';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { type ReactNode, useEffect, useState } from 'react';
 import { useTranslation } from '../../messages';
@@ -66,7 +67,7 @@ function Out({ form, onRead }: { form: FormData; onRead: () => void }) {
   });
   return (
     <ul className="m-0 grid list-none gap-x-8 gap-y-6 p-0 sm:grid-cols-2 xl:grid-cols-4">
-      {(['json', 'csv', 'list'] as const).map((as) => {
+      {Export.map((as) => {
         const losses = as === 'json' ? [] : (query.data?.[as] ?? []);
         return (
           <Way

@@ -1,3 +1,4 @@
+import { GroupTable } from '../../api/enums';
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from '../../messages';
@@ -93,7 +94,7 @@ export function GroupPeoplePlace() {
           <People group={data.group.id} students={[...data.students].sort((a, b) => a.name.localeCompare(b.name))} />
           <CalendarPanel group={data.group.id} hasFeed={data.group.hasFeed} />
           <p className="no-print mt-4 flex flex-wrap gap-x-6">
-            {(['standings', 'attendance'] as const).map((of) => (
+            {GroupTable.map((of) => (
               <DownloadLink key={of} look="quiet" to={`/api/groups/${data.group.id}/table?of=${of}`}>
                 {t(`practice.table.${of}`)}
               </DownloadLink>

@@ -127,7 +127,7 @@ describe('readiness', () => {
 
   test('has three answers, and says why of those who are not simply ready', async () => {
     const why = [
-      { position: 1, reason: 'following' as const, support: 'Following', recall: 0.4 },
+      { position: 1, reason: 'following' as const, support: 'Following' as const, recall: 0.4 },
       { position: 2, reason: 'never_met' as const, support: null, recall: null },
     ];
     answers['GET {group}'] = [

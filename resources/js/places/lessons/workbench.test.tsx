@@ -12,7 +12,7 @@ import { WorkbenchPlace } from './WorkbenchPlace';
 vi.mock('../../api/client', async (original) => ({ ...(await original<typeof import('../../api/client')>()), api: standIn }));
 
 const joins = (pinned: number[] = []) =>
-  [1, 2, 3, 4, 5].map((after) => ({ after, rest: 0.2, pin: pinned.includes(after) ? 'always' : null }));
+  [1, 2, 3, 4, 5].map((after) => ({ after, rest: 0.2, pin: pinned.includes(after) ? ('always' as const) : null }));
 const cut = (ends: number[], change: Partial<Cut> = {}): Cut => ({
   target: 2,
   lambda: 0.5,

@@ -1,3 +1,4 @@
+import { Box } from '../../api/enums';
 import { useState } from 'react';
 import { useTranslation } from '../../messages';
 import { inMinutes } from '../../kit/format';
@@ -356,9 +357,7 @@ function RunOrder({ part, isLocked, onChange }: Pick<RowProps, 'part' | 'isLocke
 /** Boxes the evening had no room for. */
 function LeftOut({ page, draft, onChange }: { page: MeetingPage; draft: Draft; onChange: (draft: Draft) => void }) {
   const { t } = useTranslation();
-  const boxes = (['settle', 'warm_up', 'focus', 'review', 'new', 'run_through', 'close'] as const).filter(
-    (box) => (page.meeting.boxes[box] ?? 0) > 0,
-  );
+  const boxes = Box.filter((box) => box !== 'free').filter((box) => (page.meeting.boxes[box] ?? 0) > 0);
   const out = (box: string) => draft.parts.find((one) => one.what === 'left_out' && one.box === box);
   return (
     <fieldset className="mt-3 flex flex-wrap items-center gap-x-5 border-0 p-0">

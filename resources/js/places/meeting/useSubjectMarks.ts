@@ -7,14 +7,14 @@ import { momentOf } from './moment';
 import { ulid, useSendMarks } from './useMarks';
 
 /** What is marked: a principle, or a step of a partner drill. */
-export interface MarkedSubject<L extends string> {
+export interface MarkedSubject<L extends Mark['support']> {
   fields: Pick<Mark, 'entryId' | 'principleId' | 'stepId'>;
   isOf: (mark: Mark) => boolean;
   /** What is said when one student was marked, and when several were. */
   said: (level: L, students: Student[]) => string;
 }
 
-export interface SubjectMarks<L extends string> {
+export interface SubjectMarks<L extends Mark['support']> {
   isMarked: (student: Student) => boolean;
   /** How a student was marked at this meeting, or null. */
   levelOf: (student: Student) => string | null;
@@ -38,7 +38,7 @@ function latestOf(marks: Mark[], isOf: (mark: Mark) => boolean): Map<string, Mar
 }
 
 /** The marks of one subject at a meeting, as they are shown. */
-export function useSubjectMarks<L extends string>(
+export function useSubjectMarks<L extends Mark['support']>(
   page: MeetingPage,
   unsent: Set<string>,
   students: Student[],

@@ -2,7 +2,7 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import { useTranslation } from '../../messages';
 import { useParams, useSearchParams } from '../../kit/router';
-import { api, ask, type Bites, type Form, type PrincipleSet } from '../../api/client';
+import { api, ask, type Bites, type Form, type PrincipleSet, type Schemas } from '../../api/client';
 import { keys } from '../../api/keys';
 import { bitesQuery, formQuery, principleSetQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
@@ -65,7 +65,7 @@ function Joined({ set, form }: { set: PrincipleSet; form: string }) {
   );
 }
 
-type Edit = Record<string, unknown> & { what: string };
+type Edit = Schemas['BiteEdit'];
 
 /** Changes where a set shows; each change is told, and taken back by putting back what was there. */
 function useJoining(set: PrincipleSet, form: Form, bites: Bites) {
@@ -125,6 +125,7 @@ function Matrix({ set, form, bites }: { set: PrincipleSet; form: Form; bites: Bi
   const strengths = new Map(bites.bites.map((one) => [`${one.principle} ${one.entry}`, one]));
   const entries = form.entries.filter((entry) => entry.kind !== 'extra');
   const chosen = { principle: set.principles[at[0]], entry: entries[at[1]] };
+  const { principle, entry } = chosen;
 
   function sweep(row: number, from: number, to: number, strength: Strength) {
     const principle = set.principles[row];
@@ -300,16 +301,16 @@ function Matrix({ set, form, bites }: { set: PrincipleSet; form: Form; bites: Bi
           </tbody>
         </table>
       </div>
-      {!isChosen || chosen.principle === undefined || chosen.entry === undefined ? (
+      {principle === undefined || entry === undefined || !isChosen ? (
         <p className="text-sm text-soft">{t('principles.join.noteFirst')}</p>
       ) : (
         <Note
-          key={`${chosen.principle.key} ${chosen.entry.key} ${strengths.get(`${chosen.principle.key} ${chosen.entry.key}`)?.note ?? ''}`}
-          label={t('principles.join.note', { entry: entryName(chosen.entry), principle: chosen.principle.title })}
-          bite={strengths.get(`${chosen.principle.key} ${chosen.entry.key}`)}
+          key={`${principle.key} ${entry.key} ${strengths.get(`${principle.key} ${entry.key}`)?.note ?? ''}`}
+          label={t('principles.join.note', { entry: entryName(entry), principle: principle.title })}
+          bite={strengths.get(`${principle.key} ${entry.key}`)}
           onNote={(note, strength) => {
             joining.post({
-              edit: { what: 'sweep', principle: chosen.principle?.key, entries: [chosen.entry?.key], strength, note },
+              edit: { what: 'sweep', principle: principle.key, entries: [entry.key], strength, note },
               said: () => t('principles.edit.saved'),
             });
           }}

@@ -167,7 +167,7 @@ function Head({ set, edits }: { set: PrincipleSet; edits: SetEdits }) {
     // As many families as before: what changed its words in its place is called another way, and keeps its principles.
     const renamed =
       now.length === set.families.length
-        ? Object.fromEntries(set.families.flatMap((was, at) => (now.includes(was) ? [] : [[was, now[at]]])))
+        ? Object.fromEntries(set.families.flatMap((was, at) => (now.includes(was) ? [] : [[was, now[at] ?? was]])))
         : {};
     edits.save([{ what: 'head', title: title.trim(), about: about.trim() === '' ? null : about.trim(), families: now, renamed }]);
   };

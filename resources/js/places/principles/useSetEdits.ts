@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 import { useTranslation } from '../../messages';
 import { ulid } from 'ulid';
-import { api, ask, type PrincipleSet } from '../../api/client';
+import { api, ask, type PrincipleSet, type Schemas } from '../../api/client';
 import { keys } from '../../api/keys';
 import { readAgain } from '../../api/touched';
 import { queryClient } from '../../api/queryClient';
@@ -9,8 +9,8 @@ import { useTell } from '../../kit/toasts';
 import { asNew } from '../../kit/useAsOne';
 import { type Refusal, useProblem } from '../../kit/useProblem';
 
-/** One thing done to a set; what stands in it is read by the server. */
-export type SetEdit = Record<string, unknown> & { what: string };
+/** One thing done to a set. */
+export type SetEdit = Schemas['SetEdit'];
 
 export interface SetEdits {
   isSaving: boolean;

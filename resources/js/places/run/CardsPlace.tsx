@@ -1,3 +1,4 @@
+import { CueView } from '../../api/enums';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { useTranslation } from '../../messages';
@@ -17,9 +18,6 @@ import { PassageChoice } from './PassageChoice';
 import { passageIn } from './passageIn';
 import { say, sentence } from '../../messages/say';
 
-const VIEWS = ['facing', 'same', 'behind', 'plain'] as const;
-type View = (typeof VIEWS)[number];
-
 /** What a teacher says, entry by entry, turned for where the teacher stands; to read from two metres, or to print. */
 export function CardsPlace() {
   const { form = '' } = useParams();
@@ -37,7 +35,7 @@ function Deck({ form }: { form: Form }) {
     form,
     first ? { from: first.from, to: first.to } : { from: 1, to: form.entries.length },
   );
-  const view: View = VIEWS.find((one) => one === search.get('view')) ?? 'facing';
+  const view: CueView = CueView.find((one) => one === search.get('view')) ?? 'facing';
   const fading: Fading = FADINGS.find((one) => one === search.get('cues')) ?? 'all';
   const paper = search.get('paper') === 'letter' ? 'letter' : 'a4';
   const asked = { ...passage, view };
@@ -68,7 +66,7 @@ function Deck({ form }: { form: Form }) {
               onValue={(to) => {
                 say({ view: to });
               }}
-              of={VIEWS.map((one) => ({ value: one, text: t(`cards.views.${one}`) }))}
+              of={CueView.map((one) => ({ value: one, text: t(`cards.views.${one}`) }))}
             />
           </div>
           <div className="w-40">

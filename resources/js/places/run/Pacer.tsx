@@ -1,3 +1,4 @@
+import { Pace as PACES } from '../../api/enums';
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useTranslation } from '../../messages';
@@ -35,7 +36,7 @@ export function Pacer({ form, passage, onPassage }: { form: Form; passage: Passa
           onValue={(next) => {
             setPace(next as Pace);
           }}
-          of={(['class', 'half', 'showing'] as const).map((value) => ({ value, text: t(`time.${value}`) }))}
+          of={PACES.map((value) => ({ value, text: t(`time.${value}`) }))}
         />
       </div>
       <Asked query={query}>

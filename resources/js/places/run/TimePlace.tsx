@@ -1,3 +1,4 @@
+import { Pace } from '../../api/enums';
 import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from '../../messages';
 import { useParams } from '../../kit/router';
@@ -34,7 +35,7 @@ function Run({ form }: { form: Form }) {
   );
 }
 
-const PACES = ['class', 'half', 'showing'] as const;
+const PACES = Pace;
 
 function Table({ times }: { times: Times }) {
   const { t } = useTranslation();

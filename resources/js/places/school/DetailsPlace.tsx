@@ -1,9 +1,9 @@
+import { SchoolLocale } from '../../api/enums';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useForm } from 'react-hook-form';
 import { useTranslation } from '../../messages';
 import { api, ask, type Session } from '../../api/client';
-import type { paths } from '../../api/schema';
 import { sessionQuery } from '../../api/queries';
 import { readAgain } from '../../api/touched';
 import { Button, RefusalLine } from '../../kit/controls';
@@ -16,10 +16,7 @@ import { useProblem } from '../../kit/useProblem';
 import { useUnmaking } from '../useUnmaking';
 import { SchoolPages } from './SchoolPages';
 
-type Locale = paths['/api/school']['put']['requestBody']['content']['application/json']['locale'];
-const LOCALES = ['en-GB', 'en-IE', 'en-US', 'en-CA', 'en-AU', 'en-NZ', 'en-IN', 'en-ZA', 'en-SG'] as const satisfies Locale[];
-
-const details = z.object({ name: z.string().trim().min(1).max(120), locale: z.enum(LOCALES) });
+const details = z.object({ name: z.string().trim().min(1).max(120), locale: z.enum(SchoolLocale) });
 type Details = z.output<typeof details>;
 
 /** What the school is called, and how it writes days and times. */
@@ -33,7 +30,7 @@ export function DetailsPlace() {
 }
 
 /** The last evening of a year, which tells the day from the month, as it is written there. */
-const example = (locale: Locale) =>
+const example = (locale: SchoolLocale) =>
   new Intl.DateTimeFormat(locale, { dateStyle: 'medium', timeStyle: 'short', timeZone: 'UTC' }).format(
     new Date('2026-12-31T19:00:00Z'),
   );
@@ -42,7 +39,7 @@ function SchoolForm({ school }: { school: NonNullable<Session['school']> }) {
   const { t } = useTranslation();
   const unmaking = useUnmaking();
   const may = useMay();
-  const before = { name: school.name, locale: school.locale as Locale };
+  const before = { name: school.name, locale: school.locale as SchoolLocale };
   const { control, handleSubmit, formState } = useForm<Details>({
     values: before,
     resolver: zodResolver(details),
@@ -70,7 +67,7 @@ function SchoolForm({ school }: { school: NonNullable<Session['school']> }) {
         <dt className="text-sm text-soft">{t('school.details.name')}</dt>
         <dd className="m-0 mb-3">{school.name}</dd>
         <dt className="text-sm text-soft">{t('school.details.writing')}</dt>
-        <dd className="m-0">{example(school.locale as Locale)}</dd>
+        <dd className="m-0">{example(school.locale as SchoolLocale)}</dd>
       </dl>
     );
   }
@@ -89,7 +86,7 @@ function SchoolForm({ school }: { school: NonNullable<Session['school']> }) {
         name="locale"
         label={t('school.details.writing')}
         hint={t('school.details.writingHint')}
-        of={LOCALES.map((one) => ({ value: one, text: `${example(one)} · ${t(`school.details.places.${one}`)}` }))}
+        of={SchoolLocale.map((one) => ({ value: one, text: `${example(one)} · ${t(`school.details.places.${one}`)}` }))}
       />
       <p className="text-sm text-soft">{t('school.details.zone', { zone: school.timezone.replaceAll('_', ' ') })}</p>
       <RefusalLine refusal={refusal} className="" />

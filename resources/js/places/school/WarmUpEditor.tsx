@@ -1,5 +1,6 @@
 import { useFieldArray } from 'react-hook-form';
 import { useTranslation } from '../../messages';
+import { Adaptation, Consideration, Joint, WarmUpKind } from '../../api/enums';
 import type { WarmUp } from '../../api/client';
 import { Button } from '../../kit/controls';
 import { Form } from '../../kit/Form';
@@ -10,7 +11,7 @@ import { useFields } from '../../kit/useFields';
 import { ADAPTATIONS } from '../care/care';
 import { useBodyWords } from '../care/useBodyWords';
 
-export const KINDS = ['general', 'joint', 'opening', 'check_in', 'closing', 'rest'] as const;
+export { WarmUpKind as KINDS };
 const MOST_MINUTES = 60;
 
 interface Props {
@@ -28,11 +29,11 @@ const filled = z
   .transform((text) => (text === '' ? null : text));
 const warmUp = z.object({
   title: written(300),
-  kind: z.string(),
+  kind: z.enum(WarmUpKind),
   minutes: decimal(0.25, MOST_MINUTES),
-  joints: z.array(z.string()),
+  joints: z.array(z.enum(Joint)),
   note: filled,
-  cautions: z.array(z.object({ for: z.string(), do: z.string(), text: filled })),
+  cautions: z.array(z.object({ for: z.enum(Consideration), do: z.enum(Adaptation), text: filled })),
 });
 
 /** One warm-up: what it is, how long, which joints, and who does it otherwise. */
@@ -60,7 +61,7 @@ export function WarmUpEditor({ title, from, isSaving, onSave, onClose }: Props) 
           control={control}
           name="kind"
           label={t('school.warm.kind')}
-          of={KINDS.map((value) => ({ value, text: t(`school.warm.kinds.${value}`) }))}
+          of={WarmUpKind.map((value) => ({ value, text: t(`school.warm.kinds.${value}`) }))}
         />
         <FormText control={control} name="minutes" label={t('school.warm.minutes')} inputMode="decimal" />
       </div>

@@ -1,3 +1,4 @@
+import { Adaptation, Breath, Consideration, Joint, Strain, VariantReason } from '../../api/enums';
 import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { useTranslation } from '../../messages';
 import { Fold } from '../../kit/Fold';
@@ -8,18 +9,9 @@ import { type Field, Records } from './Records';
 import type { Refused } from './useScore';
 import { CloseArea, CloseText } from '../../kit/closeFields';
 
-const BREATHS = ['in', 'out', 'pause', 'sound', 'free'] as const;
-const FOR = [
-  'knee', 'hip', 'ankle', 'shoulder', 'elbow', 'wrist', 'neck', 'lower_back', 'dizziness', 'balance', 'breath_or_heart', 'pregnancy', 'recent_surgery', 'first_time', 'other',
-] as const; // prettier-ignore
-const DO = ['skip', 'smaller', 'support', 'path', 'seated'] as const;
-const REASONS = ['level', 'injury', 'small_room', 'first_time', 'seated', 'either_hand', 'other'] as const;
-const STRAINS = ['deep_bend', 'one_leg', 'neck_circle', 'fold', 'fast_turn'] as const;
-const JOINTS = ['ankle', 'knee', 'hip', 'lower_back', 'shoulder', 'elbow', 'wrist', 'neck'] as const;
-
 const cautions: readonly Field[] = [
-  { key: 'for', kind: 'choice', options: FOR, isRequired: true },
-  { key: 'do', kind: 'choice', options: DO, isRequired: true },
+  { key: 'for', kind: 'choice', options: Consideration, isRequired: true },
+  { key: 'do', kind: 'choice', options: Adaptation, isRequired: true },
   { key: 'text', kind: 'long' },
 ];
 const states: readonly Field[] = [
@@ -39,7 +31,7 @@ const lists = {
   ],
   phases: [
     { key: 'title', label: 'phaseTitle', kind: 'text' },
-    { key: 'breath', kind: 'choice', options: BREATHS },
+    { key: 'breath', kind: 'choice', options: Breath },
     { key: 'weight', kind: 'weight' },
     { key: 'gaze', kind: 'text' },
     { key: 'hand', kind: 'text' },
@@ -49,7 +41,7 @@ const lists = {
   states,
   variants: [
     { key: 'title', kind: 'text', isRequired: true },
-    { key: 'reason', kind: 'choice', options: REASONS },
+    { key: 'reason', kind: 'choice', options: VariantReason },
     { key: 'depth', kind: 'choice', options: ['high', 'middle', 'low'] },
     { key: 'shown_only', kind: 'yes' },
     { key: 'text', kind: 'long' },
@@ -186,10 +178,10 @@ export function Depth({ row, position, refused, rows, onEdit, onTyping }: Props)
         {text('drills', true, t('score.aLine'))}
       </Share>
       <Share title={t('score.shares.care')} isOpen={has('cautions', 'variants', 'strains', 'joints')}>
-        {ticks('strains', STRAINS)}
+        {ticks('strains', Strain)}
         {list('cautions')}
         {list('variants')}
-        {ticks('joints', JOINTS, t('score.jointsHint'))}
+        {ticks('joints', Joint, t('score.jointsHint'))}
         <p className="mt-2 text-xs text-soft">{t('plan.care')}</p>
       </Share>
       <Share title={t('score.shares.sides')} isOpen={has('differs')}>

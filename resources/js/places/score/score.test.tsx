@@ -117,7 +117,7 @@ describe('records of an entry', () => {
 });
 
 test('of several findings at a place the worst is shown', () => {
-  const finding = { code: 'sides', says: { code: '', with: {} }, grounds: '', mend: null, reason: null };
+  const finding = { code: 'sides' as const, says: { code: '', with: {} }, grounds: '', mend: null, reason: null };
   const found = findingsByPosition([
     { ...finding, position: 2, severity: 'gap' },
     { ...finding, position: 2, severity: 'error' },

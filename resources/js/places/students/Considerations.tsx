@@ -1,3 +1,4 @@
+import { BodySide, Consideration as CONSIDERATIONS } from '../../api/enums';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useWatch } from 'react-hook-form';
@@ -31,7 +32,7 @@ const put = (student: string, { id, ...body }: Draft, seen: { was?: Omit<Draft, 
   ask(
     api.PUT('/api/students/{student}/considerations/{consideration}', {
       params: { path: { student, consideration: id } },
-      body: { ...body, side: body.side as 'left' | 'right' | null, ...seen },
+      body: { ...body, ...seen },
     }),
   );
 
@@ -169,8 +170,8 @@ function Noted({ student }: { student: string }) {
 }
 
 const noted = z.object({
-  what: z.string(),
-  side: z.enum(['', 'left', 'right']),
+  what: z.enum(CONSIDERATIONS),
+  side: z.enum(['', ...BodySide]),
   since: z.string(),
   until: z.string(),
   note: z.string().trim().max(2000),
@@ -181,7 +182,7 @@ function Editor({ student, from, onDone }: { student: string; from: Writing; onD
   const tell = useTell();
   const { control, send, refusal, refuse } = useFields(noted, {
     what: from.what,
-    side: (from.side ?? '') as 'left',
+    side: from.side ?? '',
     since: from.since ?? '',
     until: from.until ?? '',
     note: from.note ?? '',

@@ -1,3 +1,4 @@
+import { BodySize } from '../../api/enums';
 import { useMutation } from '@tanstack/react-query';
 import { useTranslation } from '../../messages';
 import { api, ask, type StudentPage } from '../../api/client';
@@ -11,7 +12,7 @@ import { useOnce } from '../../kit/useOnce';
 import { useSeen } from '../../kit/useSeen';
 import { useUnmaking } from '../useUnmaking';
 
-const SIZES = ['none', 'small', 'middle', 'large'] as const;
+const SIZES = ['none', ...BodySize] as const;
 const details = z.object({ email: z.string().trim().max(254), size: z.enum(SIZES) });
 
 /** Where a student's mail goes, and how large they are beside the others, for pairs. */

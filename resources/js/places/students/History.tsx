@@ -29,7 +29,7 @@ export function History({ student, entry }: { student: string; entry: Entry }) {
               .map((curve) => (
                 <div key={curve.side ?? ''}>
                   {curve.side === null ? null : (
-                    <h4 className="mt-2">{t('students.curveSide', { side: t(`side.${curve.side as 'left'}`) })}</h4>
+                    <h4 className="mt-2">{t('students.curveSide', { side: t(`side.${curve.side}`) })}</h4>
                   )}
                   <div className="min-h-52">{RecallLine === null ? null : <RecallLine curve={curve} />}</div>
                   <ul className="m-0 grid list-none gap-x-8 p-0 text-sm sm:grid-cols-2">

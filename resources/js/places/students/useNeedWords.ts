@@ -1,3 +1,4 @@
+import { CatchUpKind } from '../../api/enums';
 import { useTranslation } from '../../messages';
 import { entryName } from '../../kit/entryName';
 import type { Form, StudentForm } from '../../api/client';
@@ -12,8 +13,6 @@ interface NeedWords {
   /** What it asks for, each thing once, with the movements it is asked of where it is not asked of all. */
   asks: (one: CatchUp, form: Form) => string[];
 }
-
-const KINDS = ['missed', 'hole', 'behind'] as const;
 
 /** What something that is missing asks for. */
 export function useNeedWords(): NeedWords {
@@ -31,7 +30,7 @@ export function useNeedWords(): NeedWords {
       return one.from === one.to ? from : t('students.passage', { from, to });
     },
     kinds: (one) =>
-      KINDS.map((kind) => [kind, one.lacking.filter((each) => each.kind === kind).length] as const)
+      CatchUpKind.map((kind) => [kind, one.lacking.filter((each) => each.kind === kind).length] as const)
         .filter(([, count]) => count > 0)
         .map(([kind, count]) => (one.lacking.length === 1 ? t(`students.${kind}`) : t(`students.lacking.${kind}`, { count })))
         .join(', '),

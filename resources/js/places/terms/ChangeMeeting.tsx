@@ -1,3 +1,4 @@
+import { Box } from '../../api/enums';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
@@ -114,7 +115,12 @@ export function ChangeMeeting({ term, meeting, course, onPropose }: Props) {
             value={(meeting.pins.orders as Record<string, string> | undefined)?.[course.id] ?? ''}
             onValue={(value) => {
               onPropose([
-                { what: 'run_order', meeting: meeting.id, course: course.id, ...(value === '' ? {} : { order: value }) },
+                {
+                  what: 'run_order',
+                  meeting: meeting.id,
+                  course: course.id,
+                  order: RUN_ORDERS.find((one) => one === value) ?? null,
+                },
               ]);
             }}
             of={[
@@ -304,7 +310,7 @@ function When({ meeting, onPropose }: { meeting: Meeting; onPropose: (changes: T
   );
 }
 
-const BOXES = ['settle', 'warm_up', 'focus', 'review', 'new', 'run_through', 'close'] as const;
+const BOXES = Box.filter((box) => box !== 'free');
 
 const boxed = z.object({ box: z.enum(BOXES), minutes: z.coerce.number().int().min(0).max(480) });
 

@@ -1,3 +1,4 @@
+import type { Box, LessonKind, MeetingKind } from '../../api/enums';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
@@ -78,10 +79,10 @@ interface Compared {
     id: string;
     on: string;
     minutes: number;
-    kind: string;
+    kind: MeetingKind;
     courses: {
       course: string;
-      lessons: { entries: string[]; kind?: string; number?: number }[];
+      lessons: { entries: string[]; kind?: LessonKind; number?: number }[];
       recap: string[];
       review: string[][];
       runThrough: string[];
@@ -101,7 +102,7 @@ interface Compared {
     says?: Said;
   }[];
   expected: number;
-  boxes: { kind: string; minutes: number }[];
+  boxes: { kind: Box; minutes: number }[];
 }
 
 /** Up to three plans of one term side by side, their weaves on one scale. */
@@ -368,7 +369,7 @@ function Plan({ plan, number: nth, term, course, onTake, isTaking }: PlanProps) 
         {t('terms.compareMinutesBy', {
           list: plan.boxes
             .filter((box) => box.minutes > 0)
-            .map((box) => `${t(`boxes.${box.kind as 'review'}`)} ${String(box.minutes)}`)
+            .map((box) => `${t(`boxes.${box.kind}`)} ${String(box.minutes)}`)
             .join(', '),
         })}
       </p>
@@ -398,7 +399,7 @@ function woven(plan: Compared, course: Course, term: Term): Meeting[] {
           const span = spanOf(lesson.entries);
           return span === null
             ? []
-            : [{ ...span, number: lesson.number ?? null, kind: lesson.kind ?? 'new', part: null, parts: null }];
+            : [{ ...span, number: lesson.number ?? null, kind: lesson.kind ?? ('new' as const), part: null, parts: null }];
         });
         const review = (own?.review ?? []).flatMap((keys) => {
           const span = spanOf(keys);
@@ -427,7 +428,7 @@ function woven(plan: Compared, course: Course, term: Term): Meeting[] {
           id: meeting.id,
           on: meeting.on,
           minutes: meeting.minutes,
-          kind: meeting.kind as 'lesson',
+          kind: meeting.kind,
           isHeld: false,
           isPast: false,
           isToday: false,

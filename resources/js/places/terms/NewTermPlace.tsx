@@ -1,3 +1,4 @@
+import { Weekday } from '../../api/enums';
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import type { Say } from '../../messages';
 import { useState } from 'react';
@@ -34,7 +35,6 @@ import { tip } from '../../kit/tip';
 import { APPROACHES } from './approaches';
 import { paceBody, PaceFields, paceFields, paceSaid } from './PaceFields';
 
-const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 const LAST = 'term.last';
 /** A sketch is asked for once one has stopped for so long, milliseconds: it is more work than the dates. */
 const SETTLED_MS = 600;
@@ -46,7 +46,7 @@ const laid = z.object({
   title: written(120),
   from: z.iso.date(),
   to: z.iso.date(),
-  pattern: z.array(z.object({ weekday: z.enum(WEEKDAYS), at: timeOfDay, minutes: whole(10, 480) })),
+  pattern: z.array(z.object({ weekday: z.enum(Weekday), at: timeOfDay, minutes: whole(10, 480) })),
   closures: z.array(z.object({ from: z.iso.date(), to: z.iso.date() })),
   approach: z.enum(APPROACHES),
   showingOn: z.string(),
@@ -241,7 +241,7 @@ function Laying({ groups, begins }: LayingProps) {
               control={control}
               name={`pattern.${at}.weekday`}
               label={t('terms.weekday')}
-              of={WEEKDAYS.map((value) => ({ value, text: t(`terms.weekdays.${value}`) }))}
+              of={Weekday.map((value) => ({ value, text: t(`terms.weekdays.${value}`) }))}
             />
             <FormTime control={control} name={`pattern.${at}.at`} label={t('terms.at')} />
             <FormText control={control} name={`pattern.${at}.minutes`} label={t('terms.minutes')} inputMode="numeric" />

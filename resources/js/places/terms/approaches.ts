@@ -1,2 +1,2 @@
 /** How the material goes round, as a term file writes it. */
-export const APPROACHES = ['piece', 'outline', 'sides', 'whole'] as const;
+export { Approach as APPROACHES } from '../../api/enums';

@@ -1,15 +1,15 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from '../../messages';
-import { api, ask, type ChangePreview, type TermAnswer } from '../../api/client';
+import { api, ask, type ChangePreview, type Schemas, type TermAnswer } from '../../api/client';
 import { readAgain } from '../../api/touched';
 import { useTell } from '../../kit/toasts';
 import { useAsOne } from '../../kit/useAsOne';
 import { useOnce } from '../../kit/useOnce';
 import { type Refusal, useProblem } from '../../kit/useProblem';
 
-/** One thing a teacher does to a term; what stands in it is read by the server. */
-export type TermChange = Record<string, unknown> & { what: string };
+/** One thing a teacher does to a term. */
+export type TermChange = Schemas['TermChange'];
 
 export interface Proposal {
   changes: TermChange[] | null;

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Forms\Requests;
+
+use App\Forms\LikeIds;
+use App\Shared\Sent\Each;
+use App\Shared\Sent\Rules;
+use App\Shared\Sent\Sent;
+
+/** A file that takes the place of a form. */
+final readonly class FormImport implements Sent
+{
+    /**
+     * @param  list<string>  $declined
+     * @param  LikeIds|null  $ids  whether like ids are the same entries, where that may be chance
+     */
+    public function __construct(
+        #[Rules('min:0', 'max:2147483647')]
+        public int $base,
+        #[Rules('required', 'max:3000000')]
+        public string $text,
+        #[Rules('max:600')]
+        #[Each('max:120')]
+        public array $declined = [],
+        public ?LikeIds $ids = null,
+    ) {
+    }
+}
