@@ -115,8 +115,14 @@ js_libraries() {
 }
 
 build_pages() {
+  # The pages have the values of the API's enums from the code.
+  [ -f "$ROOT/resources/js/api/enums.ts" ] || rm -f "$VAR/stamps/describing the API"
+  when_changed "describing the API" "app core/src routes bin/types bin/lib/enums.mjs" described || exit 1
   [ -f "$ROOT/public/build/manifest.json" ] || rm -f "$VAR/stamps/building the pages"
   when_changed "building the pages" "resources package.json vite.config.ts tsconfig.json" pages || exit 1
+}
+described() {
+  (cd "$ROOT" && bin/types) || fail "The API could not be described."
 }
 pages() {
   (cd "$ROOT" && npx vite build > "$VAR/vite.log" 2>&1) || { tail -n 25 "$VAR/vite.log" >&2; fail "The pages could not be built; the whole output is in var/vite.log."; }
