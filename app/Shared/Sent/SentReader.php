@@ -10,23 +10,14 @@ use Gorvan\Core\Reading\JsonNode;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Validator;
 use LogicException;
-use ReflectionClass;
 use Symfony\Component\TypeInfo\Type;
 use Symfony\Component\TypeInfo\Type\BackedEnumType;
 use Symfony\Component\TypeInfo\Type\CollectionType;
 use Symfony\Component\TypeInfo\Type\ObjectType;
-use Symfony\Component\TypeInfo\TypeResolver\TypeResolver;
 
 /** Makes of a request what its method asks for: checked, and each value of its type. */
 final readonly class SentReader
 {
-    private TypeResolver $types;
-
-    public function __construct()
-    {
-        $this->types = TypeResolver::create();
-    }
-
     /**
      * @template T of Sent
      *
@@ -38,7 +29,7 @@ final readonly class SentReader
     public function read(string $class, Request $request): Sent
     {
         $sent = $request->all();
-        $given = Validator::validate($sent, (new SentRules($this->types))->of($class));
+        $given = Validator::validate($sent, (new SentRules)->of($class));
 
         return $this->made($class, $given, $sent, static fn (): JsonNode => JsonNode::parse($request->getContent()));
     }
@@ -55,8 +46,8 @@ final readonly class SentReader
     private function made(string $class, array $given, array $sent, ?\Closure $text = null): Sent
     {
         $values = [];
-        foreach ((new ReflectionClass($class))->getConstructor()?->getParameters() ?? [] as $one) {
-            $type = SentType::of($this->types->resolve($one));
+        foreach (Field::all($class) as $field) {
+            [$one, $type] = [$field->parameter, $field->type];
             if ($type->is(JsonNode::class)) {
                 $node = $text === null ? throw new LogicException("$class is read by core, and lies in something else.") : $text();
                 $values[$one->getName()] = $one->isDefaultValueAvailable() ? $node->optional($one->getName()) : $node->required($one->getName());

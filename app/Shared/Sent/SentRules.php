@@ -15,21 +15,15 @@ use Illuminate\Validation\Rule;
 use Illuminate\Validation\Rules\Enum;
 use LogicException;
 use ReflectionAttribute;
-use ReflectionClass;
 use ReflectionParameter;
 use Symfony\Component\TypeInfo\Type;
 use Symfony\Component\TypeInfo\Type\BackedEnumType;
 use Symfony\Component\TypeInfo\Type\CollectionType;
 use Symfony\Component\TypeInfo\Type\ObjectType;
-use Symfony\Component\TypeInfo\TypeResolver\TypeResolver;
 
 /** What is checked of what was sent: read off the constructor of its class. */
 final readonly class SentRules
 {
-    public function __construct(private TypeResolver $types)
-    {
-    }
-
     /**
      * @param  class-string<Sent>  $class
      * @param  string  $path  of what it lies in, with a point at its end
@@ -39,9 +33,9 @@ final readonly class SentRules
     public function of(string $class, string $path = '', ?string $within = null): array
     {
         $rules = [];
-        foreach ((new ReflectionClass($class))->getConstructor()?->getParameters() ?? [] as $one) {
+        foreach (Field::all($class) as $field) {
+            [$one, $type] = [$field->parameter, $field->type];
             $at = $path.$one->getName();
-            $type = SentType::of($this->types->resolve($one));
             if ($type->is(JsonNode::class)) {
                 continue; // core reads it, from the text itself
             }
