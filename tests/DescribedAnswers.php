@@ -88,7 +88,7 @@ final class DescribedAnswers
             };
         }
         unset($out->nullable, $out->format);
-        if (isset($out->properties) && ! isset($out->additionalProperties)) {
+        if (isset($out->properties) && ! isset($out->additionalProperties) && ! isset($part->{'x-carries-others'})) {
             $out->additionalProperties = false;
         }
 

@@ -142,7 +142,7 @@ final class Shapes
         }
         $data = $this->contexts->createFromReflection($reflected)->typeAliases['Data'] ?? null;
         if ($data !== null) {
-            return ['description' => $says, ...$this->of($data)];
+            return ['description' => $says, ...$this->of($data), 'x-carries-others' => true]; // what a newer file says besides is kept
         }
         if ($reflected->implementsInterface(JsonSerializable::class)) {
             return ['description' => $says, ...$this->of($this->types->resolve(new ReflectionMethod($class, 'jsonSerialize')))];
